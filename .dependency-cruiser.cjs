@@ -1,0 +1,25 @@
+/** The layer rules of the house: data flows one way, the core knows nothing of the rest. */
+const forbid = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
+module.exports = {
+  forbidden: [
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    forbid('core-is-pure', '^core/', '^(app|ui|server|headless|atelier|tests)/'),
+    {
+      name: 'core-imports-computation-only',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: '^(core/|node_modules/(culori|@types/culori)/)' },
+    },
+    forbid('pages-keep-off-the-database', '^ui/', '^(server/|node_modules/(drizzle-orm|mysql2)/)'),
+    forbid('routes-keep-off-the-database', '^app/', '^(server/schema/|node_modules/(drizzle-orm|mysql2)/)'),
+    forbid('server-has-no-interface', '^server/', '^(ui|app)/'),
+    forbid('headless-is-thin', '^headless/', '^(app|ui|server|atelier)/'),
+    { name: 'atelier-draws-on-core', severity: 'error', from: { path: '^atelier/' }, to: { path: '^(app|ui|server|headless)/' } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+  },
+};

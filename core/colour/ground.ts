@@ -1,0 +1,58 @@
+/** Knows which colour is the bare sheet: the one met all over the picture and along its edges. */
+
+interface GroundCandidate {
+  share: number;
+  lab: readonly number[];
+}
+
+const CELLS = 8;
+
+interface Presence {
+  /** Share of each border strip: top, right, bottom, left. */
+  sides: [number, number, number, number];
+  /** Share of an 8 × 8 lattice's cells in which the colour is met (at least 5 % of the cell). */
+  spread: number;
+}
+
+function presence(labels: Uint8Array, width: number, height: number, count: number): Presence[] {
+  const strip = Math.max(1, Math.round(Math.min(width, height) * 0.015));
+  const cellCounts = Array.from({ length: count }, () => new Int32Array(CELLS * CELLS));
+  const cellSize = new Int32Array(CELLS * CELLS);
+  const sides = Array.from({ length: count }, () => [0, 0, 0, 0] as [number, number, number, number]);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const k = labels[y * width + x];
+      const cell = Math.floor((y * CELLS) / height) * CELLS + Math.floor((x * CELLS) / width);
+      cellCounts[k][cell]++;
+      cellSize[cell]++;
+      if (y < strip) sides[k][0]++;
+      if (x >= width - strip) sides[k][1]++;
+      if (y >= height - strip) sides[k][2]++;
+      if (x < strip) sides[k][3]++;
+    }
+  return sides.map(([t, r, b, l], k) => ({
+    sides: [t / (strip * width), r / (strip * height), b / (strip * width), l / (strip * height)],
+    spread: cellCounts[k].reduce((n, c, i) => n + (c > 0.05 * cellSize[i] ? 1 : 0), 0) / (CELLS * CELLS),
+  }));
+}
+
+/**
+ * Index of the ground among the clusters, or null where no colour behaves like a bare sheet. A sheet shows on all four
+ * borders, or nearly everywhere between the marks. Of two such colours the lighter is the sheet unless far rarer.
+ */
+export function findGround(labels: Uint8Array, clusters: readonly GroundCandidate[], width: number, height: number): number | null {
+  const seen = presence(labels, width, height, clusters.length);
+  let best: number | null = null;
+  let bestScore = 0;
+  seen.forEach(({ sides, spread }, k) => {
+    const shown = sides.filter((s) => s >= 0.12).length;
+    const border = (sides[0] + sides[1] + sides[2] + sides[3]) / 4;
+    if (clusters[k].share < 0.04 || !(shown === 4 || (shown >= 2 && spread >= 0.8))) return;
+    const score = (0.35 + border) * (0.2 + spread) * (0.75 + clusters[k].lab[0] / 200);
+    if (score > bestScore) {
+      bestScore = score;
+      best = k;
+    }
+  });
+  return best;
+}

@@ -1,0 +1,214 @@
+/** Knows what paints give when stirred together (Kubelka and Munk 1931), and which whole-number parts come nearest. */
+import { ciede2000 } from './difference';
+import { labFromHex, labFromLinear, lchFromLab } from './lab';
+import { linearFromReflectance, reflectanceFromLinear, WAVELENGTHS } from './reflectance';
+import { encodedFromHex, encodedFromLinear, hexFromEncoded, linearFromEncoded, Triple } from './srgb';
+
+export interface Paint {
+  name: string;
+  pigment: string;
+  /** The paint laid thick: `#rrggbb`. */
+  masstone: string;
+  /** The paint let down with white: colour and parts paint : white. */
+  tint: { hex: string; parts: [number, number] } | null;
+  /** Tinting strength against white, 1 where unknown; used only without a tint. */
+  strength: number;
+}
+
+export interface Kit {
+  name: string;
+  /** Name of the paint that is white, or null: then colours are let down with water over white paper. */
+  white: string | null;
+  paints: Paint[];
+}
+
+export interface Recipe {
+  parts: { paint: string; parts: number }[];
+  hex: string;
+  deltaE: number;
+}
+
+export interface MixAnswer {
+  target: string;
+  recipes: Recipe[];
+  withinReach: boolean;
+  words: string;
+}
+
+/** A paint made ready: absorption over scattering by wavelength, relative scattering, and the residue of its curve. */
+interface Ready {
+  name: string;
+  ratio: Float64Array;
+  scatter: number;
+  residue: Triple;
+}
+
+const MOST_PARTS = 12;
+const WATER = 'water';
+
+const linearOf = (hex: string) => encodedFromHex(hex).map(linearFromEncoded) as Triple;
+
+function absorption(curve: Float64Array): Float64Array {
+  return curve.map((r) => (1 - r) ** 2 / (2 * r));
+}
+
+function reflectance(ratio: number): number {
+  return 1 + ratio - Math.sqrt(ratio * ratio + 2 * ratio);
+}
+
+function prepare(paint: Paint, scatter: number): Ready {
+  const linear = linearOf(paint.masstone);
+  const curve = reflectanceFromLinear(linear);
+  const back = linearFromReflectance(curve);
+  return { name: paint.name, ratio: absorption(curve), scatter, residue: linear.map((c, i) => c - back[i]) as Triple };
+}
+
+/** Linear sRGB of paints mixed by parts: absorption and scattering both add by amount (two-constant theory, scattering flat over wavelength). */
+function mixLinear(paints: readonly Ready[], parts: readonly number[], curve = new Float64Array(WAVELENGTHS.length)): Triple {
+  let scatter = 0;
+  for (let p = 0; p < paints.length; p++) scatter += parts[p] * paints[p].scatter;
+  for (let i = 0; i < curve.length; i++) {
+    let k = 0;
+    for (let p = 0; p < paints.length; p++) k += parts[p] * paints[p].scatter * paints[p].ratio[i];
+    curve[i] = reflectance(k / scatter);
+  }
+  const out = linearFromReflectance(curve);
+  for (let p = 0; p < paints.length; p++) {
+    const w = (parts[p] * paints[p].scatter) / scatter;
+    for (let c = 0; c < 3; c++) out[c] += w * paints[p].residue[c];
+  }
+  return out;
+}
+
+/** Paint thinned to `share` of its body over white paper: a clear layer whose density goes with its amount (Beer and Lambert). */
+function thin(linear: Triple, share: number): Triple {
+  const paper = 0.9;
+  return linear.map((c) => paper * (Math.max(0.002, Math.min(paper, c)) / paper) ** share) as Triple;
+}
+
+/** Scattering of a paint relative to white so that its tint comes out as photographed; golden-section on ΔE00. */
+export function calibratedStrength(paint: Paint, white: Paint): number {
+  if (!paint.tint) return paint.strength;
+  const want = labFromHex(paint.tint.hex);
+  const base = prepare(white, 1);
+  const own = prepare(paint, 1);
+  const miss = (log: number) => ciede2000(want, labFromLinear(...mixLinear([{ ...own, scatter: Math.exp(log) }, base], paint.tint!.parts)));
+  let [a, b] = [Math.log(0.02), Math.log(50)];
+  const g = (Math.sqrt(5) - 1) / 2;
+  for (let i = 0; i < 40; i++) {
+    const c = b - g * (b - a);
+    const d = a + g * (b - a);
+    if (miss(c) < miss(d)) b = d;
+    else a = c;
+  }
+  return Math.exp((a + b) / 2);
+}
+
+function* wholeParts(count: number, most: number): Generator<number[]> {
+  const parts = new Array<number>(count).fill(1);
+  const gcd = (a: number, b: number): number => (b ? gcd(b, a % b) : a);
+  const visit = function* (at: number, left: number): Generator<number[]> {
+    if (at === count) {
+      if (parts.reduce(gcd) === 1 || count === 1) yield parts;
+      return;
+    }
+    for (let n = 1; n <= left - (count - 1 - at); n++) {
+      parts[at] = n;
+      yield* visit(at + 1, left - n);
+    }
+  };
+  yield* visit(0, count === 1 ? 1 : most);
+}
+
+function* choices(n: number, most: number): Generator<number[]> {
+  for (let a = 0; a < n; a++) {
+    yield [a];
+    for (let b = a + 1; b < n && most > 1; b++) {
+      yield [a, b];
+      for (let c = b + 1; c < n && most > 2; c++) yield [a, b, c];
+    }
+  }
+}
+
+/** How one colour misses another, said by a painter: "a little redder and duller than asked". */
+export function missInWords(asked: readonly number[], got: readonly number[]): string {
+  const deltaE = ciede2000(asked, got);
+  if (deltaE < 1) return 'no eye will tell it from the colour asked for';
+  const [La, Ca, ha] = lchFromLab(asked);
+  const [Lg, Cg, hg] = lchFromLab(got);
+  const parts: { size: number; word: string }[] = [
+    { size: Math.abs(Lg - La), word: Lg > La ? 'lighter' : 'darker' },
+    { size: Math.abs(Cg - Ca), word: Cg > Ca ? 'stronger' : 'duller' },
+  ];
+  if (Math.min(Ca, Cg) > 5) {
+    const da = got[1] - asked[1];
+    const db = got[2] - asked[2];
+    const turn = Math.abs((((hg - ha + 180) % 360) + 360) % 360 - 180);
+    const across = 2 * Math.sqrt(Ca * Cg) * Math.sin((turn * Math.PI) / 360);
+    const word = Math.abs(da) > Math.abs(db) ? (da > 0 ? 'redder' : 'greener') : db > 0 ? 'yellower' : 'bluer';
+    parts.push({ size: across, word });
+  }
+  const told = parts
+    .filter((p) => p.size >= 1)
+    .sort((a, b) => b.size - a.size)
+    .slice(0, 2)
+    .map((p) => p.word);
+  const much = deltaE < 3 ? 'a little ' : deltaE > 10 ? 'much ' : '';
+  return told.length ? `${much}${told.join(' and ')} than asked` : 'very near the colour asked for';
+}
+
+/**
+ * The best recipes for a colour from a kit: at most three paints, let down with white or (no white in the kit) water,
+ * at most 12 parts in all, different sets of paints, best first. `withinReach`: the best is within ΔE00 3.
+ */
+export function mixFor(target: string, kit: Kit, wanted = 5): MixAnswer {
+  const asked = labFromHex(target);
+  const white = kit.paints.find((p) => p.name === kit.white) ?? null;
+  if (kit.white !== null && !white) throw new RangeError(`kit: the white "${kit.white}" is not among its paints`);
+  const coloured = kit.paints.filter((p) => p !== white);
+  const ready = coloured.map((p) => prepare(p, white ? calibratedStrength(p, white) : p.strength));
+  const base = white ? prepare(white, 1) : null;
+  const best = new Map<string, Recipe & { total: number }>();
+  const scratch = new Float64Array(WAVELENGTHS.length);
+  const consider = (names: string[], parts: readonly number[], linear: Triple) => {
+    const hex = hexFromEncoded(linear.map((c) => encodedFromLinear(Math.max(0, c))));
+    const deltaE = ciede2000(asked, labFromHex(hex));
+    const key = names.join('|');
+    const total = parts.reduce((a, b) => a + b, 0);
+    const old = best.get(key);
+    // Three hundredths of ΔE buy nothing the eye can see: then the shorter recipe wins.
+    if (!old || deltaE < old.deltaE - 0.03 || (deltaE < old.deltaE + 0.03 && total < old.total))
+      best.set(key, { parts: names.map((paint, i) => ({ paint, parts: parts[i] })), hex, deltaE, total });
+  };
+  if (base) consider([base.name], [1], mixLinear([base], [1]));
+  for (const chosen of choices(ready.length, 3)) {
+    const paints = chosen.map((i) => ready[i]);
+    const names = paints.map((p) => p.name);
+    for (const parts of wholeParts(paints.length, MOST_PARTS)) {
+      const plain = mixLinear(paints, parts, scratch);
+      consider(names, parts, plain);
+      if (base) continue;
+      const body = parts.reduce((a, b) => a + b, 0);
+      for (let water = 1; body + water <= MOST_PARTS; water++)
+        consider([...names, WATER], [...parts, water], thin(plain, body / (body + water)));
+    }
+    if (!base) continue;
+    for (const parts of wholeParts(paints.length + 1, MOST_PARTS)) consider([...names, base.name], parts, mixLinear([...paints, base], parts, scratch));
+  }
+  const ranked = [...best.values()].sort((a, b) => a.deltaE - b.deltaE || a.total - b.total);
+  // A longer recipe that hardly betters a shorter one of the same paints is left out.
+  const recipes: Recipe[] = [];
+  for (const { total: _total, ...recipe } of ranked) {
+    const spare = recipes.some((r) => r.parts.every((p) => recipe.parts.some((q) => q.paint === p.paint)) && recipe.deltaE > r.deltaE - 0.2);
+    if (!spare) recipes.push(recipe);
+    if (recipes.length === wanted) break;
+  }
+  const withinReach = recipes.length > 0 && recipes[0].deltaE <= 3;
+  const miss = recipes.length ? missInWords(asked, labFromHex(recipes[0].hex)) : '';
+  const words = !recipes.length
+    ? 'The kit has no paint to mix from.'
+    : withinReach
+      ? `Within reach: the nearest mix is ${miss}.`
+      : `Out of reach of this kit: the nearest mix is ${miss}.`;
+  return { target: target.toLowerCase(), recipes, withinReach, words };
+}

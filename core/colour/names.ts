@@ -1,0 +1,46 @@
+/** Knows what a painter would call a colour, in plain words, from its hue, lightness and chroma. */
+import { lchFromLab } from './lab';
+
+const HUES: [upTo: number, name: string][] = [
+  [15, 'rose red'],
+  [38, 'red'],
+  [58, 'orange'],
+  [76, 'yellow orange'],
+  [100, 'yellow'],
+  [122, 'yellow green'],
+  [160, 'green'],
+  [190, 'blue green'],
+  [230, 'turquoise'],
+  [265, 'blue'],
+  [292, 'blue'],
+  [318, 'violet'],
+  [345, 'purple'],
+  [360, 'rose red'],
+];
+
+const EARTHS: [upTo: number, name: string][] = [
+  [48, 'red brown'],
+  [72, 'brown'],
+  [100, 'ochre'],
+  [122, 'olive'],
+];
+
+/**
+ * Plain name of a Lab colour, such as "pale ochre" or "dark greyed blue".
+ * Neutral below C*ab 4, near-neutral ("warm grey") below 9. Wording of our own; the bounds are judgement, no source.
+ */
+export function colourName(lab: readonly number[]): string {
+  const [L, C, h] = lchFromLab(lab);
+  if (C < 9) {
+    const tone = L >= 93 ? 'white' : L >= 78 ? 'pale grey' : L >= 60 ? 'light grey' : L >= 40 ? 'mid grey' : L >= 20 ? 'dark grey' : 'black';
+    if (C < 4) return tone;
+    const warm = h >= 330 || h < 110 ? 'warm' : 'cool';
+    return tone === 'black' ? (warm === 'warm' ? 'brown black' : h > 230 && h < 310 ? 'blue black' : 'black') : `${warm} ${tone}`;
+  }
+  if (L < 20 && C < 22) return h >= 230 && h < 310 ? 'blue black' : h >= 330 || h < 110 ? 'brown black' : h < 190 ? 'green black' : 'blue black';
+  const earth = h >= 15 && h < 122 && C < 45 && L < 82 ? EARTHS.find(([upTo]) => h < upTo) : undefined;
+  const base = earth ? earth[1] : HUES.find(([upTo]) => h < upTo)![1];
+  const light = L >= 82 ? 'pale ' : L >= 65 ? 'light ' : L < 22 ? 'very dark ' : L < 38 ? 'dark ' : '';
+  const strength = C > 62 ? 'vivid ' : C < 20 && !earth ? 'greyed ' : '';
+  return `${light}${strength}${base}`.trim();
+}

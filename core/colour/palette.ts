@@ -1,0 +1,277 @@
+/** Knows a picture's few colours and their shares: weighted clustering in Oklab over a colour histogram. */
+import { gaussianGradient } from '../raster/gradient';
+import { Plane, RgbImage } from '../raster/image';
+import { median } from '../raster/statistics';
+import { ciede2000 } from './difference';
+import { findGround } from './ground';
+import { hexFromLab, labFromLinear, lchFromLab, oklabFromLinear } from './lab';
+import { colourName } from './names';
+import { linearFromByte, Triple } from './srgb';
+
+export interface PaletteEntry {
+  hex: string;
+  lab: Triple;
+  lch: Triple;
+  share: number;
+  name: string;
+  ground: boolean;
+  accent: boolean;
+}
+
+export interface Palette {
+  entries: PaletteEntry[];
+  /** The bare paper, card or canvas, when there is one: index into entries. */
+  ground: number | null;
+  /** For every pixel of the form-size picture the entry it belongs to. */
+  labels: Uint8Array;
+}
+
+interface Bin {
+  ok: Triple;
+  linear: Triple;
+  /** Pixels, and pixels weighted by how flat the picture is there. */
+  all: number;
+  flat: number;
+}
+
+interface Cluster {
+  ok: Triple;
+  linear: Triple;
+  lab: Triple;
+  share: number;
+  bins: number[];
+  accent: boolean;
+}
+
+const MERGE_DE = 5;
+const ACCENT_DE = 18;
+const ACCENT_SHARE = 0.01;
+const SEEDS = 28;
+
+const square = (a: readonly number[], b: readonly number[]) => (a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2 + (a[2] - b[2]) ** 2;
+
+/** Colours of 5 bits a channel with the exact mean of their pixels; `index` gives each pixel's bin. */
+function histogramBins(image: RgbImage, flatness: Float32Array): { bins: Bin[]; index: Int32Array } {
+  const slots = new Int32Array(32768).fill(-1);
+  const bins: Bin[] = [];
+  const index = new Int32Array(image.width * image.height);
+  const d = image.data;
+  for (let i = 0, j = 0; i < index.length; i++, j += 3) {
+    const key = ((d[j] >> 3) << 10) | ((d[j + 1] >> 3) << 5) | (d[j + 2] >> 3);
+    let at = slots[key];
+    if (at < 0) {
+      at = slots[key] = bins.length;
+      bins.push({ ok: [0, 0, 0], linear: [0, 0, 0], all: 0, flat: 0 });
+    }
+    const bin = bins[at];
+    bin.all++;
+    bin.flat += flatness[i];
+    bin.linear[0] += linearFromByte[d[j]];
+    bin.linear[1] += linearFromByte[d[j + 1]];
+    bin.linear[2] += linearFromByte[d[j + 2]];
+    index[i] = at;
+  }
+  for (const bin of bins) {
+    bin.linear = bin.linear.map((c) => c / bin.all) as Triple;
+    bin.ok = oklabFromLinear(...bin.linear);
+  }
+  return { bins, index };
+}
+
+/** How flat the picture is at each pixel, 0–1: edges and blends between two colours say little about either. */
+function flatnessOf(lightness: Plane): Float32Array {
+  const { dx, dy } = gaussianGradient(lightness, 0.8);
+  const steep = new Float32Array(dx.data.length);
+  const sample: number[] = [];
+  for (let i = 0; i < steep.length; i++) {
+    steep[i] = Math.hypot(dx.data[i], dy.data[i]);
+    if (i % 17 === 0) sample.push(steep[i]);
+  }
+  const scale = Math.max(1.5, median(sample));
+  for (let i = 0; i < steep.length; i++) steep[i] = 1 / (1 + (steep[i] / scale) ** 2);
+  return steep;
+}
+
+function seedCentres(bins: readonly Bin[], total: number): Triple[] {
+  let first = 0;
+  bins.forEach((b, i) => (first = b.flat > bins[first].flat ? i : first));
+  const centres: Triple[] = [bins[first].ok];
+  const nearest = bins.map((b) => square(b.ok, bins[first].ok));
+  while (centres.length < SEEDS) {
+    let best = -1;
+    let bestScore = 0;
+    for (let i = 0; i < bins.length; i++) {
+      if (bins[i].flat < total * 2e-5) continue;
+      const score = nearest[i] * Math.sqrt(bins[i].flat);
+      if (score > bestScore) {
+        bestScore = score;
+        best = i;
+      }
+    }
+    if (best < 0 || nearest[best] < 0.015 ** 2) break;
+    centres.push(bins[best].ok);
+    for (let i = 0; i < bins.length; i++) nearest[i] = Math.min(nearest[i], square(bins[i].ok, bins[best].ok));
+  }
+  return centres;
+}
+
+function assign(bins: readonly Bin[], centres: readonly Triple[]): Int32Array {
+  return Int32Array.from(bins, (b) => {
+    let best = 0;
+    for (let c = 1; c < centres.length; c++) if (square(b.ok, centres[c]) < square(b.ok, centres[best])) best = c;
+    return best;
+  });
+}
+
+/** Lloyd's iterations (1982) to a standstill, at most 24. */
+function settle(bins: readonly Bin[], seeds: readonly Triple[]): { centres: Triple[]; of: Int32Array } {
+  let centres = seeds.slice();
+  let of = assign(bins, centres);
+  for (let round = 0; round < 24; round++) {
+    const sums = centres.map(() => [0, 0, 0, 0]);
+    bins.forEach((b, i) => {
+      const s = sums[of[i]];
+      for (let k = 0; k < 3; k++) s[k] += b.flat * b.ok[k];
+      s[3] += b.flat;
+    });
+    centres = centres.map((c, i) => (sums[i][3] > 0 ? (sums[i].slice(0, 3).map((v) => v / sums[i][3]) as Triple) : c));
+    const next = assign(bins, centres);
+    if (next.every((v, i) => v === of[i])) break;
+    of = next;
+  }
+  return { centres, of };
+}
+
+function describe(bins: readonly Bin[], members: number[], total: number): Cluster {
+  // The centre is a trimmed mean over the flat pixels: the half of the weight nearest the plain mean.
+  const plain: Triple = [0, 0, 0];
+  let weight = 0;
+  let all = 0;
+  for (const i of members) {
+    for (let k = 0; k < 3; k++) plain[k] += bins[i].flat * bins[i].ok[k];
+    weight += bins[i].flat;
+    all += bins[i].all;
+  }
+  for (let k = 0; k < 3; k++) plain[k] /= weight || 1;
+  const order = members.slice().sort((a, b) => square(bins[a].ok, plain) - square(bins[b].ok, plain));
+  const linear: Triple = [0, 0, 0];
+  let kept = 0;
+  for (const i of order) {
+    if (kept > 0.6 * weight) break;
+    for (let k = 0; k < 3; k++) linear[k] += bins[i].flat * bins[i].linear[k];
+    kept += bins[i].flat;
+  }
+  for (let k = 0; k < 3; k++) linear[k] /= kept || 1;
+  return { ok: oklabFromLinear(...linear), linear, lab: labFromLinear(...linear), share: all / total, bins: members, accent: false };
+}
+
+/** Is `c` a blend of two larger clusters: near the straight line between them in linear light? */
+function isBlend(c: Cluster, others: readonly Cluster[]): boolean {
+  const large = others.filter((o) => o !== c && o.share > 4 * c.share);
+  for (let i = 0; i < large.length; i++)
+    for (let j = i + 1; j < large.length; j++) {
+      const [p, q] = [large[i].ok, large[j].ok];
+      const length = square(p, q);
+      if (length < 0.01) continue;
+      const t = ((c.ok[0] - p[0]) * (q[0] - p[0]) + (c.ok[1] - p[1]) * (q[1] - p[1]) + (c.ok[2] - p[2]) * (q[2] - p[2])) / length;
+      if (t < 0.08 || t > 0.92) continue;
+      const foot = p.map((v, k) => v + t * (q[k] - v));
+      if (square(c.ok, foot) < 0.03 ** 2 + 0.01 * length * 0.5) return true;
+    }
+  return false;
+}
+
+function mergePair(list: Cluster[], i: number, j: number, bins: readonly Bin[], total: number): Cluster[] {
+  const joined = describe(bins, [...list[i].bins, ...list[j].bins], total);
+  return [...list.filter((_, k) => k !== i && k !== j), joined];
+}
+
+function closestPair(list: readonly Cluster[], cost: (a: Cluster, b: Cluster) => number): { i: number; j: number; cost: number } {
+  let best = { i: -1, j: -1, cost: Infinity };
+  for (let i = 0; i < list.length; i++)
+    for (let j = i + 1; j < list.length; j++) {
+      const c = cost(list[i], list[j]);
+      if (c < best.cost) best = { i, j, cost: c };
+    }
+  return best;
+}
+
+const wardCost = (a: Cluster, b: Cluster) => ((a.share * b.share) / (a.share + b.share)) * ciede2000(a.lab, b.lab) ** 2;
+
+function gather(bins: readonly Bin[], total: number, most: number): Cluster[] {
+  const flatTotal = bins.reduce((s, b) => s + b.flat, 0);
+  const { centres, of } = settle(bins, seedCentres(bins, flatTotal));
+  const members = centres.map(() => [] as number[]);
+  of.forEach((c, i) => members[c].push(i));
+  let list = members.filter((m) => m.length > 0).map((m) => describe(bins, m, total));
+  for (;;) {
+    const pair = closestPair(list, (a, b) => ciede2000(a.lab, b.lab));
+    if (pair.cost >= MERGE_DE) break;
+    list = mergePair(list, pair.i, pair.j, bins, total);
+  }
+  const tiny = (c: Cluster) => c.share < ACCENT_SHARE;
+  const accents = list.filter(
+    (c) =>
+      tiny(c) &&
+      c.share > 1e-4 &&
+      list.every((o) => o === c || tiny(o) || ciede2000(o.lab, c.lab) > ACCENT_DE) &&
+      // Vivid, or at least no blend of what it lies between.
+      !isBlend(c, list),
+  );
+  let rest = list.filter((c) => !accents.includes(c));
+  while (rest.length > Math.max(1, most)) {
+    const pair = closestPair(rest, wardCost);
+    rest = mergePair(rest, pair.i, pair.j, bins, total);
+  }
+  // Slivers that are mere blends of two larger colours join the nearer one.
+  for (;;) {
+    const blend = rest.findIndex((c) => c.share < 0.02 && rest.length > 1 && isBlend(c, rest));
+    if (blend < 0) break;
+    let near = blend === 0 ? 1 : 0;
+    rest.forEach((o, k) => {
+      if (k !== blend && square(o.ok, rest[blend].ok) < square(rest[near].ok, rest[blend].ok)) near = k;
+    });
+    // The larger colour keeps its own centre: a blend says nothing about it.
+    const target = rest[near];
+    target.bins = [...target.bins, ...rest[blend].bins];
+    target.share += rest[blend].share;
+    rest = rest.filter((_, k) => k !== blend);
+  }
+  for (const a of joinNear(accents, bins, total)) rest.push({ ...a, accent: a.share < ACCENT_SHARE });
+  return rest.sort((a, b) => b.share - a.share);
+}
+
+/** Accents that differ by less than twice the merging distance are one light or one touch. */
+function joinNear(accents: Cluster[], bins: readonly Bin[], total: number): Cluster[] {
+  let list = accents;
+  for (;;) {
+    const pair = closestPair(list, (a, b) => ciede2000(a.lab, b.lab));
+    if (pair.cost >= 2 * MERGE_DE) return list;
+    list = mergePair(list, pair.i, pair.j, bins, total);
+  }
+}
+
+/**
+ * The palette of a form-size picture: at most `most` colours (1–24), merged below ΔE00 5, shares summing to 1,
+ * with small colours that stand far from everything else kept beside them as accents.
+ */
+export function readPalette(image: RgbImage, lightness: Plane, most: number): Palette {
+  if (!(most >= 1 && most <= 24)) throw new RangeError('colours: the number of colours must lie between 1 and 24');
+  const total = image.width * image.height;
+  const { bins, index } = histogramBins(image, flatnessOf(lightness));
+  const clusters = gather(bins, total, most);
+  const binLabel = new Uint8Array(bins.length);
+  clusters.forEach((c, k) => c.bins.forEach((b) => (binLabel[b] = k)));
+  const labels = Uint8Array.from(index, (b) => binLabel[b]);
+  const ground = findGround(labels, clusters, image.width, image.height);
+  const entries = clusters.map((c, k) => ({
+    hex: hexFromLab(c.lab),
+    lab: c.lab,
+    lch: lchFromLab(c.lab),
+    share: c.share,
+    name: colourName(c.lab),
+    ground: k === ground,
+    accent: c.accent,
+  }));
+  return { entries, ground, labels };
+}

@@ -1,0 +1,91 @@
+/** Knows the darks and lights: L* statistics, reduction to a few steps, the squint, and where contrast is strongest. */
+import { gaussian } from '../raster/filters';
+import { Plane, plane, Point, RgbImage } from '../raster/image';
+import { histogramQuantiles } from '../raster/statistics';
+import { histogram, multiOtsu } from '../raster/threshold';
+import { lightnessFromLuminance } from './lab';
+import { byteFromLinear, linearFromByte, luminancePlane } from './srgb';
+
+export interface ValueStep {
+  /** L* from which this step begins, inclusive, to where it ends. */
+  from: number;
+  to: number;
+  share: number;
+}
+
+export interface Values {
+  mean: number;
+  dark: number;
+  light: number;
+  range: number;
+  key: 'low' | 'middle' | 'high';
+  steps: ValueStep[];
+}
+
+/** Value reading of an L* plane with `count` steps by multi-level Otsu; count 2 to 12. */
+export function readValues(lightness: Plane, count: number): Values {
+  const [dark, light] = histogramQuantiles(lightness.data, 0, 100, [0.02, 0.98]);
+  let sum = 0;
+  for (let i = 0; i < lightness.data.length; i++) sum += lightness.data[i];
+  const mean = sum / lightness.data.length;
+  const bins = histogram(lightness.data, 0, 100, 200);
+  const cuts = [0, ...multiOtsu(bins, count).map((c) => c / 2), 100];
+  const steps = cuts.slice(0, -1).map((from, i) => {
+    let n = 0;
+    for (let b = Math.round(from * 2); b < Math.round(cuts[i + 1] * 2); b++) n += bins[b];
+    return { from, to: cuts[i + 1], share: n / lightness.data.length };
+  });
+  return { mean, dark, light, range: light - dark, key: mean < 40 ? 'low' : mean > 65 ? 'high' : 'middle', steps };
+}
+
+/** Which step each pixel falls in. */
+export function stepIndex(lightness: number, steps: readonly ValueStep[]): number {
+  let i = 0;
+  while (i < steps.length - 1 && lightness >= steps[i].to) i++;
+  return i;
+}
+
+/** The picture as its value steps: every pixel takes the grey of its step's middle. */
+export function posterise(lightness: Plane, steps: readonly ValueStep[]): RgbImage {
+  const data = new Uint8Array(lightness.data.length * 3);
+  const greys = steps.map((_, i) => {
+    const L = steps.length === 1 ? 50 : 8 + (88 * i) / (steps.length - 1);
+    const Y = L > 8 ? ((L + 16) / 116) ** 3 : (L * 27) / 24389;
+    return byteFromLinear(Y);
+  });
+  for (let i = 0; i < lightness.data.length; i++) data.fill(greys[stepIndex(lightness.data[i], steps)], i * 3, i * 3 + 3);
+  return { width: lightness.width, height: lightness.height, data };
+}
+
+/** What half-closed eyes see: a Gaussian blur in linear light, sigma in px. */
+export function squint(image: RgbImage, sigma: number): RgbImage {
+  const data = new Uint8Array(image.data.length);
+  for (let c = 0; c < 3; c++) {
+    const channel = plane(image.width, image.height);
+    for (let i = 0; i < channel.data.length; i++) channel.data[i] = linearFromByte[image.data[i * 3 + c]];
+    const soft = gaussian(channel, sigma);
+    for (let i = 0; i < soft.data.length; i++) data[i * 3 + c] = byteFromLinear(soft.data[i]);
+  }
+  return { width: image.width, height: image.height, data };
+}
+
+/**
+ * Where the strongest contrast of the squinted picture lies: [x, y] 0–1 and the contrast in L* (r.m.s. difference
+ * of a 1 % blur from a 6 % blur of the long side, taken in linear light).
+ */
+export function focusOf(image: RgbImage): { at: Point; contrast: number } {
+  const side = Math.max(image.width, image.height);
+  const light = luminancePlane(image);
+  const near = gaussian(light, side * 0.01);
+  const wide = gaussian(light, side * 0.06);
+  const squared = plane(image.width, image.height);
+  for (let i = 0; i < squared.data.length; i++)
+    squared.data[i] = (lightnessFromLuminance(near.data[i]) - lightnessFromLuminance(wide.data[i])) ** 2;
+  const local = gaussian(squared, side * 0.03);
+  let best = 0;
+  for (let i = 0; i < local.data.length; i++) if (local.data[i] > local.data[best]) best = i;
+  return {
+    at: [((best % image.width) + 0.5) / image.width, (Math.floor(best / image.width) + 0.5) / image.height],
+    contrast: Math.sqrt(Math.max(0, local.data[best])),
+  };
+}

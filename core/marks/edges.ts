@@ -1,0 +1,95 @@
+/** Knows how the borders between tones are handled: outlined, sharp, soft or lost. */
+import { lightnessFromLuminance } from '../colour/lab';
+import { linearFromByte } from '../colour/srgb';
+import { stepIndex, ValueStep } from '../colour/values';
+import { dilateMax, erodeMin, gaussian } from '../raster/filters';
+import { Plane, Point, RgbImage } from '../raster/image';
+
+export interface EdgeShares {
+  outlined: number;
+  sharp: number;
+  soft: number;
+  lost: number;
+}
+
+export type EdgeHandling = keyof EdgeShares;
+
+export interface BoundaryPoint {
+  /** Form-size pixels. */
+  at: Point;
+  handling: EdgeHandling;
+}
+
+const LOST_CONTRAST = 4;
+const RIDGE = 7;
+/** Rise from a tenth to nine tenths within this many mark-size px is sharp. */
+const SHARP_PX = 5;
+
+function lightnessAt(image: RgbImage, x: number, y: number): number {
+  const xi = Math.min(image.width - 1, Math.max(0, Math.round(x)));
+  const yi = Math.min(image.height - 1, Math.max(0, Math.round(y)));
+  const i = (yi * image.width + xi) * 3;
+  const d = image.data;
+  return lightnessFromLuminance(0.2126390059 * linearFromByte[d[i]] + 0.7151686788 * linearFromByte[d[i + 1]] + 0.0721923154 * linearFromByte[d[i + 2]]);
+}
+
+function handlingOf(profile: number[], reach: number): EdgeHandling {
+  const n = profile.length;
+  const third = Math.floor(n / 4);
+  const side = (from: number, to: number) => {
+    const part = profile.slice(from, to).sort((a, b) => a - b);
+    return part[part.length >> 1];
+  };
+  const left = side(0, third);
+  const right = side(n - third, n);
+  let low = Infinity;
+  for (let i = third; i < n - third; i++) low = Math.min(low, profile[i]);
+  if (low < Math.min(left, right) - RIDGE) return 'outlined';
+  const contrast = Math.abs(right - left);
+  if (contrast < LOST_CONTRAST) return 'lost';
+  const rising = right > left ? profile : profile.slice().reverse();
+  const [dark, light] = [Math.min(left, right), Math.max(left, right)];
+  let first = 0;
+  while (first < n - 1 && rising[first] < dark + 0.1 * contrast) first++;
+  let last = n - 1;
+  while (last > 0 && rising[last] > light - 0.1 * contrast) last--;
+  const width = Math.max(0, last - first + 1) * ((2 * reach) / (n - 1));
+  return width <= SHARP_PX ? 'sharp' : 'soft';
+}
+
+/**
+ * Boundaries between value steps of the form-size lightness (thin dark lines closed over first), each judged on the
+ * mark-size picture along its normal. Shares are of boundary length; all 0 where there is no boundary.
+ */
+export function readEdges(form: Plane, mark: RgbImage, steps: readonly ValueStep[]): { shares: EdgeShares; points: BoundaryPoint[] } {
+  const closed = gaussian(erodeMin(dilateMax(form, 3), 3), 1.6);
+  const { width: w, height: h, data } = closed;
+  const factor = mark.width / form.width;
+  const points: BoundaryPoint[] = [];
+  const count: EdgeShares = { outlined: 0, sharp: 0, soft: 0, lost: 0 };
+  const step = Uint8Array.from(data, (v) => stepIndex(v, steps));
+  // The normal is taken at form size, ±7 px: beyond that another form may begin.
+  const reachForm = 7;
+  for (let y = 8; y < h - 8; y++)
+    for (let x = 8; x < w - 8; x++) {
+      const i = y * w + x;
+      if (step[i] === step[i + 1] && step[i] === step[i + w]) continue;
+      if ((x + y) % 2) continue;
+      const gx = data[i + 2] - data[i - 2];
+      const gy = data[i + 2 * w] - data[i - 2 * w];
+      const n = Math.hypot(gx, gy);
+      if (n < 0.4) continue;
+      const reach = reachForm * factor;
+      const samples = Math.max(15, Math.min(57, Math.round(2 * reach) | 1));
+      const profile = Array.from({ length: samples }, (_, k) => {
+        const t = -reach + (2 * reach * k) / (samples - 1);
+        return lightnessAt(mark, (x + 0.5) * factor - 0.5 + (t * gx) / n, (y + 0.5) * factor - 0.5 + (t * gy) / n);
+      });
+      const handling = handlingOf(profile, reach);
+      count[handling]++;
+      points.push({ at: [x, y], handling });
+    }
+  const total = points.length;
+  const share = (v: number) => (total > 0 ? v / total : 0);
+  return { shares: { outlined: share(count.outlined), sharp: share(count.sharp), soft: share(count.soft), lost: share(count.lost) }, points };
+}

@@ -1,0 +1,219 @@
+/** Knows which of the ten kinds of mark-making a piece of a picture shows, and how sure that is. */
+import { gaussian } from '../raster/filters';
+import { Plane, plane, Rect } from '../raster/image';
+import { clamp, median } from '../raster/statistics';
+import { angleDensity, axialMean, Direction, directionTurn, OrientationField, principalDirections } from './orientation';
+import { readSpacing, SpacingReading } from './spacing';
+import { Workup } from './workup';
+
+export const MARK_KINDS = [
+  'blank',
+  'flat',
+  'smooth-shading',
+  'wash',
+  'stipple',
+  'parallel-hatch',
+  'cross-hatch',
+  'contour-hatch',
+  'scribble',
+  'line',
+] as const;
+export type MarkKind = (typeof MARK_KINDS)[number];
+
+export interface Evidence {
+  /** Share of the piece under marks. */
+  coverage: number;
+  /** Share of the piece under lines, and how far they stand out from what lies between. */
+  lineCoverage: number;
+  lineContrast: number;
+  /** Share of the line area in small round specks, and their number. */
+  speckShare: number;
+  specks: number;
+  /** Share of the centre lines in strokes at least five widths long. */
+  strokeShare: number;
+  strokeCount: number;
+  straightness: number;
+  directions: Direction[];
+  coherence: number;
+  turn: number;
+  /** How far each small cell holds a single direction, 0–1. */
+  order: number;
+  spacing: SpacingReading | null;
+  secondSpacing: SpacingReading | null;
+  /** Mean departure, its slow spread, the steepest slow rise, and fine texture over the noise. */
+  level: number;
+  toneSpread: number;
+  steepest: number;
+  grain: number;
+}
+
+function fieldIn(field: OrientationField, [x0, y0, w, h]: Rect): OrientationField {
+  const angle = new Float32Array(w * h);
+  const weight = new Float32Array(w * h);
+  for (let y = 0; y < h; y++) {
+    const from = (y0 + y) * field.width + x0;
+    angle.set(field.angle.subarray(from, from + w), y * w);
+    weight.set(field.weight.subarray(from, from + w), y * w);
+  }
+  return { angle, weight, width: w, height: h };
+}
+
+function planeIn(source: Plane, [x0, y0, w, h]: Rect): Plane {
+  const out = plane(w, h);
+  for (let y = 0; y < h; y++) out.data.set(source.data.subarray((y0 + y) * source.width + x0, (y0 + y) * source.width + x0 + w), y * w);
+  return out;
+}
+
+function spread(data: Float32Array): { mean: number; sd: number } {
+  let s = 0;
+  let q = 0;
+  for (const v of data) {
+    s += v;
+    q += v * v;
+  }
+  const mean = s / data.length;
+  return { mean, sd: Math.sqrt(Math.max(0, q / data.length - mean * mean)) };
+}
+
+/** Gathers what speaks for and against each kind inside `rect` of a worked-up window. */
+export function gatherEvidence(work: Workup, rect: Rect): Evidence {
+  const [x0, y0, w, h] = rect;
+  const n = w * h;
+  let marked = 0;
+  let lineArea = 0;
+  let lineDepart = 0;
+  let restDepart = 0;
+  let skeleton = 0;
+  for (let y = y0; y < y0 + h; y++)
+    for (let x = x0; x < x0 + w; x++) {
+      const i = y * work.width + x;
+      marked += work.marked.data[i];
+      skeleton += work.skeleton.data[i];
+      if (work.lines.data[i]) {
+        lineArea++;
+        lineDepart += work.depart.data[i];
+      } else restDepart += work.depart.data[i];
+    }
+  const width = skeleton > 0 ? lineArea / skeleton : 0;
+  const within = (x: number, y: number) => x >= x0 && y >= y0 && x < x0 + w && y < y0 + h;
+  let speckArea = 0;
+  let blobArea = 0;
+  let specks = 0;
+  for (const b of work.blobs) {
+    if (b.area < 3 || !within(b.centre[0], b.centre[1])) continue;
+    blobArea += b.area;
+    const [xx, xy, yy] = b.moments;
+    const root = Math.sqrt(((xx - yy) / 2) ** 2 + xy * xy);
+    const ratio = Math.sqrt(((xx + yy) / 2 + root + 0.08) / Math.max(0.08, (xx + yy) / 2 - root + 0.08));
+    if (ratio < 2.1 && b.area < 420) {
+      speckArea += b.area;
+      specks++;
+    }
+  }
+  let longPart = 0;
+  let allPart = 0;
+  const straight: number[] = [];
+  let strokeCount = 0;
+  for (const s of work.strokes) {
+    const inside = s.points.filter((p) => within(p[0], p[1])).length / s.points.length;
+    if (!inside) continue;
+    allPart += s.length * inside;
+    if (s.length >= 5 * Math.max(1.5, width)) {
+      longPart += s.length * inside;
+      strokeCount += inside > 0.2 ? 1 : 0;
+      straight.push(s.straightness);
+    }
+  }
+  const field = fieldIn(work.field, rect);
+  const directions = principalDirections(angleDensity(field));
+  const { resultant } = axialMean(field.angle, field.weight.map(Math.sqrt));
+  const depart = planeIn(work.depart, rect);
+  const lined = lineArea > 0.015 * n;
+  const spacing = lined && directions.length ? readSpacing(depart, directions[0].angle) : null;
+  const second = lined && directions.length > 1 ? readSpacing(depart, directions[1].angle) : null;
+  const tone = planeIn(work.tone, rect);
+  const { mean, sd } = spread(tone.data);
+  // Texture between 1.5 and 4 px, over what the noise would leave there.
+  const fine = gaussian(depart, 1.2);
+  const coarse = gaussian(depart, 4);
+  for (let i = 0; i < n; i++) fine.data[i] -= coarse.data[i];
+  const texture = spread(fine.data).sd;
+  const middle = gaussian(depart, 2.5);
+  let steepest = 0;
+  for (let y = 2; y < h - 2; y++)
+    for (let x = 2; x < w - 2; x++) {
+      const i = y * w + x;
+      const rise = Math.hypot(middle.data[i + 2] - middle.data[i - 2], middle.data[i + 2 * w] - middle.data[i - 2 * w]) / 4;
+      if (rise > steepest) steepest = rise;
+    }
+  return {
+    coverage: marked / n,
+    lineCoverage: lineArea / n,
+    lineContrast: lineArea > 0 && lineArea < n ? lineDepart / lineArea - restDepart / (n - lineArea) : 0,
+    speckShare: blobArea > 0 ? speckArea / blobArea : 0,
+    specks,
+    strokeShare: allPart > 0 ? longPart / allPart : 0,
+    strokeCount,
+    straightness: straight.length ? median(straight) : 1,
+    directions,
+    coherence: resultant,
+    ...directionTurn(field),
+    spacing,
+    secondSpacing: second,
+    level: mean,
+    toneSpread: sd,
+    steepest,
+    grain: Math.max(0, texture - 0.35 * work.noise),
+  };
+}
+
+/** A soft yes (1) above `edge`, no (0) below it; `soft` is the half-width of doubt. */
+const above = (value: number, edge: number, soft: number) => 1 / (1 + Math.exp(-clamp((4 * (value - edge)) / (2 * soft), -30, 30)));
+const below = (value: number, edge: number, soft: number) => 1 - above(value, edge, soft);
+
+/** The angle at which the two strongest directions meet, 0–90; null with fewer than two. */
+export function crossingOf(directions: readonly Direction[]): number | null {
+  if (directions.length < 2) return null;
+  const d = Math.abs(directions[0].angle - directions[1].angle) % 180;
+  return Math.min(d, 180 - d);
+}
+
+/** Degree of belief in every kind, summing to 1. The edges are set on generated patches; see the accuracy notes. */
+export function weighKinds(e: Evidence): Record<MarkKind, number> {
+  const second = e.directions.length > 1 ? e.directions[1].weight / e.directions[0].weight : 0;
+  const crossing = crossingOf(e.directions) ?? 0;
+  const bare = below(e.coverage, 0.012, 0.006);
+  const lines = above(e.lineContrast, 7, 3) * above(e.lineCoverage, 0.012, 0.006) * (1 - bare);
+  const speckled = above(e.speckShare, 0.55, 0.12) * above(e.specks, 7, 3) * lines;
+  const stroked = lines * (1 - speckled) * above(e.strokeShare, 0.35, 0.15);
+  const set = above(e.strokeCount, 5, 2) * (e.spacing ? 1 : 0.15) * above(e.lineCoverage, 0.05, 0.025);
+  const two = above(second, 0.33, 0.09) * above(crossing, 17, 4) * (e.secondSpacing || second > 0.6 ? 1 : 0.35) * below(e.order, 0.8, 0.08);
+  const straight = above(e.straightness, 0.86, 0.06);
+  const turning = above(e.turn, 11, 3.5) * above(e.order, 0.74, 0.08);
+  const ordered = above(e.coherence, 0.55, 0.12);
+  const tonal = (1 - bare) * (1 - speckled) * (1 - stroked);
+  const even = below(e.toneSpread, 2.6, 0.9) * below(e.steepest, 1.6, 0.6);
+  const full = above(e.coverage, 0.85, 0.08);
+  const wet = Math.max(above(e.grain, 1.3, 0.5), above(e.steepest, 2.2, 0.7));
+  const scores: Record<MarkKind, number> = {
+    blank: bare,
+    flat: tonal * even * full * below(e.grain, 1.3, 0.5),
+    'smooth-shading': tonal * (1 - even * full) * (1 - wet),
+    wash: tonal * (wet * (1 - even * full) + 0.8 * even * full * above(e.grain, 1.3, 0.5)),
+    stipple: speckled,
+    'parallel-hatch': stroked * set * ordered * (1 - two) * (1 - turning) * straight,
+    'cross-hatch': stroked * set * two * straight * above(e.strokeCount, 9, 3),
+    'contour-hatch': stroked * set * turning * (1 - two) * above(e.coherence, 0.25, 0.1),
+    scribble: stroked * (1 - straight) * above(e.lineCoverage, 0.06, 0.03) * below(e.coherence, 0.6, 0.15),
+    line: stroked * (1 - set * Math.max(ordered, two, turning)) * below(e.lineCoverage, 0.14, 0.05) * (0.35 + 0.65 * straight),
+  };
+  const total = Object.values(scores).reduce((a, b) => a + b, 0) + 0.02;
+  return Object.fromEntries(MARK_KINDS.map((k) => [k, (scores[k] + 0.002) / total])) as Record<MarkKind, number>;
+}
+
+/** The likeliest kind and how much of the belief it holds. */
+export function decideKind(belief: Record<MarkKind, number>): { kind: MarkKind; confidence: number } {
+  let kind: MarkKind = 'blank';
+  for (const k of MARK_KINDS) if (belief[k] > belief[kind]) kind = k;
+  return { kind, confidence: clamp(belief[kind], 0, 0.99) };
+}

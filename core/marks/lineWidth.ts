@@ -1,0 +1,73 @@
+/** Knows how wide lines are: darkness integrated across the stroke at points of its centre line, which holds below a pixel. */
+import { Mask, Plane } from '../raster/image';
+import { sampleBilinear } from '../raster/resample';
+import { sortedQuantile } from '../raster/statistics';
+import { OrientationField } from './orientation';
+
+export interface WidthReading {
+  px: number;
+  thin: number;
+  thick: number;
+}
+
+const STEP = 0.5;
+
+/**
+ * Widths in px of the lines whose centre line is given: `marks` is high on marks, `inside` their distance transform,
+ * `field` their direction. The darkest fifth of the centre line says how dark full ink is, so that a line too fine to
+ * reach its own darkness is not read too broad. Null with fewer than 20 points.
+ */
+export function readWidths(marks: Plane, skeleton: Mask, inside: Plane, field: OrientationField): WidthReading | null {
+  const { width: w, height: h } = marks;
+  const at: number[] = [];
+  for (let y = 2; y < h - 2; y++)
+    for (let x = 2; x < w - 2; x++) {
+      const i = y * w + x;
+      if (!skeleton.data[i]) continue;
+      let around = 0;
+      for (let dy = -1; dy <= 1; dy++) for (let dx = -1; dx <= 1; dx++) around += skeleton.data[i + dy * w + dx];
+      if (around === 3) at.push(i);
+    }
+  if (at.length < 20) return null;
+  const every = Math.max(1, Math.floor(at.length / 1500));
+  const cores = at.map((i) => marks.data[i]).sort((a, b) => a - b);
+  const full = sortedQuantile(cores, 0.8);
+  const widths: number[] = [];
+  for (let k = 0; k < at.length; k += every) {
+    const i = at[k];
+    if (field.weight[i] <= 0) continue;
+    const x = i % w;
+    const y = (i - x) / w;
+    const t = (field.angle[i] * Math.PI) / 180;
+    // Square to the stroke, in pixel axes.
+    const [nx, ny] = [Math.sin(t), Math.cos(t)];
+    const far = 2.2 * inside.data[i] + 2.5;
+    const profile: number[] = [];
+    for (let d = -far; d <= far + 1e-9; d += STEP) profile.push(sampleBilinear(marks, x + d * nx, y + d * ny));
+    const middle = profile.length >> 1;
+    let core = middle;
+    for (let j = Math.max(0, middle - 3); j <= Math.min(profile.length - 1, middle + 3); j++) if (profile[j] > profile[core]) core = j;
+    // Down to the lowest point on each side; what rises again beyond it is a neighbour.
+    const side = (step: number) => {
+      let low = core;
+      for (let j = core; j >= 0 && j < profile.length; j += step) {
+        if (profile[j] < profile[low]) low = j;
+        else if (profile[j] > profile[low] + 0.25 * (profile[core] - profile[low]) && profile[low] < 0.7 * profile[core]) break;
+      }
+      return low;
+    };
+    const [left, right] = [side(-1), side(1)];
+    const base = Math.min(profile[left], profile[right]);
+    const height = Math.max(full, profile[core]) - base;
+    if (profile[core] - base < 4 || height <= 0) continue;
+    let sum = 0;
+    for (let j = left; j <= right; j++) {
+      const floor = j < core ? profile[left] : j > core ? profile[right] : base;
+      sum += Math.max(0, profile[j] - floor);
+    }
+    widths.push((sum * STEP) / height);
+  }
+  if (widths.length < 15) return null;
+  widths.sort((a, b) => a - b);
+  return { px: sortedQuantile(widths, 0.5), thin: sortedQuantile(widths, 0.1), thick: sortedQuantile(widths, 0.9) };
+}

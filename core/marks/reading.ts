@@ -1,0 +1,245 @@
+/** Knows how to read mark-making: of one patch, and of a whole picture's worked part from windows spread over it. */
+import { cropImage, Rect, RgbImage } from '../raster/image';
+import { clamp, median, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
+import { crossingOf, decideKind, Evidence, gatherEvidence, MARK_KINDS, MarkKind, weighKinds } from './kind';
+import { readWidths, WidthReading } from './lineWidth';
+import { angleDensity, axialMean, Direction, principalDirections } from './orientation';
+import { censoredQuantile, Stroke } from './strokes';
+import { Workup, workUp } from './workup';
+
+export interface Size {
+  px: number;
+  mm: number | null;
+  permille: number;
+}
+
+export interface Reading {
+  kind: MarkKind;
+  confidence: number;
+  directions: Direction[];
+  coherence: number;
+  crossing: number | null;
+  spacing: (Size & { variation: number }) | null;
+  lineWidth: (Size & { thin: number; thick: number }) | null;
+  strokeLength: (Size & { short: number; long: number }) | null;
+  straightness: number | null;
+  coverage: number;
+}
+
+/** How pixels of the worked raster relate to the picture and to the sheet. */
+export interface MarkScale {
+  /** Picture pixels per worked pixel, 1 or more. */
+  factor: number;
+  /** Width of the whole picture in its own pixels. */
+  pictureWidth: number;
+  mmPerPixel: number | null;
+}
+
+const LINED: ReadonlySet<MarkKind> = new Set(['parallel-hatch', 'cross-hatch', 'contour-hatch', 'scribble', 'line']);
+const HATCHED: ReadonlySet<MarkKind> = new Set(['parallel-hatch', 'cross-hatch', 'contour-hatch']);
+
+function size(px: number, scale: MarkScale): Size {
+  const own = px * scale.factor;
+  return { px: own, mm: scale.mmPerPixel === null ? null : own * scale.mmPerPixel, permille: (1000 * own) / scale.pictureWidth };
+}
+
+function lengthReading(strokes: readonly Stroke[], width: WidthReading | null, scale: MarkScale): Pick<Reading, 'strokeLength' | 'straightness'> {
+  // Thinning eats about half a width at each end.
+  const ends = width ? width.px : 2;
+  const long = strokes.filter((s) => s.length >= Math.max(8, 2.5 * ends)).map((s) => ({ ...s, length: s.length + ends }));
+  const free = long.filter((s) => !s.cut);
+  if (free.length < 5) return { strokeLength: null, straightness: long.length ? median(long.map((s) => s.straightness)) : null };
+  const [short, middle, most] = [0.1, 0.5, 0.9].map((q) => censoredQuantile(long, q));
+  return {
+    strokeLength: { ...size(middle, scale), short: short * scale.factor, long: most * scale.factor },
+    straightness: median(free.map((s) => s.straightness)),
+  };
+}
+
+/** Mark reading of one patch, already cut out; at least 16 px each way, else the sizes are null. */
+export function readPatch(image: RgbImage, ground: readonly number[] | null, scale: MarkScale): Reading {
+  const work = workUp(image, ground);
+  const e = gatherEvidence(work, [0, 0, work.width, work.height]);
+  const { kind, confidence } = decideKind(weighKinds(e));
+  const lined = LINED.has(kind);
+  const width = lined || kind === 'stipple' ? readWidths(work.depart, work.skeleton, work.inside, work.field) : null;
+  const spacing = HATCHED.has(kind) ? e.spacing : null;
+  const stroked = lined ? lengthReading(work.strokes, width, scale) : { strokeLength: null, straightness: null };
+  const directions = lined ? e.directions : e.directions.filter(() => e.coherence > 0.15 && kind !== 'blank' && kind !== 'flat');
+  return {
+    kind,
+    confidence,
+    directions,
+    coherence: clamp(e.coherence, 0, 1),
+    crossing: crossingOf(directions),
+    spacing: spacing && { ...size(spacing.px, scale), variation: spacing.variation },
+    lineWidth: lined && width ? { ...size(width.px, scale), thin: width.thin * scale.factor, thick: width.thick * scale.factor } : null,
+    ...stroked,
+    coverage: clamp(e.coverage, 0, 1),
+  };
+}
+
+const WINDOW = 384;
+const TILE = 128;
+const MOST_WINDOWS = 42;
+
+/** Windows that cover the picture, or an even choice of them where it is large. */
+function chooseWindows(width: number, height: number): Rect[] {
+  const nx = Math.max(1, Math.ceil(width / WINDOW));
+  const ny = Math.max(1, Math.ceil(height / WINDOW));
+  const w = Math.min(width, WINDOW);
+  const h = Math.min(height, WINDOW);
+  const all: Rect[] = [];
+  for (let j = 0; j < ny; j++)
+    for (let i = 0; i < nx; i++)
+      all.push([nx > 1 ? Math.round((i * (width - w)) / (nx - 1)) : 0, ny > 1 ? Math.round((j * (height - h)) / (ny - 1)) : 0, w, h]);
+  if (all.length <= MOST_WINDOWS) return all;
+  // Golden-ratio steps through the list spread the choice over rows and columns alike.
+  const step = Math.max(1, Math.round(all.length * 0.381966));
+  const gcd = (a: number, b: number): number => (b ? gcd(b, a % b) : a);
+  let stride = step;
+  while (gcd(stride, all.length) !== 1) stride++;
+  return Array.from({ length: MOST_WINDOWS }, (_, k) => all[(k * stride) % all.length]);
+}
+
+interface TileReading {
+  kind: MarkKind;
+  belief: Record<MarkKind, number>;
+  evidence: Evidence;
+  /** Worked area, px²: the whole tile unless it is bare. */
+  area: number;
+  centre: [number, number];
+}
+
+export interface OverallMarks {
+  reading: Reading;
+  /** Share of the worked area under each kind. */
+  shares: Record<MarkKind, number>;
+  /** Kinds where they were read, centres 0–1 of the picture, for the map. */
+  map: { x: number; y: number; kind: MarkKind }[];
+  /** One standard deviation of each number over windows. */
+  spread: { spacing: number | null; lineWidth: number | null; strokeLength: number | null; direction: number | null; coverage: number };
+  /** Least and most worked tile, as shares of the fine detail. */
+  finish: number | null;
+}
+
+function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number): TileReading[] {
+  const nx = Math.max(1, Math.floor(work.width / TILE));
+  const ny = Math.max(1, Math.floor(work.height / TILE));
+  const out: TileReading[] = [];
+  for (let j = 0; j < ny; j++)
+    for (let i = 0; i < nx; i++) {
+      const x = Math.floor((i * work.width) / nx);
+      const y = Math.floor((j * work.height) / ny);
+      const rect: Rect = [x, y, Math.floor(((i + 1) * work.width) / nx) - x, Math.floor(((j + 1) * work.height) / ny) - y];
+      const evidence = gatherEvidence(work, rect);
+      const belief = weighKinds(evidence);
+      const { kind } = decideKind(belief);
+      out.push({
+        kind,
+        belief,
+        evidence,
+        area: kind === 'blank' ? 0 : rect[2] * rect[3],
+        centre: [(ox + x + rect[2] / 2) / width, (oy + y + rect[3] / 2) / height],
+      });
+    }
+  return out;
+}
+
+/** Spread of the weighted values as a standard deviation from the 16–84 % range; null with fewer than 3. */
+function rangeSpread(values: readonly number[]): number | null {
+  return values.length < 3 ? null : (quantile(values, 0.84) - quantile(values, 0.16)) / 2;
+}
+
+/** Reads the worked part of a whole mark-size picture. Deterministic; at most 42 windows of 384 px. */
+export function readOverall(image: RgbImage, ground: readonly number[] | null, scale: MarkScale): OverallMarks {
+  const tiles: TileReading[] = [];
+  const density = new Float64Array(180);
+  const strokes: Stroke[] = [];
+  const windows: { spacing: number[]; variation: number[]; width: WidthReading[]; weight: number[]; angle: number[]; angleWeight: number[]; length: number[] } = {
+    spacing: [], variation: [], width: [], weight: [], angle: [], angleWeight: [], length: [] }; // prettier-ignore
+  for (const rect of chooseWindows(image.width, image.height)) {
+    const work = workUp(cropImage(image, rect), ground);
+    const own = tilesOf(work, rect, image.width, image.height);
+    tiles.push(...own);
+    const lined = own.filter((t) => LINED.has(t.kind)).length / own.length;
+    if (!lined) continue;
+    const windowDensity = angleDensity(work.field);
+    windowDensity.forEach((v, i) => (density[i] += v));
+    const mean = axialMean(work.field.angle, work.field.weight.map(Math.sqrt));
+    windows.angle.push(mean.angle);
+    windows.angleWeight.push(mean.resultant * windowDensity.reduce((a, b) => a + b, 0));
+    const width = readWidths(work.depart, work.skeleton, work.inside, work.field);
+    if (width) {
+      windows.width.push(width);
+      windows.weight.push(lined);
+    }
+    strokes.push(...work.strokes);
+    const free = work.strokes.filter((s) => !s.cut && s.length > 8).map((s) => s.length);
+    if (free.length > 5) windows.length.push(median(free));
+    for (const t of own)
+      if (t.evidence.spacing && HATCHED.has(t.kind)) {
+        windows.spacing.push(t.evidence.spacing.px);
+        windows.variation.push(t.evidence.spacing.variation);
+      }
+  }
+  return summarise(tiles, density, strokes, windows, scale);
+}
+
+function summarise(
+  tiles: readonly TileReading[],
+  density: Float64Array,
+  strokes: readonly Stroke[],
+  windows: { spacing: number[]; variation: number[]; width: WidthReading[]; weight: number[]; angle: number[]; angleWeight: number[]; length: number[] },
+  scale: MarkScale,
+): OverallMarks {
+  const worked = tiles.reduce((s, t) => s + t.area, 0);
+  const shares = Object.fromEntries(MARK_KINDS.map((k) => [k, 0])) as Record<MarkKind, number>;
+  const trust = { ...shares };
+  for (const t of tiles) {
+    if (!t.area) continue;
+    shares[t.kind] += t.area / worked;
+    for (const k of MARK_KINDS) trust[k] += (t.belief[k] * t.area) / worked;
+  }
+  let kind: MarkKind = 'blank';
+  if (worked > 0) for (const k of MARK_KINDS) if (k !== 'blank' && (kind === 'blank' || shares[k] > shares[kind])) kind = k;
+  const active = tiles.filter((t) => t.area);
+  const coverages = active.map((t) => t.evidence.coverage);
+  const coverage = active.length ? active.reduce((s, t) => s + t.evidence.coverage * t.area, 0) / worked : 0;
+  const directions = principalDirections(density);
+  const angles = Float64Array.from({ length: 180 }, (_, i) => i + 0.5);
+  const { angle: meanAngle, resultant } = axialMean(angles, density);
+  const spread = windows.angle.length > 2 ? standardDeviation(windows.angle.map((a) => ((a - meanAngle + 270) % 180) - 90)) : null;
+  const width = windows.width.length
+    ? (['px', 'thin', 'thick'] as const).map((k) => weightedQuantile(windows.width.map((x) => x[k]), windows.weight, 0.5)) // prettier-ignore
+    : null;
+  const widthReading = width && { px: width[0], thin: width[1], thick: width[2] };
+  const stroked = lengthReading(strokes, widthReading, scale);
+  const spacing = windows.spacing.length >= 2 ? median(windows.spacing) : null;
+  const detail = active.map((t) => t.evidence.lineCoverage + t.evidence.grain / 20);
+  const own = (v: number | null) => (v === null ? null : v * scale.factor);
+  return {
+    reading: {
+      kind,
+      confidence: worked > 0 ? clamp(trust[kind] / Math.max(0.3, shares[kind] + 0.1), 0.05, 0.99) : 0.9,
+      directions,
+      coherence: clamp(resultant, 0, 1),
+      crossing: crossingOf(directions),
+      spacing: spacing === null ? null : { ...size(spacing, scale), variation: median(windows.variation) },
+      lineWidth: widthReading && { ...size(widthReading.px, scale), thin: widthReading.thin * scale.factor, thick: widthReading.thick * scale.factor },
+      ...stroked,
+      coverage: clamp(coverage, 0, 1),
+    },
+    shares,
+    map: tiles.map((t) => ({ x: t.centre[0], y: t.centre[1], kind: t.kind })),
+    spread: {
+      spacing: own(rangeSpread(windows.spacing)),
+      lineWidth: own(rangeSpread(windows.width.map((w) => w.px))),
+      strokeLength: own(rangeSpread(windows.length)),
+      direction: spread,
+      coverage: standardDeviation(coverages),
+    },
+    finish: detail.length > 3 ? quantile(detail, 0.9) - quantile(detail, 0.1) : null,
+  };
+}
+

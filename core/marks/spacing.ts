@@ -1,0 +1,131 @@
+/** Knows how far apart strokes of one direction lie: single crossings counted along the normal, after averaging along the strokes. */
+import { Plane, plane } from '../raster/image';
+import { sampleBilinear } from '../raster/resample';
+import { mean, median, quantile, standardDeviation } from '../raster/statistics';
+
+export interface SpacingReading {
+  /** Centre to centre across the strokes, px. */
+  px: number;
+  /** Standard deviation ÷ mean of single gaps. */
+  variation: number;
+  /** Gaps counted. */
+  count: number;
+}
+
+/** Averaging length along the strokes, px: long enough to melt a crossing set, short enough for slight arcs. */
+const ALONG = 22;
+const LEAST = 5;
+
+/** The plane turned so that rows run along `angle` (degrees as seen); NaN outside. */
+function turned(source: Plane, angle: number): Plane {
+  const t = (angle * Math.PI) / 180;
+  const [c, s] = [Math.cos(t), -Math.sin(t)];
+  const { width: w, height: h } = source;
+  const long = Math.ceil(Math.abs(w * c) + Math.abs(h * s));
+  const across = Math.ceil(Math.abs(w * s) + Math.abs(h * c));
+  const out = plane(long, across);
+  for (let v = 0; v < across; v++)
+    for (let u = 0; u < long; u++) {
+      const du = u - (long - 1) / 2;
+      const dv = v - (across - 1) / 2;
+      const x = (w - 1) / 2 + du * c - dv * s;
+      const y = (h - 1) / 2 + du * s + dv * c;
+      out.data[v * long + u] = x < 0 || y < 0 || x > w - 1 || y > h - 1 ? NaN : sampleBilinear(source, x, y);
+    }
+  return out;
+}
+
+/** One profile across the strokes, averaged over `ALONG` px from column u; NaN where less than the whole length lies inside. */
+function profileAt(rotated: Plane, u: number): Float64Array {
+  const out = new Float64Array(rotated.height);
+  for (let v = 0; v < rotated.height; v++) {
+    let s = 0;
+    for (let k = 0; k < ALONG; k++) s += rotated.data[v * rotated.width + u + k];
+    out[v] = s / ALONG;
+  }
+  return out;
+}
+
+/** Sub-pixel places of the crests of a profile that stand out by at least `least` from the troughs on both sides. */
+function crests(profile: Float64Array, least: number): number[] {
+  const out: number[] = [];
+  let trough = profile[0];
+  let crest = -Infinity;
+  let at = -1;
+  let rising = true;
+  for (let i = 1; i < profile.length; i++) {
+    const v = profile[i];
+    if (rising) {
+      if (v > crest && v - trough >= least) {
+        crest = v;
+        at = i;
+      } else if (at >= 0 && crest - v >= least) {
+        const [a, b, c] = [profile[at - 1], profile[at], profile[at + 1]];
+        const bend = a - 2 * b + c;
+        out.push(at + (bend < 0 ? (0.5 * (a - c)) / bend : 0));
+        rising = false;
+        trough = v;
+      } else if (at < 0 && v < trough) trough = v;
+    } else if (v < trough) trough = v;
+    else if (v - trough >= least) {
+      rising = true;
+      crest = v;
+      at = i;
+    }
+  }
+  return out;
+}
+
+function smooth(run: Float64Array): Float64Array {
+  const out = new Float64Array(run.length);
+  for (let i = 0; i < run.length; i++) {
+    const a = run[Math.max(0, i - 1)];
+    const b = run[Math.min(run.length - 1, i + 1)];
+    out[i] = 0.25 * a + 0.5 * run[i] + 0.25 * b;
+  }
+  return out;
+}
+
+/** Unbroken runs of a profile at least 12 samples long. */
+function runsOf(profile: Float64Array): Float64Array[] {
+  const runs: Float64Array[] = [];
+  let start = -1;
+  for (let i = 0; i <= profile.length; i++) {
+    const inside = i < profile.length && !Number.isNaN(profile[i]);
+    if (inside && start < 0) start = i;
+    if (!inside && start >= 0) {
+      if (i - start >= 12) runs.push(smooth(profile.subarray(start, i)));
+      start = -1;
+    }
+  }
+  return runs;
+}
+
+/**
+ * Spacing of the strokes that run along `angle` (degrees as seen) in a plane where marks are high.
+ * Null under 5 px, or with fewer than `needed` gaps. Gaps of about twice the usual one, where a stroke is missing, do not count.
+ */
+export function readSpacing(marks: Plane, angle: number, needed = 12): SpacingReading | null {
+  const rotated = turned(marks, angle);
+  const runs: Float64Array[] = [];
+  for (let u = 0; u + ALONG <= rotated.width; u += ALONG / 2) runs.push(...runsOf(profileAt(rotated, u)));
+  if (!runs.length) return null;
+  const swing = quantile(
+    runs.map((r) => quantile(r, 0.9) - quantile(r, 0.1)),
+    0.75,
+  );
+  const gaps: number[] = [];
+  for (const run of runs) {
+    const places = crests(run, Math.max(2.5, 0.22 * swing));
+    for (let i = 1; i < places.length; i++) gaps.push(places[i] - places[i - 1]);
+  }
+  if (gaps.length < needed) return null;
+  let centre = median(gaps);
+  let kept = gaps;
+  for (let round = 0; round < 3; round++) {
+    kept = gaps.filter((g) => g > 0.4 * centre && g < 1.65 * centre);
+    centre = mean(kept);
+  }
+  if (kept.length < needed || kept.length < 0.45 * gaps.length || centre < LEAST) return null;
+  return { px: centre, variation: standardDeviation(kept) / centre, count: kept.length };
+}

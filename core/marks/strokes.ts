@@ -1,0 +1,183 @@
+/** Knows single strokes: centre lines traced between junctions and carried on through them where they run straight. */
+import { Mask, Point } from '../raster/image';
+import { thin } from '../raster/thin';
+
+export interface Stroke {
+  points: Point[];
+  /** Arc length, px, along the smoothed centre line. */
+  length: number;
+  /** Chord ÷ arc, 0–1. */
+  straightness: number;
+  /** Runs off the patch, so that its true length is unknown. */
+  cut: boolean;
+}
+
+interface Path {
+  points: Point[];
+  /** Junction number at each end, or −1 for a free end. */
+  ends: [number, number];
+}
+
+const NEIGHBOURS: readonly (readonly [number, number])[] = [[1, 0], [1, 1], [0, 1], [-1, 1], [-1, 0], [-1, -1], [0, -1], [1, -1]]; // prettier-ignore
+
+/** Centre lines between junctions and free ends. */
+function tracePaths(skeleton: Mask): { paths: Path[]; junctions: number } {
+  const { width: w, height: h, data } = skeleton;
+  const degree = new Uint8Array(w * h);
+  for (let y = 1; y < h - 1; y++)
+    for (let x = 1; x < w - 1; x++) {
+      const i = y * w + x;
+      if (data[i]) for (const [dx, dy] of NEIGHBOURS) degree[i] += data[i + dy * w + dx];
+    }
+  // Junction pixels that touch are one junction.
+  const junction = new Int32Array(w * h).fill(-1);
+  let junctions = 0;
+  const stack: number[] = [];
+  for (let i = 0; i < data.length; i++) {
+    if (!data[i] || degree[i] < 3 || junction[i] >= 0) continue;
+    junction[i] = junctions;
+    stack.push(i);
+    while (stack.length) {
+      const p = stack.pop()!;
+      for (const [dx, dy] of NEIGHBOURS) {
+        const q = p + dy * w + dx;
+        if (data[q] && degree[q] >= 3 && junction[q] < 0) {
+          junction[q] = junctions;
+          stack.push(q);
+        }
+      }
+    }
+    junctions++;
+  }
+  const used = new Uint8Array(w * h);
+  const paths: Path[] = [];
+  const walk = (start: number, from: number) => {
+    const points: Point[] = [[start % w, Math.floor(start / w)]];
+    used[start] = 1;
+    let here = start;
+    let end = -1;
+    for (;;) {
+      let next = -1;
+      let met = -1;
+      for (const [dx, dy] of NEIGHBOURS) {
+        const q = here + dy * w + dx;
+        if (!data[q]) continue;
+        if (junction[q] >= 0) {
+          if (!(points.length === 1 && junction[q] === from)) met = junction[q];
+        } else if (!used[q] && next < 0) next = q;
+      }
+      if (next < 0) {
+        end = met;
+        break;
+      }
+      here = next;
+      used[here] = 1;
+      points.push([here % w, Math.floor(here / w)]);
+    }
+    paths.push({ points, ends: [from, end] });
+  };
+  for (let i = 0; i < data.length; i++) {
+    if (!data[i]) continue;
+    if (junction[i] >= 0) {
+      for (const [dx, dy] of NEIGHBOURS) {
+        const q = i + dy * w + dx;
+        if (data[q] && !used[q] && junction[q] < 0) walk(q, junction[i]);
+      }
+    } else if (!used[i] && degree[i] <= 1) walk(i, -1);
+  }
+  for (let i = 0; i < data.length; i++) if (data[i] && !used[i] && junction[i] < 0) walk(i, -1);
+  return { paths, junctions };
+}
+
+/** Unit vector pointing out of a path at one end, over about `reach` px. */
+function outward(path: Path, end: 0 | 1, reach: number): Point {
+  const p = path.points;
+  const [tip, inner] = end === 0 ? [p[0], p[Math.min(p.length - 1, reach)]] : [p[p.length - 1], p[Math.max(0, p.length - 1 - reach)]];
+  const [dx, dy] = [tip[0] - inner[0], tip[1] - inner[1]];
+  const n = Math.hypot(dx, dy) || 1;
+  return [dx / n, dy / n];
+}
+
+/** Pairs of path ends that go on straight through a junction: best first, each end once, bend under 35°. */
+function joinThrough(paths: readonly Path[], junctions: number): Map<number, number> {
+  const at: number[][] = Array.from({ length: junctions }, () => []);
+  paths.forEach((p, k) => p.ends.forEach((j, e) => j >= 0 && at[j].push(k * 2 + e)));
+  const partner = new Map<number, number>();
+  for (const ends of at) {
+    const options: { a: number; b: number; cos: number }[] = [];
+    for (let i = 0; i < ends.length; i++)
+      for (let j = i + 1; j < ends.length; j++) {
+        const [a, b] = [ends[i], ends[j]];
+        if (a >> 1 === b >> 1) continue;
+        const u = outward(paths[a >> 1], (a & 1) as 0 | 1, 7);
+        const v = outward(paths[b >> 1], (b & 1) as 0 | 1, 7);
+        options.push({ a, b, cos: u[0] * v[0] + u[1] * v[1] });
+      }
+    for (const { a, b } of options.filter((o) => o.cos < -0.82).sort((p, q) => p.cos - q.cos))
+      if (!partner.has(a) && !partner.has(b)) {
+        partner.set(a, b);
+        partner.set(b, a);
+      }
+  }
+  return partner;
+}
+
+function measure(points: Point[], width: number, height: number): Stroke {
+  // Every fourth pixel, lightly smoothed: a staircase of pixels is longer than the line it stands for.
+  const step = 4;
+  const coarse: Point[] = [];
+  for (let i = 0; i < points.length; i += step) coarse.push(points[i]);
+  if ((points.length - 1) % step !== 0) coarse.push(points[points.length - 1]);
+  const soft = coarse.map((p, i): Point => {
+    if (i === 0 || i === coarse.length - 1) return p;
+    return [0.25 * coarse[i - 1][0] + 0.5 * p[0] + 0.25 * coarse[i + 1][0], 0.25 * coarse[i - 1][1] + 0.5 * p[1] + 0.25 * coarse[i + 1][1]];
+  });
+  let length = 0;
+  for (let i = 1; i < soft.length; i++) length += Math.hypot(soft[i][0] - soft[i - 1][0], soft[i][1] - soft[i - 1][1]);
+  const [a, b] = [soft[0], soft[soft.length - 1]];
+  const edge = (p: Point) => p[0] <= 2 || p[1] <= 2 || p[0] >= width - 3 || p[1] >= height - 3;
+  return { points: soft, length, straightness: length > 0 ? Math.min(1, Math.hypot(b[0] - a[0], b[1] - a[1]) / length) : 1, cut: edge(a) || edge(b) };
+}
+
+/** Strokes of a line mask and its centre lines; `least` is the shortest stroke kept, px. */
+export function traceStrokes(lines: Mask, least: number): { strokes: Stroke[]; skeleton: Mask; junctions: number } {
+  const skeleton = thin(lines);
+  const { paths, junctions } = tracePaths(skeleton);
+  const partner = joinThrough(paths, junctions);
+  const done = new Uint8Array(paths.length);
+  const strokes: Stroke[] = [];
+  for (let k = 0; k < paths.length; k++) {
+    if (done[k]) continue;
+    // Go back to one end of the chain, then forward to the other.
+    let end = k * 2;
+    for (let guard = 0; guard < paths.length && partner.has(end); guard++) {
+      const before = partner.get(end)!;
+      if (before >> 1 === k) break;
+      end = before ^ 1;
+    }
+    const points: Point[] = [];
+    let at: number | undefined = end;
+    while (at !== undefined && !done[at >> 1]) {
+      const path: Path = paths[at >> 1];
+      done[at >> 1] = 1;
+      const run = at & 1 ? path.points.slice().reverse() : path.points;
+      for (const p of run) points.push(p);
+      at = partner.get(at ^ 1);
+    }
+    if (points.length < 3) continue;
+    const stroke = measure(points, lines.width, lines.height);
+    if (stroke.length >= least) strokes.push(stroke);
+  }
+  return { strokes, skeleton, junctions };
+}
+
+/** Quantile of lengths of which some are only known to be at least so long (Kaplan and Meier 1958). */
+export function censoredQuantile(strokes: readonly { length: number; cut: boolean }[], q: number): number {
+  const sorted = strokes.slice().sort((a, b) => a.length - b.length);
+  let survival = 1;
+  for (let i = 0; i < sorted.length; i++) {
+    if (!sorted[i].cut) survival *= 1 - 1 / (sorted.length - i);
+    if (1 - survival >= q) return sorted[i].length;
+  }
+  return sorted.length ? sorted[sorted.length - 1].length : NaN;
+}

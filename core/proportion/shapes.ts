@@ -1,0 +1,180 @@
+/** Knows which basic shape an outline is nearest to: ellipse, triangle, rectangle, trapezoid or egg. */
+import { Point } from '../raster/image';
+import { fitEllipse } from './ellipse';
+import { minimise } from './nelderMead';
+import { centroid, convexHull, overlapWithConvex, signedArea } from './polygon';
+import { minimumRectangle } from './rectangle';
+
+export type ShapeKind = 'ellipse' | 'triangle' | 'rectangle' | 'trapezoid' | 'egg';
+
+export interface FittedShape {
+  kind: ShapeKind;
+  /** Intersection over union with the outline, 0–1. */
+  overlap: number;
+  parameters: Record<string, number | [number, number]>;
+  outline: [number, number][];
+}
+
+const RAD = Math.PI / 180;
+/** What a shape with more freedom must gain over the plainer one. */
+const FREER = 0.02;
+const ROUND = 72;
+
+/** Places local (u along the angle as seen, v to its right hand) at a centre. */
+function place(cx: number, cy: number, angle: number, local: readonly Point[]): Point[] {
+  const [c, s] = [Math.cos(angle * RAD), -Math.sin(angle * RAD)];
+  return local.map(([u, v]) => [cx + u * c - v * s, cy + u * s + v * c]);
+}
+
+const outlines = {
+  ellipse: ([cx, cy, rx, ry, angle]: readonly number[]) =>
+    place(cx, cy, angle, Array.from({ length: ROUND }, (_, i) => [rx * Math.cos((2 * Math.PI * i) / ROUND), ry * Math.sin((2 * Math.PI * i) / ROUND)])),
+  rectangle: ([cx, cy, w, h, angle]: readonly number[]) => place(cx, cy, angle, [[-w / 2, -h / 2], [w / 2, -h / 2], [w / 2, h / 2], [-w / 2, h / 2]]), // prettier-ignore
+  triangle: (p: readonly number[]): Point[] => [[p[0], p[1]], [p[2], p[3]], [p[4], p[5]]], // prettier-ignore
+  /** Two parallel sides of length top and bottom, `height` apart, the top slid by `slide`. */
+  trapezoid: ([cx, cy, top, bottom, height, slide, angle]: readonly number[]) =>
+    place(cx, cy, angle, [[slide - top / 2, -height / 2], [slide + top / 2, -height / 2], [bottom / 2, height / 2], [-bottom / 2, height / 2]]), // prettier-ignore
+  /** An ellipse whose width grows by `skew` toward one end of its length; convex for |skew| ≤ 0.5. */
+  egg: ([cx, cy, length, width, skew, angle]: readonly number[]) =>
+    place(
+      cx,
+      cy,
+      angle,
+      Array.from({ length: ROUND }, (_, i) => {
+        const t = (2 * Math.PI * i) / ROUND;
+        return [(length / 2) * Math.cos(t), (width / 2) * Math.sin(t) * (1 + skew * Math.cos(t))];
+      }),
+    ),
+};
+
+const POSITIVE: Record<ShapeKind, readonly number[]> = { ellipse: [2, 3], rectangle: [2, 3], triangle: [], trapezoid: [2, 3, 4], egg: [2, 3] };
+
+function refine(kind: ShapeKind, polygon: readonly Point[], starts: readonly number[][], size: number): { x: number[]; overlap: number } {
+  const cost = (x: readonly number[]) => {
+    if (POSITIVE[kind].some((i) => x[i] <= 0.02 * size)) return 2;
+    if (kind === 'egg' && Math.abs(x[4]) > 0.5) return 2;
+    return 1 - overlapWithConvex(polygon, outlines[kind](x));
+  };
+  const scale = (x: readonly number[]) =>
+    x.map((_, i) => {
+      if (kind !== 'triangle' && i === x.length - 1) return 8;
+      if (kind === 'egg' && i === 4) return 0.15;
+      return 0.08 * size;
+    });
+  let best = { x: starts[0], f: Infinity };
+  for (const start of starts) {
+    let x = minimise(cost, start, scale(start));
+    // A second simplex from where the first settled escapes most false floors.
+    x = minimise(cost, x, scale(x).map((s) => s * -0.4), 160); // prettier-ignore
+    const f = cost(x);
+    if (f < best.f) best = { x, f };
+  }
+  return { x: best.x, overlap: 1 - best.f };
+}
+
+/** Triangles on three of the hull's sides, smallest enclosing first (O'Rourke et al. 1986: at least one side lies flush). */
+function triangleStarts(hull: readonly Point[]): number[][] {
+  const step = Math.max(1, Math.ceil(hull.length / 22));
+  const h = hull.filter((_, i) => i % step === 0);
+  const n = h.length;
+  const lines = h.map((p, i) => [p, h[(i + 1) % n]] as const);
+  const meet = (a: readonly [Point, Point], b: readonly [Point, Point]): Point | null => {
+    const d1 = [a[1][0] - a[0][0], a[1][1] - a[0][1]];
+    const d2 = [b[1][0] - b[0][0], b[1][1] - b[0][1]];
+    const den = d1[0] * d2[1] - d1[1] * d2[0];
+    if (Math.abs(den) < 1e-9 * Math.hypot(d1[0], d1[1]) * Math.hypot(d2[0], d2[1])) return null;
+    const t = ((b[0][0] - a[0][0]) * d2[1] - (b[0][1] - a[0][1]) * d2[0]) / den;
+    return [a[0][0] + t * d1[0], a[0][1] + t * d1[1]];
+  };
+  const found: { area: number; x: number[] }[] = [];
+  let inscribed = { area: 0, x: [...h[0], ...h[Math.floor(n / 3)], ...h[Math.floor((2 * n) / 3)]] };
+  const all = Math.abs(signedArea(hull));
+  for (let i = 0; i < n; i++)
+    for (let j = i + 1; j < n; j++)
+      for (let k = j + 1; k < n; k++) {
+        const inner = Math.abs(signedArea([h[i], h[j], h[k]]));
+        if (inner > inscribed.area) inscribed = { area: inner, x: [...h[i], ...h[j], ...h[k]] };
+        const [a, b, c] = [meet(lines[i], lines[j]), meet(lines[j], lines[k]), meet(lines[k], lines[i])];
+        if (!a || !b || !c) continue;
+        const area = Math.abs(signedArea([a, b, c]));
+        if (area >= 0.95 * all && area < 4 * all) found.push({ area, x: [...a, ...b, ...c] });
+      }
+  found.sort((p, q) => p.area - q.area);
+  return [inscribed.x, ...found.slice(0, 2).map((f) => f.x)];
+}
+
+function shapeOf(kind: ShapeKind, x: number[], overlap: number): FittedShape {
+  const outline = outlines[kind](x).map((p) => [p[0], p[1]] as [number, number]);
+  const angle = (a: number, period = 180) => ((a % period) + period) % period;
+  const parameters: FittedShape['parameters'] =
+    kind === 'ellipse'
+      ? x[2] >= x[3]
+        ? { cx: x[0], cy: x[1], rx: x[2], ry: x[3], angle: angle(x[4]) }
+        : { cx: x[0], cy: x[1], rx: x[3], ry: x[2], angle: angle(x[4] + 90) }
+      : kind === 'rectangle'
+        ? { cx: x[0], cy: x[1], w: x[2], h: x[3], angle: angle(x[4]) }
+        : kind === 'egg'
+          ? { cx: x[0], cy: x[1], length: x[2], width: x[3], skew: x[4], angle: angle(x[5], 360) }
+          : Object.fromEntries(outline.map((p, i) => ['abcd'[i], p]));
+  return { kind, overlap, parameters, outline };
+}
+
+/**
+ * All five shapes refined to the largest intersection over union with a simple outline (three or more points, in any
+ * unit), best first. A trapezoid stands before a rectangle, an egg before an ellipse, only if it gains 0.02.
+ */
+export function fitShapes(points: readonly Point[]): FittedShape[] {
+  const polygon = points.map((p) => [p[0], p[1]] as Point);
+  if (polygon.length < 3 || Math.abs(signedArea(polygon)) < 1e-9) throw new RangeError('polygon: needs at least three points that enclose an area');
+  const hull = convexHull(polygon);
+  const rect = minimumRectangle(polygon);
+  const size = Math.sqrt(Math.abs(signedArea(polygon)));
+  const [mx, my] = centroid(polygon);
+  const around = resample(polygon, 90);
+  const ellipse = fitEllipse(around) ?? { cx: mx, cy: my, rx: rect.w / 2, ry: rect.h / 2, angle: rect.angle };
+  const long = rect.w >= rect.h ? { l: rect.w, s: rect.h, a: rect.angle } : { l: rect.h, s: rect.w, a: rect.angle + 90 };
+  const starts: Record<ShapeKind, number[][]> = {
+    ellipse: [[ellipse.cx, ellipse.cy, ellipse.rx, ellipse.ry, ellipse.angle]],
+    rectangle: [
+      [rect.cx, rect.cy, rect.w * 0.97, rect.h * 0.97, rect.angle],
+      [mx, my, long.l * 0.85, long.s * 0.85, ellipse.angle],
+    ],
+    triangle: triangleStarts(hull),
+    trapezoid: [0, 90, 180, 270].map((turn) => {
+      const [w, h] = turn % 180 === 0 ? [rect.w, rect.h] : [rect.h, rect.w];
+      return [rect.cx, rect.cy, w * 0.65, w * 0.97, h * 0.97, 0, rect.angle + turn];
+    }),
+    egg: [0, 180].map((turn) => [mx, my, 2 * ellipse.rx, 2 * ellipse.ry, 0.12, ellipse.angle + turn]),
+  };
+  const fitted = (Object.keys(starts) as ShapeKind[]).map((kind) => {
+    const { x, overlap } = refine(kind, polygon, starts[kind], size);
+    return shapeOf(kind, x, overlap);
+  });
+  fitted.sort((a, b) => b.overlap - a.overlap);
+  for (const [freer, plain] of [['trapezoid', 'rectangle'], ['egg', 'ellipse']] as const) { // prettier-ignore
+    const i = fitted.findIndex((f) => f.kind === freer);
+    const j = fitted.findIndex((f) => f.kind === plain);
+    if (i < j && fitted[i].overlap < fitted[j].overlap + FREER) {
+      const [moved] = fitted.splice(i, 1);
+      fitted.splice(j, 0, moved);
+    }
+  }
+  return fitted;
+}
+
+/** Points evenly along a closed outline. */
+function resample(p: readonly Point[], count: number): Point[] {
+  const lengths = p.map((a, i) => Math.hypot(p[(i + 1) % p.length][0] - a[0], p[(i + 1) % p.length][1] - a[1]));
+  const total = lengths.reduce((a, b) => a + b, 0);
+  const out: Point[] = [];
+  let side = 0;
+  let passed = 0;
+  for (let k = 0; k < count; k++) {
+    const want = (k * total) / count;
+    while (side < p.length - 1 && passed + lengths[side] < want) passed += lengths[side++];
+    const t = lengths[side] > 0 ? (want - passed) / lengths[side] : 0;
+    const q = p[(side + 1) % p.length];
+    out.push([p[side][0] + t * (q[0] - p[side][0]), p[side][1] + t * (q[1] - p[side][1])]);
+  }
+  return out;
+}

@@ -1,0 +1,70 @@
+/** Knows which set pixels hang together (eight neighbours), and the size, box and centre of each group. */
+import { Mask } from './image';
+
+export interface Component {
+  label: number;
+  area: number;
+  box: [left: number, top: number, right: number, bottom: number];
+  centre: [number, number];
+  /** Second moments about the centre: xx, xy, yy in px². */
+  moments: [number, number, number];
+  touchesEdge: boolean;
+}
+
+/** Labels (0 for unset, 1 … n) and the components, in scan order. */
+export function components(source: Mask): { labels: Int32Array; list: Component[] } {
+  const { width: w, height: h, data } = source;
+  const labels = new Int32Array(w * h);
+  const stack: number[] = [];
+  const list: Component[] = [];
+  for (let start = 0; start < data.length; start++) {
+    if (!data[start] || labels[start]) continue;
+    const label = list.length + 1;
+    let area = 0;
+    let sx = 0;
+    let sy = 0;
+    let sxx = 0;
+    let sxy = 0;
+    let syy = 0;
+    let left = w;
+    let right = 0;
+    let top = h;
+    let bottom = 0;
+    labels[start] = label;
+    stack.push(start);
+    while (stack.length) {
+      const i = stack.pop()!;
+      const x = i % w;
+      const y = (i - x) / w;
+      area++;
+      sx += x;
+      sy += y;
+      sxx += x * x;
+      sxy += x * y;
+      syy += y * y;
+      if (x < left) left = x;
+      if (x > right) right = x;
+      if (y < top) top = y;
+      if (y > bottom) bottom = y;
+      for (let dy = y > 0 ? -1 : 0; dy <= (y < h - 1 ? 1 : 0); dy++)
+        for (let dx = x > 0 ? -1 : 0; dx <= (x < w - 1 ? 1 : 0); dx++) {
+          const j = i + dy * w + dx;
+          if (data[j] && !labels[j]) {
+            labels[j] = label;
+            stack.push(j);
+          }
+        }
+    }
+    const cx = sx / area;
+    const cy = sy / area;
+    list.push({
+      label,
+      area,
+      box: [left, top, right, bottom],
+      centre: [cx, cy],
+      moments: [sxx / area - cx * cx, sxy / area - cx * cy, syy / area - cy * cy],
+      touchesEdge: left === 0 || top === 0 || right === w - 1 || bottom === h - 1,
+    });
+  }
+  return { labels, list };
+}

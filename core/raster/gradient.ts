@@ -1,0 +1,35 @@
+/** Knows how a plane rises: Scharr's optimal 3×3 filter, and Gaussian derivatives where direction must be exact. */
+import { separable } from './filters';
+import { Plane } from './image';
+
+export interface Gradient {
+  dx: Plane;
+  dy: Plane;
+}
+
+/** Scharr's (2000) 3×3 derivative, scaled so that a ramp of 1 a pixel reads 1; y grows downward. */
+export function scharr(source: Plane): Gradient {
+  const derive = Float32Array.of(-0.5, 0, 0.5);
+  const smooth = Float32Array.of(3 / 16, 10 / 16, 3 / 16);
+  return { dx: separable(source, derive, smooth), dy: separable(source, smooth, derive) };
+}
+
+/**
+ * Derivatives of the Gaussian-smoothed plane, sigma in px. Nearly free of the lean toward the diagonal
+ * that neighbour differences give fine lines (below 0.3° from sigma 0.8 on).
+ */
+export function gaussianGradient(source: Plane, sigma: number): Gradient {
+  const radius = Math.ceil(3.5 * sigma);
+  const g = new Float32Array(2 * radius + 1);
+  const d = new Float32Array(2 * radius + 1);
+  let sum = 0;
+  for (let i = -radius; i <= radius; i++) sum += g[i + radius] = Math.exp((-i * i) / (2 * sigma * sigma));
+  let slope = 0;
+  for (let i = -radius; i <= radius; i++) {
+    g[i + radius] /= sum;
+    d[i + radius] = (i / (sigma * sigma)) * g[i + radius];
+    slope += i * d[i + radius];
+  }
+  for (let i = 0; i < d.length; i++) d[i] /= slope;
+  return { dx: separable(source, d, g), dy: separable(source, g, d) };
+}

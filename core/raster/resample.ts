@@ -1,0 +1,103 @@
+/** Knows how to change a picture's size without inventing or losing light: area means in linear light. */
+import { linearFromByte, byteFromLinear } from '../colour/srgb';
+import { Plane, plane, RgbImage } from './image';
+
+/** Smaller size whose long side is at most `longSide`; the same size when it is already. */
+export function fittedSize(width: number, height: number, longSide: number): { width: number; height: number } {
+  const scale = Math.min(1, longSide / Math.max(width, height));
+  return { width: Math.max(1, Math.round(width * scale)), height: Math.max(1, Math.round(height * scale)) };
+}
+
+interface Span {
+  first: number;
+  weights: Float32Array;
+}
+
+function spans(from: number, to: number): Span[] {
+  const ratio = from / to;
+  return Array.from({ length: to }, (_, i) => {
+    const a = i * ratio;
+    const b = (i + 1) * ratio;
+    const first = Math.floor(a);
+    const last = Math.min(from, Math.ceil(b - 1e-9));
+    const weights = new Float32Array(Math.max(1, last - first));
+    for (let k = 0; k < weights.length; k++) weights[k] = (Math.min(b, first + k + 1) - Math.max(a, first + k)) / ratio;
+    return { first, weights };
+  });
+}
+
+/** Area-mean reduction of an sRGB picture in linear light. Enlarging is refused. */
+export function reduceImage(source: RgbImage, width: number, height: number): RgbImage {
+  if (width === source.width && height === source.height) return source;
+  if (width > source.width || height > source.height) throw new RangeError('reduceImage: the wanted size is larger than the picture');
+  const xs = spans(source.width, width);
+  const ys = spans(source.height, height);
+  const out = new Uint8Array(width * height * 3);
+  const row = new Float32Array(width * 3);
+  for (let y = 0; y < height; y++) {
+    row.fill(0);
+    const { first, weights } = ys[y];
+    for (let k = 0; k < weights.length; k++) {
+      const base = (first + k) * source.width * 3;
+      for (let x = 0; x < width; x++) {
+        const sx = xs[x];
+        let r = 0;
+        let g = 0;
+        let b = 0;
+        for (let j = 0, i = base + sx.first * 3; j < sx.weights.length; j++, i += 3) {
+          const w = sx.weights[j];
+          r += w * linearFromByte[source.data[i]];
+          g += w * linearFromByte[source.data[i + 1]];
+          b += w * linearFromByte[source.data[i + 2]];
+        }
+        row[x * 3] += weights[k] * r;
+        row[x * 3 + 1] += weights[k] * g;
+        row[x * 3 + 2] += weights[k] * b;
+      }
+    }
+    const to = y * width * 3;
+    for (let i = 0; i < row.length; i++) out[to + i] = byteFromLinear(row[i]);
+  }
+  return { width, height, data: out };
+}
+
+/** The picture with its long side at most `longSide` px. */
+export function reduceToLongSide(source: RgbImage, longSide: number): RgbImage {
+  const size = fittedSize(source.width, source.height, longSide);
+  return reduceImage(source, size.width, size.height);
+}
+
+/** Bilinear value of a plane at a point in pixel-centre coordinates, edges repeated. */
+export function sampleBilinear(source: Plane, x: number, y: number): number {
+  const { width: w, height: h, data } = source;
+  const cx = Math.min(w - 1, Math.max(0, x));
+  const cy = Math.min(h - 1, Math.max(0, y));
+  const x0 = Math.min(w - 1, Math.floor(cx));
+  const y0 = Math.min(h - 1, Math.floor(cy));
+  const x1 = Math.min(w - 1, x0 + 1);
+  const y1 = Math.min(h - 1, y0 + 1);
+  const fx = cx - x0;
+  const fy = cy - y0;
+  const top = data[y0 * w + x0] * (1 - fx) + data[y0 * w + x1] * fx;
+  const bottom = data[y1 * w + x0] * (1 - fx) + data[y1 * w + x1] * fx;
+  return top * (1 - fy) + bottom * fy;
+}
+
+/** Area-mean reduction of a plane. */
+export function reducePlane(source: Plane, width: number, height: number): Plane {
+  const out = plane(width, height);
+  const xs = spans(source.width, width);
+  const ys = spans(source.height, height);
+  for (let y = 0; y < height; y++) {
+    const { first, weights } = ys[y];
+    for (let x = 0; x < width; x++) {
+      let s = 0;
+      for (let k = 0; k < weights.length; k++) {
+        const base = (first + k) * source.width + xs[x].first;
+        for (let j = 0; j < xs[x].weights.length; j++) s += weights[k] * xs[x].weights[j] * source.data[base + j];
+      }
+      out.data[y * width + x] = s;
+    }
+  }
+  return out;
+}

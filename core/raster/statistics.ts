@@ -1,0 +1,96 @@
+/** Knows the small statistics that readings share: quantiles, means, spreads, and a seeded random stream. */
+
+/** Linear-interpolated quantile (type 7 of Hyndman and Fan 1996) of numbers already sorted upward; NaN when empty. */
+export function sortedQuantile(sorted: ArrayLike<number>, q: number): number {
+  const n = sorted.length;
+  if (n === 0) return NaN;
+  const at = (n - 1) * q;
+  const low = Math.floor(at);
+  const high = Math.min(n - 1, low + 1);
+  return sorted[low] + (at - low) * (sorted[high] - sorted[low]);
+}
+
+export function quantile(values: ArrayLike<number>, q: number): number {
+  return sortedQuantile(Float64Array.from(values).sort(), q);
+}
+
+export function median(values: ArrayLike<number>): number {
+  return quantile(values, 0.5);
+}
+
+export function mean(values: readonly number[]): number {
+  let s = 0;
+  for (const v of values) s += v;
+  return s / values.length;
+}
+
+/** Sample standard deviation (n − 1); 0 for fewer than two values. */
+export function standardDeviation(values: readonly number[]): number {
+  if (values.length < 2) return 0;
+  const m = mean(values);
+  let s = 0;
+  for (const v of values) s += (v - m) ** 2;
+  return Math.sqrt(s / (values.length - 1));
+}
+
+/** Weighted quantile of unsorted values; weights ≥ 0, NaN when all are 0. */
+export function weightedQuantile(values: readonly number[], weights: readonly number[], q: number): number {
+  const order = values.map((_, i) => i).sort((a, b) => values[a] - values[b]);
+  const total = weights.reduce((a, b) => a + b, 0);
+  if (!(total > 0)) return NaN;
+  let seen = 0;
+  for (const i of order) {
+    seen += weights[i];
+    if (seen >= q * total) return values[i];
+  }
+  return values[order[order.length - 1]];
+}
+
+/** Quantile of a plane from a 1024-bin histogram between `low` and `high`. */
+export function histogramQuantiles(data: Float32Array, low: number, high: number, wanted: readonly number[]): number[] {
+  const bins = new Uint32Array(1024);
+  const scale = 1024 / (high - low);
+  for (let i = 0; i < data.length; i++) bins[Math.min(1023, Math.max(0, Math.floor((data[i] - low) * scale)))]++;
+  return wanted.map((q) => {
+    const target = q * data.length;
+    let seen = 0;
+    for (let b = 0; b < 1024; b++) {
+      if (seen + bins[b] >= target && bins[b] > 0) return low + (b + (target - seen) / bins[b]) / scale;
+      seen += bins[b];
+    }
+    return high;
+  });
+}
+
+export type Random = () => number;
+
+/** Mulberry32: a small deterministic stream of numbers in [0, 1) from a 32-bit seed. */
+export function seededRandom(seed: number): Random {
+  let a = seed >>> 0;
+  return () => {
+    a = (a + 0x6d2b79f5) >>> 0;
+    let t = a;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/** One standard normal deviate (Box and Muller 1958). */
+export function normal(random: Random): number {
+  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+}
+
+export function clamp(value: number, low: number, high: number): number {
+  return value < low ? low : value > high ? high : value;
+}
+
+/** Difference b − a of two axial directions in degrees, the short way round, in [−90, 90). */
+export function axialDifference(a: number, b: number): number {
+  return ((((b - a + 90) % 180) + 180) % 180) - 90;
+}
+
+/** Difference b − a of two hues in degrees, the short way round, in [−180, 180). */
+export function circularDifference(a: number, b: number): number {
+  return ((((b - a + 180) % 360) + 360) % 360) - 180;
+}

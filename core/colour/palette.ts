@@ -116,11 +116,19 @@ function seedCentres(bins: readonly Bin[], total: number): Triple[] {
 }
 
 function assign(bins: readonly Bin[], centres: readonly Triple[]): Int32Array {
-  return Int32Array.from(bins, (b) => {
-    let best = 0;
-    for (let c = 1; c < centres.length; c++) if (square(b.ok, centres[c]) < square(b.ok, centres[best])) best = c;
-    return best;
-  });
+  const of = new Int32Array(bins.length);
+  for (let i = 0; i < of.length; i++) {
+    const { ok } = bins[i];
+    let least = Infinity;
+    for (let c = 0; c < centres.length; c++) {
+      const d = square(ok, centres[c]);
+      if (d < least) {
+        least = d;
+        of[i] = c;
+      }
+    }
+  }
+  return of;
 }
 
 /** Lloyd's iterations (1982) to a standstill, at most 24. */
@@ -262,7 +270,8 @@ export function readPalette(image: RgbImage, lightness: Plane, most: number): Pa
   const clusters = gather(bins, total, most);
   const binLabel = new Uint8Array(bins.length);
   clusters.forEach((c, k) => c.bins.forEach((b) => (binLabel[b] = k)));
-  const labels = Uint8Array.from(index, (b) => binLabel[b]);
+  const labels = new Uint8Array(index.length);
+  for (let i = 0; i < labels.length; i++) labels[i] = binLabel[index[i]];
   const ground = findGround(labels, clusters, image.width, image.height);
   const entries = clusters.map((c, k) => ({
     hex: hexFromLab(c.lab),

@@ -1,8 +1,7 @@
 /** Knows which of the ten kinds of mark-making a piece of a picture shows, and how sure that is. */
-import { gaussian } from '../raster/filters';
 import { Plane, plane, Rect } from '../raster/image';
 import { clamp, median } from '../raster/statistics';
-import { angleDensity, axialMean, Direction, directionTurn, OrientationField, principalDirections } from './orientation';
+import { angleDensity, Direction, directionTurn, principalDirections } from './orientation';
 import { readSpacing, SpacingReading } from './spacing';
 import { Workup } from './workup';
 
@@ -35,6 +34,7 @@ export interface Evidence {
   straightness: number;
   directions: Direction[];
   coherence: number;
+  meanAngle: number;
   turn: number;
   /** How far each small cell holds a single direction, 0–1. */
   order: number;
@@ -47,32 +47,23 @@ export interface Evidence {
   grain: number;
 }
 
-function fieldIn(field: OrientationField, [x0, y0, w, h]: Rect): OrientationField {
-  const angle = new Float32Array(w * h);
-  const weight = new Float32Array(w * h);
-  for (let y = 0; y < h; y++) {
-    const from = (y0 + y) * field.width + x0;
-    angle.set(field.angle.subarray(from, from + w), y * w);
-    weight.set(field.weight.subarray(from, from + w), y * w);
-  }
-  return { angle, weight, width: w, height: h };
-}
-
 function planeIn(source: Plane, [x0, y0, w, h]: Rect): Plane {
   const out = plane(w, h);
   for (let y = 0; y < h; y++) out.data.set(source.data.subarray((y0 + y) * source.width + x0, (y0 + y) * source.width + x0 + w), y * w);
   return out;
 }
 
-function spread(data: Float32Array): { mean: number; sd: number } {
+function spreadIn(source: Plane, [x0, y0, w, h]: Rect): { mean: number; sd: number } {
   let s = 0;
   let q = 0;
-  for (const v of data) {
-    s += v;
-    q += v * v;
-  }
-  const mean = s / data.length;
-  return { mean, sd: Math.sqrt(Math.max(0, q / data.length - mean * mean)) };
+  for (let y = y0; y < y0 + h; y++)
+    for (let i = y * source.width + x0, end = i + w; i < end; i++) {
+      const v = source.data[i];
+      s += v;
+      q += v * v;
+    }
+  const mean = s / (w * h);
+  return { mean, sd: Math.sqrt(Math.max(0, q / (w * h) - mean * mean)) };
 }
 
 /** Gathers what speaks for and against each kind inside `rect` of a worked-up window. */
@@ -124,28 +115,15 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
       straight.push(s.straightness);
     }
   }
-  const field = fieldIn(work.field, rect);
-  const directions = principalDirections(angleDensity(field));
-  const { resultant } = axialMean(field.angle, field.weight.map(Math.sqrt));
-  const depart = planeIn(work.depart, rect);
+  const directions = principalDirections(angleDensity(work.field, rect));
   const lined = lineArea > 0.015 * n;
+  const depart = planeIn(work.depart, rect);
   const spacing = lined && directions.length ? readSpacing(depart, directions[0].angle) : null;
   const second = lined && directions.length > 1 ? readSpacing(depart, directions[1].angle) : null;
-  const tone = planeIn(work.tone, rect);
-  const { mean, sd } = spread(tone.data);
-  // Texture between 1.5 and 4 px, over what the noise would leave there.
-  const fine = gaussian(depart, 1.2);
-  const coarse = gaussian(depart, 4);
-  for (let i = 0; i < n; i++) fine.data[i] -= coarse.data[i];
-  const texture = spread(fine.data).sd;
-  const middle = gaussian(depart, 2.5);
+  const { mean, sd } = spreadIn(work.tone, rect);
   let steepest = 0;
-  for (let y = 2; y < h - 2; y++)
-    for (let x = 2; x < w - 2; x++) {
-      const i = y * w + x;
-      const rise = Math.hypot(middle.data[i + 2] - middle.data[i - 2], middle.data[i + 2 * w] - middle.data[i - 2 * w]) / 4;
-      if (rise > steepest) steepest = rise;
-    }
+  for (let y = y0; y < y0 + h; y++)
+    for (let i = y * work.width + x0, end = i + w; i < end; i++) if (work.rise.data[i] > steepest) steepest = work.rise.data[i];
   return {
     coverage: marked / n,
     lineCoverage: lineArea / n,
@@ -156,14 +134,13 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
     strokeCount,
     straightness: straight.length ? median(straight) : 1,
     directions,
-    coherence: resultant,
-    ...directionTurn(field),
+    ...directionTurn(work.field, rect),
     spacing,
     secondSpacing: second,
     level: mean,
     toneSpread: sd,
     steepest,
-    grain: Math.max(0, texture - 0.35 * work.noise),
+    grain: Math.max(0, spreadIn(work.texture, rect).sd - 0.35 * work.noise),
   };
 }
 

@@ -1,7 +1,7 @@
 /** Knows which way strokes run: structure tensor, axial statistics on doubled angles, and the peaks of the angle density. */
 import { box } from '../raster/filters';
 import { gaussianGradient } from '../raster/gradient';
-import { Plane, plane } from '../raster/image';
+import { Plane, plane, Rect } from '../raster/image';
 import { axialDifference } from '../raster/statistics';
 
 export interface Direction {
@@ -11,21 +11,28 @@ export interface Direction {
 }
 
 export interface OrientationField {
-  /** Angle along the strokes, degrees [0, 180) as seen. */
-  angle: Float32Array;
-  /** Weight of each pixel: gradient energy times squared local coherence, 0 under the noise. */
-  weight: Float32Array;
   width: number;
   height: number;
+  /** Angle along the strokes, degrees [0, 180) as seen. */
+  angle: Float32Array;
+  /**
+   * Say of each pixel: the root of gradient energy times squared local coherence, 0 under the noise.
+   * The root keeps a few very dark outlines from outvoting many paler hatches.
+   */
+  weight: Float32Array;
+  /** Weight times cosine and sine of the doubled angle. */
+  cos: Float32Array;
+  sin: Float32Array;
 }
 
 /** Orientation at every pixel by the structure tensor (Bigün and Granlund 1987), derivative sigma in px, window sigma 1.6 px. */
 export function orientationField(tone: Plane, noise: number, derivative = 1): OrientationField {
   const { dx, dy } = gaussianGradient(tone, derivative);
-  const n = dx.data.length;
-  const xx = plane(tone.width, tone.height);
-  const yy = plane(tone.width, tone.height);
-  const xy = plane(tone.width, tone.height);
+  const { width, height } = tone;
+  const n = width * height;
+  const xx = plane(width, height);
+  const yy = plane(width, height);
+  const xy = plane(width, height);
   for (let i = 0, gx = dx.data, gy = dy.data, a = xx.data, b = yy.data, c = xy.data; i < n; i++) {
     a[i] = gx[i] * gx[i];
     b[i] = gy[i] * gy[i];
@@ -38,21 +45,27 @@ export function orientationField(tone: Plane, noise: number, derivative = 1): Or
   const c = smooth(xy);
   const angle = new Float32Array(n);
   const weight = new Float32Array(n);
+  const cos = new Float32Array(n);
+  const sin = new Float32Array(n);
   // Variance of a Gaussian derivative of white noise is noise² / (8 π σ⁴); twice that for both axes, with a margin.
   const floor = (4 * 2 * noise * noise) / (8 * Math.PI * derivative ** 4) + 0.05;
   for (let i = 0; i < n; i++) {
     const energy = a[i] + b[i];
     if (energy <= floor) continue;
     const difference = a[i] - b[i];
-    const coherence = Math.sqrt(difference * difference + 4 * c[i] * c[i]) / energy;
-    weight[i] = (energy - floor) * coherence * coherence;
+    const size = Math.sqrt(difference * difference + 4 * c[i] * c[i]);
+    const coherence = size / energy;
+    const w = Math.sqrt(energy - floor) * coherence;
+    weight[i] = w;
     // Gradient angle with y down; the stroke runs square to it, and the viewer's angle turns the other way.
-    const gradient = 0.5 * Math.atan2(2 * c[i], difference);
-    let seen = 90 - (gradient * 180) / Math.PI;
-    seen %= 180;
-    angle[i] = seen < 0 ? seen + 180 : seen;
+    const seen = 90 - Math.atan2(2 * c[i], difference) * (90 / Math.PI);
+    angle[i] = seen >= 180 ? seen - 180 : seen;
+    if (size > 0) {
+      cos[i] = (-w * difference) / size;
+      sin[i] = (2 * w * c[i]) / size;
+    }
   }
-  return { angle, weight, width: tone.width, height: tone.height };
+  return { width, height, angle, weight, cos, sin };
 }
 
 /** Axial mean and resultant length of weighted angles (Mardia and Jupp 2000, ch. 9): degrees [0, 180), 0–1. */
@@ -66,18 +79,24 @@ export function axialMean(angles: ArrayLike<number>, weights: ArrayLike<number>)
     s += weights[i] * Math.sin(t);
     total += weights[i];
   }
-  const angle = (Math.atan2(s, c) * 90) / Math.PI;
-  return { angle: angle < 0 ? angle + 180 : angle, resultant: total > 0 ? Math.hypot(c, s) / total : 0 };
+  return { angle: halved(c, s), resultant: total > 0 ? Math.hypot(c, s) / total : 0 };
 }
 
-/** Weighted density of a field's angles in 180 bins of 1°, smoothed by a Gaussian of `sigma` degrees. */
-export function angleDensity(field: OrientationField, sigma = 3): Float64Array {
+/** Degrees [0, 180) of a vector in doubled angles. */
+function halved(c: number, s: number): number {
+  const angle = (Math.atan2(s, c) * 90) / Math.PI;
+  return angle < 0 ? angle + 180 : angle;
+}
+
+/** Weighted density of a field's angles inside `rect` in 180 bins of 1°, smoothed by a Gaussian of 3°. */
+export function angleDensity(field: OrientationField, [x0, y0, w, h]: Rect): Float64Array {
   const raw = new Float64Array(180);
-  // Square roots keep a few very dark outlines from outvoting many paler hatches.
-  for (let i = 0; i < field.angle.length; i++) if (field.weight[i] > 0) raw[Math.floor(field.angle[i]) % 180] += Math.sqrt(field.weight[i]);
+  const { angle, weight } = field;
+  for (let y = y0; y < y0 + h; y++)
+    for (let i = y * field.width + x0, end = i + w; i < end; i++) if (weight[i] > 0) raw[angle[i] | 0] += weight[i];
   const out = new Float64Array(180);
   for (let k = -12; k <= 12; k++) {
-    const g = Math.exp((-k * k) / (2 * sigma * sigma));
+    const g = Math.exp((-k * k) / 18);
     for (let i = 0; i < 180; i++) out[(i + k + 180) % 180] += g * raw[i];
   }
   return out;
@@ -124,43 +143,53 @@ export function principalDirections(density: Float64Array): Direction[] {
 
 /** How direction varies over a patch, from a 4 × 4 lattice of cells. */
 export interface Turning {
+  /** Resultant length over the whole patch, 0–1. */
+  coherence: number;
+  /** Axial mean over the whole patch, degrees [0, 180). */
+  meanAngle: number;
   /** Spread in degrees of the cells' axial means. */
   turn: number;
   /** Mean resultant length inside the cells: near 1 where every cell holds one direction, low where sets cross. */
   order: number;
 }
 
-export function directionTurn(field: OrientationField): Turning {
-  const cells = 4;
+const CELLS = 4;
+
+export function directionTurn(field: OrientationField, [x0, y0, w, h]: Rect): Turning {
+  const { weight, cos, sin } = field;
   const angles: number[] = [];
   const weights: number[] = [];
   let order = 0;
   let all = 0;
-  for (let cy = 0; cy < cells; cy++)
-    for (let cx = 0; cx < cells; cx++) {
+  let sumC = 0;
+  let sumS = 0;
+  for (let cy = 0; cy < CELLS; cy++)
+    for (let cx = 0; cx < CELLS; cx++) {
       let c = 0;
       let s = 0;
       let total = 0;
-      for (let y = Math.floor((cy * field.height) / cells); y < Math.floor(((cy + 1) * field.height) / cells); y++)
-        for (let x = Math.floor((cx * field.width) / cells); x < Math.floor(((cx + 1) * field.width) / cells); x++) {
-          const w = Math.sqrt(field.weight[y * field.width + x]);
-          if (!w) continue;
-          const t = (field.angle[y * field.width + x] * Math.PI) / 90;
-          c += w * Math.cos(t);
-          s += w * Math.sin(t);
-          total += w;
+      const left = x0 + Math.floor((cx * w) / CELLS);
+      const right = x0 + Math.floor(((cx + 1) * w) / CELLS);
+      for (let y = y0 + Math.floor((cy * h) / CELLS); y < y0 + Math.floor(((cy + 1) * h) / CELLS); y++)
+        for (let i = y * field.width + left, end = y * field.width + right; i < end; i++) {
+          c += cos[i];
+          s += sin[i];
+          total += weight[i];
         }
       if (!(total > 0)) continue;
       const strength = Math.hypot(c, s);
+      sumC += c;
+      sumS += s;
       order += strength;
       all += total;
       if (strength / total < 0.6) continue;
-      angles.push(((Math.atan2(s, c) * 90) / Math.PI + 180) % 180);
+      angles.push(halved(c, s));
       weights.push(total);
     }
+  const whole = { coherence: all > 0 ? Math.hypot(sumC, sumS) / all : 0, meanAngle: halved(sumC, sumS), order: all > 0 ? order / all : 0 };
+  if (angles.length < 5) return { ...whole, turn: 0 };
   const sum = weights.reduce((a, b) => a + b, 0);
-  if (angles.length < 5) return { turn: 0, order: all > 0 ? order / all : 0 };
   const { angle } = axialMean(angles, weights);
   const variance = angles.reduce((s, a, i) => s + weights[i] * axialDifference(angle, a) ** 2, 0) / sum;
-  return { turn: Math.sqrt(variance), order: order / all };
+  return { ...whole, turn: Math.sqrt(variance) };
 }

@@ -156,19 +156,16 @@ export function readOverall(image: RgbImage, ground: readonly number[] | null, s
   const tiles: TileReading[] = [];
   const density = new Float64Array(180);
   const strokes: Stroke[] = [];
-  const windows: { spacing: number[]; variation: number[]; width: WidthReading[]; weight: number[]; angle: number[]; angleWeight: number[]; length: number[] } = {
-    spacing: [], variation: [], width: [], weight: [], angle: [], angleWeight: [], length: [] }; // prettier-ignore
+  const windows: { spacing: number[]; variation: number[]; width: WidthReading[]; weight: number[]; angle: number[]; length: number[] } = {
+    spacing: [], variation: [], width: [], weight: [], angle: [], length: [] }; // prettier-ignore
   for (const rect of chooseWindows(image.width, image.height)) {
     const work = workUp(cropImage(image, rect), ground);
     const own = tilesOf(work, rect, image.width, image.height);
     tiles.push(...own);
     const lined = own.filter((t) => LINED.has(t.kind)).length / own.length;
     if (!lined) continue;
-    const windowDensity = angleDensity(work.field);
-    windowDensity.forEach((v, i) => (density[i] += v));
-    const mean = axialMean(work.field.angle, work.field.weight.map(Math.sqrt));
-    windows.angle.push(mean.angle);
-    windows.angleWeight.push(mean.resultant * windowDensity.reduce((a, b) => a + b, 0));
+    angleDensity(work.field, [0, 0, work.width, work.height]).forEach((v, i) => (density[i] += v));
+    for (const t of own) if (HATCHED.has(t.kind)) windows.angle.push(t.evidence.meanAngle);
     const width = readWidths(work.depart, work.skeleton, work.inside, work.field);
     if (width) {
       windows.width.push(width);
@@ -190,7 +187,7 @@ function summarise(
   tiles: readonly TileReading[],
   density: Float64Array,
   strokes: readonly Stroke[],
-  windows: { spacing: number[]; variation: number[]; width: WidthReading[]; weight: number[]; angle: number[]; angleWeight: number[]; length: number[] },
+  windows: { spacing: number[]; variation: number[]; width: WidthReading[]; weight: number[]; angle: number[]; length: number[] },
   scale: MarkScale,
 ): OverallMarks {
   const worked = tiles.reduce((s, t) => s + t.area, 0);

@@ -2,7 +2,7 @@
 import { gaussian } from '../raster/filters';
 import { Component, components } from '../raster/components';
 import { distanceInside } from '../raster/distance';
-import { Mask, Plane, RgbImage } from '../raster/image';
+import { Mask, Plane, plane, RgbImage } from '../raster/image';
 import { sauvola } from '../raster/threshold';
 import { darkness, departure, markedMask, noiseOf } from './ink';
 import { OrientationField, orientationField } from './orientation';
@@ -15,6 +15,9 @@ export interface Workup {
   depart: Plane;
   /** The same, softened by 8 px: tone without strokes. */
   tone: Plane;
+  /** Texture between about 1.5 and 4 px, and the rise of the tone at 2.5 px in units a pixel. */
+  texture: Plane;
+  rise: Plane;
   noise: number;
   marked: Mask;
   lines: Mask;
@@ -38,11 +41,16 @@ export function workUp(image: RgbImage, ground: readonly number[] | null): Worku
   const field = orientationField(depart, noise);
   const { list } = components(lines);
   const { strokes, skeleton } = traceStrokes(lines, 6);
+  const texture = gaussian(depart, 1.2);
+  const coarse = gaussian(depart, 4);
+  for (let i = 0; i < coarse.data.length; i++) texture.data[i] -= coarse.data[i];
   return {
     width: image.width,
     height: image.height,
     depart,
     tone: gaussian(depart, 8),
+    texture,
+    rise: riseOf(gaussian(depart, 2.5)),
     noise,
     marked,
     lines,
@@ -53,4 +61,15 @@ export function workUp(image: RgbImage, ground: readonly number[] | null): Worku
     blobs: list,
     groundKnown: ground !== null,
   };
+}
+
+function riseOf({ width: w, height: h, data }: Plane): Plane {
+  const out = plane(w, h);
+  for (let y = 2; y < h - 2; y++)
+    for (let i = y * w + 2, end = y * w + w - 2; i < end; i++) {
+      const dx = data[i + 2] - data[i - 2];
+      const dy = data[i + 2 * w] - data[i - 2 * w];
+      out.data[i] = Math.sqrt(dx * dx + dy * dy) / 4;
+    }
+  return out;
 }

@@ -39,33 +39,62 @@ export function convexHull(points: readonly Point[]): Point[] {
   return [...half(sorted), ...half(sorted.slice().reverse())];
 }
 
-/** The part of `subject` inside the convex `clip` (Sutherland and Hodgman 1974); its area is right for any simple subject. */
-export function clipConvex(subject: readonly Point[], clip: readonly Point[]): Point[] {
+let from = new Float64Array(1024);
+let to = new Float64Array(1024);
+
+/**
+ * Area of the part of `subject` inside the convex `clip` (Sutherland and Hodgman 1974), right for any simple subject.
+ * Flat working arrays, since shape fitting calls this tens of thousands of times.
+ */
+export function clippedArea(subject: readonly Point[], clip: readonly Point[]): number {
+  const room = 4 * (subject.length + clip.length) + 16;
+  if (from.length < room) {
+    from = new Float64Array(room);
+    to = new Float64Array(room);
+  }
   const turn = signedArea(clip) >= 0 ? 1 : -1;
-  let out = subject.slice();
-  for (let i = 0, j = clip.length - 1; i < clip.length && out.length; j = i++) {
-    const [a, b] = [clip[j], clip[i]];
-    const side = (p: Point) => turn * ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]));
-    const next: Point[] = [];
-    for (let k = 0, m = out.length - 1; k < out.length; m = k++) {
-      const [p, q] = [out[m], out[k]];
-      const [sp, sq] = [side(p), side(q)];
+  let n = subject.length;
+  for (let i = 0; i < n; i++) {
+    from[2 * i] = subject[i][0];
+    from[2 * i + 1] = subject[i][1];
+  }
+  for (let i = 0, j = clip.length - 1; i < clip.length && n > 0; j = i++) {
+    const ax = clip[j][0];
+    const ay = clip[j][1];
+    const dx = turn * (clip[i][0] - ax);
+    const dy = turn * (clip[i][1] - ay);
+    let m = 0;
+    let px = from[2 * n - 2];
+    let py = from[2 * n - 1];
+    let sp = dx * (py - ay) - dy * (px - ax);
+    for (let k = 0; k < n; k++) {
+      const qx = from[2 * k];
+      const qy = from[2 * k + 1];
+      const sq = dx * (qy - ay) - dy * (qx - ax);
       if (sp >= 0 !== sq >= 0) {
         const t = sp / (sp - sq);
-        next.push([p[0] + t * (q[0] - p[0]), p[1] + t * (q[1] - p[1])]);
+        to[m++] = px + t * (qx - px);
+        to[m++] = py + t * (qy - py);
       }
-      if (sq >= 0) next.push(q);
+      if (sq >= 0) {
+        to[m++] = qx;
+        to[m++] = qy;
+      }
+      px = qx;
+      py = qy;
+      sp = sq;
     }
-    out = next;
+    n = m / 2;
+    [from, to] = [to, from];
   }
-  return out;
+  let area = 0;
+  for (let i = 0, j = n - 1; i < n; j = i++) area += from[2 * j] * from[2 * i + 1] - from[2 * i] * from[2 * j + 1];
+  return Math.abs(area) / 2;
 }
 
 /** Intersection over union of a simple polygon and a convex one, 0–1. */
 export function overlapWithConvex(subject: readonly Point[], convex: readonly Point[]): number {
-  const a = Math.abs(signedArea(subject));
-  const b = Math.abs(signedArea(convex));
-  const both = Math.abs(signedArea(clipConvex(subject, convex)));
-  const union = a + b - both;
+  const both = clippedArea(subject, convex);
+  const union = Math.abs(signedArea(subject)) + Math.abs(signedArea(convex)) - both;
   return union > 0 ? both / union : 0;
 }

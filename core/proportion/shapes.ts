@@ -18,7 +18,7 @@ export interface FittedShape {
 const RAD = Math.PI / 180;
 /** What a shape with more freedom must gain over the plainer one. */
 const FREER = 0.02;
-const ROUND = 72;
+const ROUND = 48;
 
 /** Places local (u along the angle as seen, v to its right hand) at a centre. */
 function place(cx: number, cy: number, angle: number, local: readonly Point[]): Point[] {

@@ -15,7 +15,8 @@ export interface Component {
 export function components(source: Mask): { labels: Int32Array; list: Component[] } {
   const { width: w, height: h, data } = source;
   const labels = new Int32Array(w * h);
-  const stack: number[] = [];
+  const stack = new Int32Array(w * h);
+  let top = 0;
   const list: Component[] = [];
   for (let start = 0; start < data.length; start++) {
     if (!data[start] || labels[start]) continue;
@@ -28,12 +29,12 @@ export function components(source: Mask): { labels: Int32Array; list: Component[
     let syy = 0;
     let left = w;
     let right = 0;
-    let top = h;
+    let upper = h;
     let bottom = 0;
     labels[start] = label;
-    stack.push(start);
-    while (stack.length) {
-      const i = stack.pop()!;
+    stack[top++] = start;
+    while (top > 0) {
+      const i = stack[--top];
       const x = i % w;
       const y = (i - x) / w;
       area++;
@@ -44,14 +45,14 @@ export function components(source: Mask): { labels: Int32Array; list: Component[
       syy += y * y;
       if (x < left) left = x;
       if (x > right) right = x;
-      if (y < top) top = y;
+      if (y < upper) upper = y;
       if (y > bottom) bottom = y;
       for (let dy = y > 0 ? -1 : 0; dy <= (y < h - 1 ? 1 : 0); dy++)
         for (let dx = x > 0 ? -1 : 0; dx <= (x < w - 1 ? 1 : 0); dx++) {
           const j = i + dy * w + dx;
           if (data[j] && !labels[j]) {
             labels[j] = label;
-            stack.push(j);
+            stack[top++] = j;
           }
         }
     }
@@ -60,10 +61,10 @@ export function components(source: Mask): { labels: Int32Array; list: Component[
     list.push({
       label,
       area,
-      box: [left, top, right, bottom],
+      box: [left, upper, right, bottom],
       centre: [cx, cy],
       moments: [sxx / area - cx * cx, sxy / area - cx * cy, syy / area - cy * cy],
-      touchesEdge: left === 0 || top === 0 || right === w - 1 || bottom === h - 1,
+      touchesEdge: left === 0 || upper === 0 || right === w - 1 || bottom === h - 1,
     });
   }
   return { labels, list };

@@ -119,7 +119,9 @@ export function dilateMax(source: Plane, radius: number): Plane {
 
 /** Smallest value in a square of (2r+1) px around each pixel. */
 export function erodeMin(source: Plane, radius: number): Plane {
-  const high = dilateMax({ ...source, data: source.data.map((v) => -v) }, radius);
+  const turned = new Float32Array(source.data.length);
+  for (let i = 0; i < turned.length; i++) turned[i] = -source.data[i];
+  const high = dilateMax({ ...source, data: turned }, radius);
   for (let i = 0; i < high.data.length; i++) high.data[i] = -high.data[i];
   return high;
 }

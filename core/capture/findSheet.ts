@@ -1,0 +1,325 @@
+/** Knows how to find a sheet of paper in a photograph: the strongest quadrilateral of straight edges, its corners then made sub-pixel. */
+import { labPlanes } from '../colour/lab';
+import { gaussian } from '../raster/filters';
+import { scharr } from '../raster/gradient';
+import { Plane, plane, Point, RgbImage } from '../raster/image';
+import { reduceToLongSide } from '../raster/resample';
+import { median, quantile } from '../raster/statistics';
+import { signedArea } from '../proportion/polygon';
+
+export interface FoundSheet {
+  /** Photograph pixels, clockwise as seen from the one nearest the top left. */
+  corners: Point[];
+  confidence: number;
+}
+
+const SEARCH_SIDE = 560;
+
+interface EdgeMap {
+  width: number;
+  height: number;
+  strength: Float32Array;
+  /** Unit normal, toward the rising side of whichever Lab channel changes most. */
+  nx: Float32Array;
+  ny: Float32Array;
+  floor: number;
+}
+
+/** Edge strength over L*, a* and b* together, thinned to crests. */
+function edgeMap(image: RgbImage): EdgeMap {
+  const { L, a, b } = labPlanes(image);
+  const n = L.data.length;
+  const gradients = [L, a, b].map((p) => scharr(gaussian(p, 1.2)));
+  const raw = new Float32Array(n);
+  const nx = new Float32Array(n);
+  const ny = new Float32Array(n);
+  for (let i = 0; i < n; i++) {
+    // Di Zenzo's (1986) tensor: the direction in which the colour changes most.
+    let [xx, yy, xy] = [0, 0, 0];
+    for (const g of gradients) {
+      xx += g.dx.data[i] ** 2;
+      yy += g.dy.data[i] ** 2;
+      xy += g.dx.data[i] * g.dy.data[i];
+    }
+    const root = Math.hypot((xx - yy) / 2, xy);
+    raw[i] = Math.sqrt((xx + yy) / 2 + root);
+    const t = 0.5 * Math.atan2(2 * xy, xx - yy);
+    nx[i] = Math.cos(t);
+    ny[i] = Math.sin(t);
+  }
+  const { width: w, height: h } = L;
+  const strength = new Float32Array(n);
+  for (let y = 1; y < h - 1; y++)
+    for (let x = 1; x < w - 1; x++) {
+      const i = y * w + x;
+      const step = Math.round(nx[i]) + Math.round(ny[i]) * w;
+      if (raw[i] >= raw[i + step] && raw[i] >= raw[i - step]) strength[i] = raw[i];
+    }
+  const sample = Float32Array.from({ length: Math.floor(n / 7) }, (_, i) => raw[i * 7]);
+  const floor = Math.max(0.8, quantile(sample, 0.7));
+  return { width: w, height: h, strength, nx, ny, floor };
+}
+
+interface Line {
+  theta: number;
+  rho: number;
+  votes: number;
+}
+
+/** Hough lines (Duda and Hart 1972) with each crest voting only near its own normal; strongest first. */
+function houghLines(e: EdgeMap, most: number): Line[] {
+  const diagonal = Math.hypot(e.width, e.height);
+  const step = 1.5;
+  const rhos = Math.ceil((2 * diagonal) / step) + 1;
+  const grid = plane(rhos, 180);
+  for (let y = 0; y < e.height; y++)
+    for (let x = 0; x < e.width; x++) {
+      const i = y * e.width + x;
+      if (e.strength[i] < e.floor) continue;
+      const weight = Math.min(1, e.strength[i] / (4 * e.floor)) ** 0.5;
+      const own = (((Math.atan2(e.ny[i], e.nx[i]) * 180) / Math.PI) + 360) % 180; // prettier-ignore
+      for (let d = -3; d <= 3; d++) {
+        const t = (Math.round(own) + d + 180) % 180;
+        const r = (t * Math.PI) / 180;
+        const rho = Math.round((x * Math.cos(r) + y * Math.sin(r) + diagonal) / step);
+        grid.data[t * rhos + rho] += weight;
+      }
+    }
+  const lines: Line[] = [];
+  const taken = grid.data;
+  while (lines.length < most) {
+    let best = 0;
+    for (let i = 1; i < taken.length; i++) if (taken[i] > taken[best]) best = i;
+    if (taken[best] < 0.06 * Math.min(e.width, e.height)) break;
+    const t = Math.floor(best / rhos);
+    const r = best % rhos;
+    lines.push({ theta: t, rho: r * step - diagonal, votes: taken[best] });
+    for (let dt = -4; dt <= 4; dt++)
+      for (let dr = -4; dr <= 4; dr++) {
+        const tt = t + dt;
+        // Past 180° the same line comes back with the sign of rho turned.
+        const rr = tt < 0 || tt >= 180 ? rhos - 1 - (r + dr) : r + dr;
+        if (rr >= 0 && rr < rhos) taken[((tt + 180) % 180) * rhos + rr] = 0;
+      }
+  }
+  return lines;
+}
+
+function meet(a: Line, b: Line): Point | null {
+  const [ta, tb] = [(a.theta * Math.PI) / 180, (b.theta * Math.PI) / 180];
+  const den = Math.sin(tb - ta);
+  if (Math.abs(den) < 0.35) return null;
+  return [(a.rho * Math.sin(tb) - b.rho * Math.sin(ta)) / den, (b.rho * Math.cos(ta) - a.rho * Math.cos(tb)) / den];
+}
+
+/** Share of a side along which an edge of fitting direction lies within 2 px, and the edge's mean strength there. */
+function support(e: EdgeMap, a: Point, b: Point): { share: number; strength: number } {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const [ux, uy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
+  let seen = 0;
+  let sum = 0;
+  let n = 0;
+  for (let t = 0.03 * length; t < 0.97 * length; t += 2) {
+    n++;
+    let best = 0;
+    for (let d = -2.5; d <= 2.5; d += 0.5) {
+      const x = Math.round(a[0] + t * ux - d * uy);
+      const y = Math.round(a[1] + t * uy + d * ux);
+      if (x < 0 || y < 0 || x >= e.width || y >= e.height) continue;
+      const i = y * e.width + x;
+      if (e.strength[i] > best && Math.abs(e.nx[i] * ux + e.ny[i] * uy) < 0.3) best = e.strength[i];
+    }
+    if (best >= e.floor * 0.8) seen++;
+    sum += Math.min(best, 12);
+  }
+  return { share: n ? seen / n : 0, strength: n ? sum / n : 0 };
+}
+
+function clockwise(points: readonly Point[]): Point[] {
+  const cx = points.reduce((s, p) => s + p[0], 0) / 4;
+  const cy = points.reduce((s, p) => s + p[1], 0) / 4;
+  const sorted = points.slice().sort((a, b) => Math.atan2(a[1] - cy, a[0] - cx) - Math.atan2(b[1] - cy, b[0] - cx));
+  let first = 0;
+  for (let i = 1; i < 4; i++) if (sorted[i][0] + sorted[i][1] < sorted[first][0] + sorted[first][1]) first = i;
+  return [...sorted.slice(first), ...sorted.slice(0, first)];
+}
+
+/** How alike the strips just inside the four sides are to each other and how unlike those just outside, 0–1. */
+function rimContrast(planes: readonly Plane[], quad: readonly Point[]): number {
+  const [cx, cy] = [0, 1].map((k) => quad.reduce((s, p) => s + p[k], 0) / 4);
+  const sides = quad.map((a, i) => {
+    const b = quad[(i + 1) % 4];
+    const m: Point = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
+    const d = Math.hypot(cx - m[0], cy - m[1]);
+    const inward: Point = [(cx - m[0]) / d, (cy - m[1]) / d];
+    const strip = (off: number) =>
+      planes.map((p) => {
+        const values: number[] = [];
+        for (let t = 0.08; t <= 0.92; t += 0.03) {
+          const x = Math.round(a[0] + t * (b[0] - a[0]) + off * inward[0]);
+          const y = Math.round(a[1] + t * (b[1] - a[1]) + off * inward[1]);
+          if (x >= 0 && y >= 0 && x < p.width && y < p.height) values.push(p.data[y * p.width + x]);
+        }
+        return values.length > 6 ? median(values) : NaN;
+      });
+    return { inside: strip(5), outside: strip(-5) };
+  });
+  const far = (p: number[], q: number[]) => Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]);
+  const steps = sides.map((s) => far(s.inside, s.outside)).map((v) => (Number.isNaN(v) ? 4 : v));
+  return Math.min(1, Math.min(...steps) / 8);
+}
+
+/** Sub-pixel line of one side: crests of the colour change along normals, fitted by total least squares with outliers dropped. */
+function refineSide(planes: readonly Plane[], a: Point, b: Point, reach: number): { point: Point; direction: Point } | null {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const [ux, uy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
+  const found: Point[] = [];
+  const steps = 80;
+  for (let k = 4; k <= steps - 4; k++) {
+    const t = (k / steps) * length;
+    const n = 2 * reach + 1;
+    const rise = new Float64Array(n);
+    for (const p of planes) {
+      let before = NaN;
+      for (let j = 0; j <= n; j++) {
+        const d = j - reach - 0.5;
+        const x = a[0] + t * ux - d * uy;
+        const y = a[1] + t * uy + d * ux;
+        const xi = Math.min(p.width - 2, Math.max(0, Math.floor(x)));
+        const yi = Math.min(p.height - 2, Math.max(0, Math.floor(y)));
+        const [fx, fy] = [x - xi, y - yi];
+        const i = yi * p.width + xi;
+        const v = (p.data[i] * (1 - fx) + p.data[i + 1] * fx) * (1 - fy) + (p.data[i + p.width] * (1 - fx) + p.data[i + p.width + 1] * fx) * fy;
+        if (j > 0) rise[j - 1] += (v - before) ** 2;
+        before = v;
+      }
+    }
+    let best = 1;
+    for (let j = 1; j < n - 1; j++) if (rise[j] > rise[best]) best = j;
+    if (rise[best] < 1) continue;
+    const [p, q, r] = [rise[best - 1], rise[best], rise[best + 1]].map(Math.sqrt);
+    const bend = p - 2 * q + r;
+    const d = best - reach + (bend < 0 ? Math.max(-0.5, Math.min(0.5, (0.5 * (p - r)) / bend)) : 0);
+    found.push([a[0] + t * ux - d * uy, a[1] + t * uy + d * ux]);
+  }
+  if (found.length < 12) return null;
+  let kept = found;
+  let line = { point: found[0], direction: [ux, uy] as Point };
+  for (let round = 0; round < 4; round++) {
+    const mx = kept.reduce((s, p) => s + p[0], 0) / kept.length;
+    const my = kept.reduce((s, p) => s + p[1], 0) / kept.length;
+    let [xx, yy, xy] = [0, 0, 0];
+    for (const p of kept) {
+      xx += (p[0] - mx) ** 2;
+      yy += (p[1] - my) ** 2;
+      xy += (p[0] - mx) * (p[1] - my);
+    }
+    const t = 0.5 * Math.atan2(2 * xy, xx - yy);
+    line = { point: [mx, my], direction: [Math.cos(t), Math.sin(t)] };
+    const off = (p: Point) => Math.abs((p[0] - mx) * line.direction[1] - (p[1] - my) * line.direction[0]);
+    const limit = Math.max(0.6, 2.2 * median(found.map(off)));
+    const next = found.filter((p) => off(p) <= limit);
+    if (next.length < 10) break;
+    kept = next;
+  }
+  return line;
+}
+
+function cross(p: { point: Point; direction: Point }, q: { point: Point; direction: Point }): Point | null {
+  const den = p.direction[0] * q.direction[1] - p.direction[1] * q.direction[0];
+  if (Math.abs(den) < 0.1) return null;
+  const t = ((q.point[0] - p.point[0]) * q.direction[1] - (q.point[1] - p.point[1]) * q.direction[0]) / den;
+  return [p.point[0] + t * p.direction[0], p.point[1] + t * p.direction[1]];
+}
+
+function refine(image: RgbImage, quad: readonly Point[], scale: number): Point[] {
+  // Sub-pixel work at up to 2000 px: finer than the blur of any hand-held photograph.
+  const fine = reduceToLongSide(image, 2000);
+  const k = fine.width / image.width;
+  const lab = labPlanes(fine);
+  const planes = [lab.L, lab.a, lab.b].map((p) => gaussian(p, 1));
+  let corners: Point[] = quad.map((p) => [p[0] * scale * k, p[1] * scale * k]);
+  for (const reach of [Math.ceil(3 * scale * k), 4]) {
+    const sides = corners.map((p, i) => refineSide(planes, p, corners[(i + 1) % 4], reach));
+    const next = sides.map((s, i) => {
+      const before = sides[(i + 3) % 4];
+      return s && before ? cross(before, s) : null;
+    });
+    corners = corners.map((p, i) => {
+      const q = next[i];
+      return q && Math.hypot(q[0] - p[0], q[1] - p[1]) < 4 * reach + 4 ? q : p;
+    });
+  }
+  // Pixel centres stand at whole numbers in the planes; the contract counts from the picture's edge.
+  return corners.map((p) => [(p[0] + 0.5) / k, (p[1] + 0.5) / k]);
+}
+
+/** Finds the sheet, or null where no quadrilateral has enough edge under all four sides. `aspect` (long ÷ short side) helps to choose. */
+export function findSheet(photo: RgbImage, aspect: number | null): FoundSheet | null {
+  const small = reduceToLongSide(photo, SEARCH_SIDE);
+  const scale = photo.width / small.width;
+  const edges = edgeMap(small);
+  const lines = houghLines(edges, 26);
+  const lab = labPlanes(small);
+  const planes = [lab.L, lab.a, lab.b];
+  const area = small.width * small.height;
+  let best: { quad: Point[]; score: number; least: number } | null = null;
+  const apart = (a: Line, b: Line) => {
+    const d = Math.abs(a.theta - b.theta);
+    return Math.min(d, 180 - d);
+  };
+  const sideCache = new Map<string, { share: number; strength: number }>();
+  for (let i = 0; i < lines.length; i++)
+    for (let j = i + 1; j < lines.length; j++) {
+      if (apart(lines[i], lines[j]) > 38) continue;
+      for (let k = 0; k < lines.length; k++) {
+        if (k === i || k === j || apart(lines[i], lines[k]) < 48) continue;
+        for (let l = k + 1; l < lines.length; l++) {
+          if (l === i || l === j || apart(lines[k], lines[l]) > 38 || apart(lines[j], lines[l]) < 48) continue;
+          const names = [[i, k], [k, j], [j, l], [l, i]] as const; // prettier-ignore
+          const points = names.map(([p, q]) => meet(lines[p], lines[q]));
+          if (points.some((p) => !p)) continue;
+          const quad = points as Point[];
+          const slack = 0.03 * SEARCH_SIDE;
+          if (quad.some(([x, y]) => x < -slack || y < -slack || x > small.width + slack || y > small.height + slack)) continue;
+          const size = Math.abs(signedArea(quad));
+          if (size < 0.1 * area || size > 0.985 * area) continue;
+          const turn = Math.sign(signedArea(quad));
+          let sides = 0;
+          let least = 1;
+          let strength = 0;
+          let convex = true;
+          const lengths: number[] = [];
+          for (let s = 0; s < 4; s++) {
+            const [a, b, c] = [quad[s], quad[(s + 1) % 4], quad[(s + 2) % 4]];
+            if (Math.sign((b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0])) !== turn) convex = false;
+            lengths.push(Math.hypot(b[0] - a[0], b[1] - a[1]));
+          }
+          if (!convex || Math.min(...lengths) < 0.12 * SEARCH_SIDE) continue;
+          for (let s = 0; s < 4; s++) {
+            const onLine = names[s][1];
+            const key = `${onLine}|${names[s][0]}|${names[(s + 1) % 4][1]}`;
+            let got = sideCache.get(key);
+            if (!got) sideCache.set(key, (got = support(edges, quad[s], quad[(s + 1) % 4])));
+            least = Math.min(least, got.share);
+            sides += got.share;
+            strength += Math.min(1, got.strength / 5);
+            if (least < 0.4) break;
+          }
+          if (least < 0.4) continue;
+          const w = (lengths[0] + lengths[2]) / 2;
+          const h = (lengths[1] + lengths[3]) / 2;
+          const ratio = Math.max(w, h) / Math.min(w, h);
+          const fit = aspect === null ? 0 : Math.exp(-((Math.log(ratio / aspect) / 0.16) ** 2));
+          const score = sides / 4 + 0.6 * least + 0.25 * (strength / 4) + 0.9 * (size / area) ** 0.5 + 0.5 * fit + 0.5 * rimContrast(planes, quad);
+          if (!best || score > best.score) best = { quad, score, least };
+        }
+      }
+    }
+  if (!best || best.least < 0.45) return null;
+  const corners = clockwise(refine(photo, clockwise(best.quad), scale));
+  return { corners, confidence: Math.min(0.99, Math.max(0.05, best.least * 1.02)) };
+}
+
+/** Four corners put clockwise from the top left, as the finder gives them. */
+export const orderCorners = clockwise;

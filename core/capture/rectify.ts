@@ -1,0 +1,211 @@
+/** Knows how to square up a photograph of a sheet, even out its light and take off its colour cast. */
+import { byteFromLinear, linearFromByte } from '../colour/srgb';
+import { Plane, plane, Point, Rect, rectInside, RgbImage } from '../raster/image';
+import { median } from '../raster/statistics';
+import { signedArea } from '../proportion/polygon';
+import { findSheet, orderCorners } from './findSheet';
+import { applyHomography, fitHomography, Homography, invertHomography, rectangleCorners } from './homography';
+import { fitLight } from './lighting';
+
+export interface RectifyOptions {
+  /** Sheet in mm: its horizontal side in the result first. */
+  paper: readonly [number, number];
+  corners?: readonly Point[];
+  /** Rectangle of the photograph that shows a neutral 18 % card. */
+  grey?: Rect;
+  pxPerMm?: number;
+}
+
+export interface Rectified {
+  found: boolean;
+  corners: [number, number][] | null;
+  confidence: number;
+  pixelsPerMm: number;
+  lighting: { falloff: number; cast: [number, number, number] };
+  warnings: string[];
+  image: RgbImage | null;
+}
+
+/** Linear light of an 18 % card, which sRGB writes #767676. */
+const CARD = linearFromByte[0x76];
+export const MOST_PIXELS = 40e6;
+
+/** Corners so that the first is the result's top left: a photograph that shows the sheet the other way is turned 90° anticlockwise. */
+function turnToPaper(corners: readonly Point[], [w, h]: readonly [number, number]): Point[] {
+  const side = (i: number) => Math.hypot(corners[(i + 1) % 4][0] - corners[i][0], corners[(i + 1) % 4][1] - corners[i][1]);
+  const [across, down] = [side(0) + side(2), side(1) + side(3)];
+  const square = Math.max(w, h) / Math.min(w, h) < 1.02;
+  const agrees = square || w > h === across > down;
+  return agrees ? corners.slice() : [...corners.slice(1), corners[0]];
+}
+
+function checkCorners(corners: readonly Point[], photo: RgbImage): void {
+  const slack = 0.5 * Math.max(photo.width, photo.height);
+  if (corners.length !== 4) throw new RangeError('corners: four are needed, each x,y');
+  for (const [x, y] of corners)
+    if (!(x > -slack && y > -slack && x < photo.width + slack && y < photo.height + slack))
+      throw new RangeError(`corners: ${x},${y} lies far outside the photograph, which is ${photo.width} by ${photo.height} px`);
+  if (Math.abs(signedArea(corners)) < 100) throw new RangeError('corners: they enclose no area; place the four corners of the sheet');
+}
+
+/** Catmull-Rom weights for a fraction 0–1. */
+function cubic(f: number, out: Float64Array): void {
+  const f2 = f * f;
+  const f3 = f2 * f;
+  out[0] = -0.5 * f3 + f2 - 0.5 * f;
+  out[1] = 1.5 * f3 - 2.5 * f2 + 1;
+  out[2] = -1.5 * f3 + 2 * f2 + 0.5 * f;
+  out[3] = 0.5 * f3 - 0.5 * f2;
+}
+
+/**
+ * Resamples the photograph into a w × h px sheet in linear light. Where the photograph has more pixels than the result
+ * the mean of a lattice of samples holds back what the result cannot carry; else Catmull-Rom between pixels.
+ */
+function resampleSheet(photo: RgbImage, toPhoto: Homography, w: number, h: number): Float32Array {
+  const out = new Float32Array(w * h * 3);
+  const spanAt = (x: number, y: number) => {
+    const [a, b, c] = [applyHomography(toPhoto, [x, y]), applyHomography(toPhoto, [x + 1, y]), applyHomography(toPhoto, [x, y + 1])];
+    return Math.max(Math.hypot(b[0] - a[0], b[1] - a[1]), Math.hypot(c[0] - a[0], c[1] - a[1]));
+  };
+  const densest = Math.max(spanAt(0, 0), spanAt(w, 0), spanAt(w, h), spanAt(0, h), spanAt(w / 2, h / 2));
+  const n = Math.min(6, Math.max(1, Math.ceil(densest - 0.15)));
+  const wx = new Float64Array(4);
+  const wy = new Float64Array(4);
+  const [pw, ph, d] = [photo.width, photo.height, photo.data];
+  for (let y = 0; y < h; y++)
+    for (let x = 0; x < w; x++) {
+      let [r, g, b] = [0, 0, 0];
+      for (let sy = 0; sy < n; sy++)
+        for (let sx = 0; sx < n; sx++) {
+          const u = x + (sx + 0.5) / n;
+          const v = y + (sy + 0.5) / n;
+          const q = toPhoto[6] * u + toPhoto[7] * v + toPhoto[8];
+          const px = (toPhoto[0] * u + toPhoto[1] * v + toPhoto[2]) / q - 0.5;
+          const py = (toPhoto[3] * u + toPhoto[4] * v + toPhoto[5]) / q - 0.5;
+          const xi = Math.floor(px);
+          const yi = Math.floor(py);
+          if (n > 1) {
+            const [fx, fy] = [px - xi, py - yi];
+            const x0 = xi < 0 ? 0 : xi >= pw ? pw - 1 : xi;
+            const x1 = xi + 1 < 0 ? 0 : xi + 1 >= pw ? pw - 1 : xi + 1;
+            const y0 = (yi < 0 ? 0 : yi >= ph ? ph - 1 : yi) * pw;
+            const y1 = (yi + 1 < 0 ? 0 : yi + 1 >= ph ? ph - 1 : yi + 1) * pw;
+            const [a, c, e, f] = [(y0 + x0) * 3, (y0 + x1) * 3, (y1 + x0) * 3, (y1 + x1) * 3];
+            const [wa, wc, we, wf] = [(1 - fx) * (1 - fy), fx * (1 - fy), (1 - fx) * fy, fx * fy];
+            r += wa * linearFromByte[d[a]] + wc * linearFromByte[d[c]] + we * linearFromByte[d[e]] + wf * linearFromByte[d[f]];
+            g += wa * linearFromByte[d[a + 1]] + wc * linearFromByte[d[c + 1]] + we * linearFromByte[d[e + 1]] + wf * linearFromByte[d[f + 1]];
+            b += wa * linearFromByte[d[a + 2]] + wc * linearFromByte[d[c + 2]] + we * linearFromByte[d[e + 2]] + wf * linearFromByte[d[f + 2]];
+            continue;
+          }
+          cubic(px - xi, wx);
+          cubic(py - yi, wy);
+          for (let j = 0; j < 4; j++) {
+            const yy = Math.min(ph - 1, Math.max(0, yi - 1 + j)) * pw;
+            for (let i = 0; i < 4; i++) {
+              const k = (yy + Math.min(pw - 1, Math.max(0, xi - 1 + i))) * 3;
+              const weight = wx[i] * wy[j];
+              r += weight * linearFromByte[d[k]];
+              g += weight * linearFromByte[d[k + 1]];
+              b += weight * linearFromByte[d[k + 2]];
+            }
+          }
+        }
+      const i = (y * w + x) * 3;
+      out[i] = r / (n * n);
+      out[i + 1] = g / (n * n);
+      out[i + 2] = b / (n * n);
+    }
+  return out;
+}
+
+function meanOf(photo: RgbImage, [x, y, w, h]: Rect): [number, number, number] {
+  const channels: [number[], number[], number[]] = [[], [], []];
+  for (let yy = Math.round(y); yy < y + h - 0.5; yy++)
+    for (let xx = Math.round(x); xx < x + w - 0.5; xx++)
+      for (let c = 0; c < 3; c++) channels[c].push(linearFromByte[photo.data[(yy * photo.width + xx) * 3 + c]]);
+  // The median keeps a scratch or a highlight on the card from counting.
+  return channels.map((v) => median(v)) as [number, number, number];
+}
+
+function luminanceOf(linear: Float32Array, w: number, h: number): Plane {
+  const out = plane(w, h);
+  for (let i = 0; i < out.data.length; i++) out.data[i] = 0.2126 * linear[i * 3] + 0.7152 * linear[i * 3 + 1] + 0.0722 * linear[i * 3 + 2];
+  return out;
+}
+
+/**
+ * Squares up a photograph of a sheet. Corners given are used as they are (put clockwise if they are not); else the sheet
+ * is found, and `found` false with no image says that it was not. Throws on unusable numbers, naming the field.
+ */
+export function rectify(photo: RgbImage, options: RectifyOptions): Rectified {
+  const [pw, ph] = options.paper;
+  const pxPerMm = options.pxPerMm ?? 10;
+  if (!(pw > 0 && ph > 0 && pw <= 5000 && ph <= 5000)) throw new RangeError('paper: width and height must lie between 1 and 5000 mm, written WxH');
+  if (!(pxPerMm > 0) || pw * ph * pxPerMm * pxPerMm > MOST_PIXELS) throw new RangeError('px-per-mm: the result would have more than 40 million pixels; ask for fewer px per mm');
+  if (options.grey && !rectInside(options.grey, photo.width, photo.height)) throw new RangeError('grey: the rectangle does not lie inside the photograph');
+  const warnings: string[] = [];
+  const given = options.corners;
+  if (given) checkCorners(given, photo);
+  const aspect = Math.max(pw, ph) / Math.min(pw, ph);
+  const seen = given ? { corners: signedArea(given) > 0 ? given.slice() : orderCorners(given), confidence: 1 } : findSheet(photo, aspect);
+  if (!seen)
+    return {
+      found: false,
+      corners: null,
+      confidence: 0,
+      pixelsPerMm: pxPerMm,
+      lighting: { falloff: 0, cast: [1, 1, 1] },
+      warnings: ['no sheet was found; place its four corners by hand'],
+      image: null,
+    };
+  const corners = turnToPaper(seen.corners, options.paper);
+  const w = Math.max(1, Math.round(pw * pxPerMm));
+  const h = Math.max(1, Math.round(ph * pxPerMm));
+  const toPhoto = fitHomography(rectangleCorners(w, h), corners);
+  const linear = resampleSheet(photo, toPhoto, w, h);
+  const light = fitLight(luminanceOf(linear, w, h));
+  if (!light) warnings.push('too little bare ground to judge the light by; the light was left as it is');
+  const gains: [number, number, number] = [1, 1, 1];
+  let level = light ? light.mean : 1;
+  const cast: [number, number, number] = [1, 1, 1];
+  if (options.grey) {
+    const card = meanOf(photo, options.grey);
+    if (Math.min(...card) <= 0.002 || Math.max(...card) >= 0.98) throw new RangeError('grey: the card is burnt out or black there; choose another part of it');
+    const [x, y, gw, gh] = options.grey;
+    const [u, v] = applyHomography(invertHomography(toPhoto), [x + gw / 2, y + gh / 2]);
+    if (light) level = light.at(u / w, v / h);
+    for (let c = 0; c < 3; c++) {
+      gains[c] = CARD / card[c];
+      cast[c] = card[1] / card[c];
+    }
+    const aside = Math.max(-u / w, u / w - 1, -v / h, v / h - 1);
+    if (aside > 0.35) warnings.push('the grey card lies far from the sheet; its light may differ');
+  }
+  const data = new Uint8Array(w * h * 3);
+  // The light changes slowly: worked out on every eighth pixel and carried across.
+  for (let y = 0; y < h; y++) {
+    let factor = 1;
+    let step = 0;
+    for (let x = 0; x < w; x++) {
+      if (light && x % 8 === 0) {
+        const v = (y + 0.5) / h;
+        factor = level / light.at((x + 0.5) / w, v);
+        step = (level / light.at((x + 8.5) / w, v) - factor) / 8;
+      }
+      const i = (y * w + x) * 3;
+      for (let c = 0; c < 3; c++) data[i + c] = byteFromLinear(linear[i + c] * factor * gains[c]);
+      factor += step;
+    }
+  }
+  if (seen.confidence < 0.65) warnings.push('the corners are uncertain; check them by hand');
+  return {
+    found: !given,
+    corners: corners.map((p) => [p[0], p[1]]),
+    confidence: seen.confidence,
+    pixelsPerMm: pxPerMm,
+    lighting: { falloff: light ? light.falloff : 0, cast },
+    warnings,
+    image: { width: w, height: h, data },
+  };
+}

@@ -1,0 +1,77 @@
+/** Knows how a picture sits on its sheet: the worked area, its centre, margins, and the basic shape it fills. */
+import { components } from '../raster/components';
+import { dilateMax, erodeMin } from '../raster/filters';
+import { Mask, Plane, plane, Point } from '../raster/image';
+import { convexHull, signedArea } from '../proportion/polygon';
+import { fitShapes, ShapeKind } from '../proportion/shapes';
+import { BARE } from '../marks/ink';
+
+export interface Composition {
+  /** Centre of the worked area, 0–1 from the top left. */
+  centre: [number, number];
+  /** Share of the sheet that is worked. */
+  coverage: number;
+  envelope: { kind: ShapeKind; fit: number; points: [number, number][] };
+  /** Least distance of the worked area from an edge, 0–1 of the short side. */
+  margin: number;
+}
+
+/**
+ * The worked area of a form-size picture from its departure plane: marks closed over by 1.2 % of the long side, so that
+ * the white between hatches counts as worked, without specks. All ones where no ground is known.
+ */
+export function workedArea(depart: Plane | null, width: number, height: number): Mask {
+  if (!depart) return { width, height, data: new Uint8Array(width * height).fill(1) };
+  const reach = Math.max(2, Math.round(Math.max(width, height) * 0.012));
+  const bits = plane(width, height);
+  for (let i = 0; i < bits.data.length; i++) bits.data[i] = depart.data[i] > BARE ? 1 : 0;
+  const closed = erodeMin(dilateMax(bits, reach), Math.max(1, reach - 2));
+  const data = new Uint8Array(width * height);
+  for (let i = 0; i < data.length; i++) data[i] = closed.data[i] > 0.5 ? 1 : 0;
+  const { labels, list } = components({ width, height, data });
+  const keep = new Uint8Array(list.length + 1);
+  for (const c of list) keep[c.label] = c.area > 0.0004 * width * height ? 1 : 0;
+  for (let i = 0; i < data.length; i++) data[i] = data[i] && keep[labels[i]] ? 1 : 0;
+  return { width, height, data };
+}
+
+/** Composition of a worked area; the middle of the sheet with no coverage where nothing is worked. */
+export function readComposition({ width, height, data }: Mask): Composition {
+  let n = 0;
+  let sx = 0;
+  let sy = 0;
+  let [left, right, top, bottom] = [width, -1, height, -1];
+  const rim: Point[] = [];
+  for (let y = 0; y < height; y++) {
+    let first = -1;
+    let last = -1;
+    for (let x = 0; x < width; x++)
+      if (data[y * width + x]) {
+        n++;
+        sx += x + 0.5;
+        sy += y + 0.5;
+        if (first < 0) first = x;
+        last = x;
+      }
+    if (first < 0) continue;
+    rim.push([first, y], [last + 1, y], [first, y + 1], [last + 1, y + 1]);
+    left = Math.min(left, first);
+    right = Math.max(right, last + 1);
+    top = Math.min(top, y);
+    bottom = Math.max(bottom, y + 1);
+  }
+  const full: [number, number][] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
+  if (n === 0) return { centre: [0.5, 0.5], coverage: 0, envelope: { kind: 'rectangle', fit: 0, points: full }, margin: 0.5 };
+  const outer = convexHull(rim);
+  // Some sixty corners of the hull say all that the basic shapes can follow.
+  const every = Math.max(1, Math.ceil(outer.length / 60));
+  const hull = outer.filter((_, i) => i % every === 0).map(([x, y]): Point => [x / width, y / height]);
+  const shape = Math.abs(signedArea(hull)) > 1e-6 ? fitShapes(hull)[0] : { kind: 'rectangle' as const, overlap: 0, outline: full };
+  const short = Math.min(width, height);
+  return {
+    centre: [sx / n / width, sy / n / height],
+    coverage: n / (width * height),
+    envelope: { kind: shape.kind, fit: shape.overlap, points: shape.outline.map(([x, y]) => [Math.min(1, Math.max(0, x)), Math.min(1, Math.max(0, y))]) },
+    margin: Math.max(0, Math.min(left, top, width - right, height - bottom)) / short,
+  };
+}

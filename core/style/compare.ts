@@ -1,0 +1,185 @@
+/** Knows how a piece stands to a master's works: findings, closeness by group, and own invention. */
+import { clamp } from '../raster/statistics';
+import { Feature, FEATURE_GROUPS, FeatureGroup, FeatureSet, featureSpec, FeatureUnit } from './features';
+import { Invention, inventionOf } from './invention';
+import { Layout, registerLayouts } from './layout';
+import { featureDifference, Range, rangeOf } from './range';
+import { paletteDistance, Weighted } from './transport';
+import { PLAIN_WORDS, sayFinding, WordSettings } from './words';
+
+/** What comparison needs of a measured picture. */
+export interface Measured {
+  features: FeatureSet;
+  palette: readonly Weighted[];
+  layout: Layout;
+  /** Width in mm, or null; decides whether sizes are compared in mm. */
+  widthMm: number | null;
+}
+
+export interface Finding {
+  group: FeatureGroup;
+  feature: string;
+  unit: FeatureUnit;
+  master: { low: number; mid: number; high: number };
+  piece: number;
+  /** 0 inside the range; outside in half-widths, above positive. */
+  distance: number;
+  words: string;
+}
+
+export interface Comparison {
+  as: 'copy' | 'original';
+  closeness: { overall: number; groups: Record<FeatureGroup, number | null> };
+  ownInvention: number;
+  findings: Finding[];
+}
+
+/** Features that say little by themselves: shown as findings, but counted a quarter toward closeness. */
+const LIGHT = (name: string) => name.startsWith('marks.share.') || name === 'marks.coherence' || name === 'colour.warm' || name === 'colour.cool';
+
+interface Scored extends Finding {
+  deviation: number;
+}
+
+const inMm = (f: Feature, widthMm: number): Feature => {
+  const k = widthMm / 1000;
+  return { ...f, unit: 'mm', value: f.value === null ? null : f.value * k, spread: f.spread === null ? null : f.spread * k };
+};
+
+/** Sizes in mm where both sides know their width, else per thousandth of the picture's width. */
+function inCommonUnits(name: string, m: Measured, mm: boolean): Feature | undefined {
+  const f = m.features[name];
+  return f && mm && featureSpec(name)?.size ? inMm(f, m.widthMm!) : f;
+}
+
+function judge(name: string, range: Range, value: number, unit: FeatureUnit, words: WordSettings): Scored {
+  const spec = featureSpec(name);
+  const offset = spec ? featureDifference(spec, range.mid, value) : value - range.mid;
+  const half = (range.high - range.low) / 2;
+  const distance = Math.abs(offset) <= half ? 0 : Math.sign(offset) * (Math.abs(offset) / half - 1);
+  const finding = {
+    group: spec ? spec.group : ('colour' as const),
+    feature: name,
+    unit,
+    master: { low: range.low, mid: range.mid, high: range.high },
+    // Beside a range across 0°, a direction is given on the range's side.
+    piece: spec?.axial ? range.mid + offset : value,
+    distance,
+  };
+  return { ...finding, words: sayFinding(finding, words), deviation: Math.abs(offset) / range.sd };
+}
+
+function paletteFinding(sources: readonly Measured[], piece: Measured, words: WordSettings): Scored | null {
+  if (!sources.length || !piece.palette.length) return null;
+  const distances = sources.map((s) => paletteDistance(s.palette, piece.palette));
+  const value = distances.reduce((a, b) => a + b, 0) / distances.length;
+  const among: Feature[] = [];
+  for (let i = 0; i < sources.length; i++)
+    for (let j = i + 1; j < sources.length; j++)
+      among.push({ group: 'colour', unit: 'ΔE', value: paletteDistance(sources[i].palette, sources[j].palette), spread: null });
+  const usual = 4.5;
+  const mid = among.length ? among.reduce((s, f) => s + f.value!, 0) / among.length : usual;
+  const sd = Math.max(1.2, 0.3 * mid);
+  return judge('colour.palette', { low: Math.max(0, mid - 2 * sd), mid, high: mid + 2 * sd, sd, works: sources.length }, value, 'ΔE', words);
+}
+
+/** A copy held against the work it was made from, place by place after registering: nine fields' darkness and the whole's size and place. */
+function placeFindings(source: Measured, piece: Measured): Scored[] {
+  const [a, b] = [source.layout, piece.layout];
+  const r = registerLayouts(a, b, false);
+  const out: Scored[] = [];
+  const push = (group: FeatureGroup, feature: string, unit: FeatureUnit, mid: number, half: number, value: number, words: string) => {
+    const off = value - mid;
+    const distance = Math.abs(off) <= half ? 0 : Math.sign(off) * (Math.abs(off) / half - 1);
+    out.push({ group, feature, unit, master: { low: mid - half, mid, high: mid + half }, piece: value, distance, words, deviation: (2 * Math.abs(off)) / half });
+  };
+  const percent = (v: number) => `${Math.abs(100 * v).toFixed(0)} %`;
+  const grew = r.scale - 1;
+  push('composition', 'place.scale', 'ratio', 1, 0.04, r.scale, Math.abs(grew) <= 0.04 ? 'The whole keeps the source’s size on the sheet.' : `The whole is ${percent(grew)} ${grew > 0 ? 'larger' : 'smaller'} on the sheet than in the source.`);
+  for (const [k, name, plus, minus] of [[0, 'X', 'right', 'left'], [1, 'Y', 'down', 'up']] as const) {
+    const s = r.shift[k];
+    push('composition', `place.shift${name}`, 'ratio', 0, 0.03, s, Math.abs(s) <= 0.03 ? `The whole stands where the source has it, ${name === 'X' ? 'left to right' : 'top to bottom'}.` : `The whole has moved ${percent(s)} of the sheet ${s > 0 ? plus : minus}.`);
+  } // prettier-ignore
+  const rows = ['upper', 'middle', 'lower'];
+  const columns = ['left', 'middle', 'right'];
+  for (let j = 0; j < 3; j++)
+    for (let i = 0; i < 3; i++) {
+      let [sa, sb, n] = [0, 0, 0];
+      for (let y = Math.floor((j * a.height) / 3); y < Math.floor(((j + 1) * a.height) / 3); y++)
+        for (let x = Math.floor((i * a.width) / 3); x < Math.floor(((i + 1) * a.width) / 3); x++) {
+          const px = Math.floor((((x + 0.5) / a.width - 0.5) * r.scale + r.shift[0] + 0.5) * b.width);
+          const py = Math.floor((((y + 0.5) / a.height - 0.5) * r.scale + r.shift[1] + 0.5) * b.height);
+          if (px < 0 || py < 0 || px >= b.width || py >= b.height) continue;
+          sa += a.weight[y * a.width + x];
+          sb += b.weight[py * b.width + px];
+          n++;
+        }
+      if (!n) continue;
+      const [mid, value] = [sa / n, sb / n];
+      const where = `${rows[j]} ${columns[i]}`.replace('middle middle', 'centre');
+      const off = value - mid;
+      push('value', `place.weight.${rows[j]}-${columns[i]}`, 'L*', mid, 5, value, Math.abs(off) <= 5 ? `The ${where} is as worked as the source’s.` : `The ${where} is ${off > 0 ? 'more heavily' : 'more lightly'} worked than the source’s: ${value.toFixed(0)} against ${mid.toFixed(0)}.`);
+    } // prettier-ignore
+  return out;
+}
+
+function closenessOf(findings: readonly Scored[], weights: Partial<Record<FeatureGroup, number>>): Comparison['closeness'] {
+  const groups = Object.fromEntries(
+    FEATURE_GROUPS.map((group): [FeatureGroup, number | null] => {
+      let sum = 0;
+      let total = 0;
+      for (const f of findings) {
+        if (f.group !== group) continue;
+        const w = LIGHT(f.feature) ? 0.25 : 1;
+        // Falls smoothly with the whole deviation: half at about two and a half standard deviations.
+        sum += w / (1 + (f.deviation / 2.5) ** 2);
+        total += w;
+      }
+      return [group, total > 0 ? 100 * clamp(sum / total, 0, 1) : null];
+    }),
+  ) as Record<FeatureGroup, number | null>;
+  let sum = 0;
+  let total = 0;
+  for (const g of FEATURE_GROUPS) {
+    const v = groups[g];
+    const w = weights[g] ?? 1;
+    if (v === null || !(w > 0)) continue;
+    sum += w * v;
+    total += w;
+  }
+  return { overall: total > 0 ? sum / total : 0, groups };
+}
+
+export interface CompareOptions {
+  as: 'copy' | 'original';
+  words?: WordSettings;
+  weights?: Partial<Record<FeatureGroup, number>>;
+}
+
+/** Holds a piece against a master's works. At least one source; features missing on either side are left out. */
+export function compare(sources: readonly Measured[], piece: Measured, options: CompareOptions): Comparison {
+  if (!sources.length) throw new RangeError('source: at least one work by the master is needed');
+  const words = options.words ?? PLAIN_WORDS;
+  const mm = piece.widthMm !== null && sources.every((s) => s.widthMm !== null);
+  const scored: Scored[] = [];
+  for (const name of Object.keys(piece.features)) {
+    const own = inCommonUnits(name, piece, mm)!;
+    if (own.value === null || !featureSpec(name)) continue;
+    const range = rangeOf(
+      name,
+      sources.flatMap((s) => inCommonUnits(name, s, mm) ?? []),
+    );
+    if (range) scored.push(judge(name, range, own.value, own.unit, words));
+  }
+  const palette = paletteFinding(sources, piece, words);
+  if (palette) scored.push(palette);
+  const invention: Invention | null = inventionOf(sources.map((s) => s.layout), piece.layout); // prettier-ignore
+  if (options.as === 'copy') scored.push(...placeFindings(sources[invention?.nearest ?? 0], piece));
+  scored.sort((a, b) => Math.abs(b.distance) - Math.abs(a.distance) || b.deviation - a.deviation);
+  return {
+    as: options.as,
+    closeness: closenessOf(scored, options.weights ?? {}),
+    ownInvention: invention?.score ?? 100,
+    findings: scored.map(({ deviation: _deviation, ...f }) => f),
+  };
+}

@@ -1,0 +1,232 @@
+/** Knows how to take a whole picture apart into its profile: the readings, and the flat features drawn from them. */
+import { labPlanes, LabPlanes } from '../colour/lab';
+import { Palette, PaletteEntry, readPalette } from '../colour/palette';
+import { temperatureShares, TemperatureShares } from '../colour/temperature';
+import { focusOf, readValues, Values } from '../colour/values';
+import { Composition, readComposition, workedArea } from '../composition/composition';
+import { EdgeShares, readEdges } from '../marks/edges';
+import { departure } from '../marks/ink';
+import { OverallMarks, Reading, readOverall, readPatch } from '../marks/reading';
+import { Landmarks } from '../proportion/align';
+import { measureProportions, Proportion } from '../proportion/measures';
+import { TemplateName } from '../proportion/templates';
+import { cropImage, Mask, Rect, rectInside, RgbImage } from '../raster/image';
+import { reduceToLongSide } from '../raster/resample';
+import { histogramQuantiles, standardDeviation } from '../raster/statistics';
+import { Feature, FEATURES, featureSpec, FeatureSet } from './features';
+import { Layout, layoutOf } from './layout';
+
+/** Raised whenever the same picture would read differently. */
+export const PROFILE_VERSION = 1;
+
+export const FORM_SIDE = 1024;
+const MARK_SIDE = 4096;
+const MARK_PX_PER_MM = 10;
+
+export interface ProfileOptions {
+  mmPerPixel?: number | null;
+  patches?: readonly Rect[];
+  colours?: number;
+  values?: number;
+  landmarks?: { template: TemplateName | 'free'; points: Landmarks } | null;
+}
+
+export interface Profile {
+  ground: { hex: string; lab: [number, number, number]; share: number } | null;
+  palette: PaletteEntry[];
+  values: Values;
+  temperature: TemperatureShares;
+  chroma: { mean: number; p90: number };
+  marks: { overall: Reading; patches: ({ patch: Rect } & Reading)[] };
+  edges: EdgeShares;
+  composition: Omit<Composition, 'margin'>;
+  proportions: Proportion[];
+  features: FeatureSet;
+}
+
+export interface ProfileWithMaps {
+  profile: Profile;
+  /** Where which kind was read; for maps on screen. */
+  kinds: OverallMarks['map'];
+  /** Where the strongest contrast lies, 0–1. */
+  focus: readonly [number, number];
+  layout: Layout;
+}
+
+/** The picture at mark size: native, or at most 10 px/mm where the scale is known, long side at most 4096. */
+export function markSize(image: RgbImage, mmPerPixel: number | null): { image: RgbImage; factor: number } {
+  let side = Math.min(MARK_SIDE, Math.max(image.width, image.height));
+  if (mmPerPixel !== null) side = Math.min(side, Math.ceil(Math.max(image.width, image.height) * mmPerPixel * MARK_PX_PER_MM));
+  side = Math.max(side, Math.min(64, Math.max(image.width, image.height)));
+  const reduced = reduceToLongSide(image, side);
+  return { image: reduced, factor: image.width / reduced.width };
+}
+
+/** Reads one patch given in the picture's own pixels; throws when it does not lie inside. */
+export function measurePatch(image: RgbImage, patch: Rect, ground: readonly number[] | null, mmPerPixel: number | null): Reading {
+  if (!rectInside(patch, image.width, image.height))
+    throw new RangeError(`patch ${patch.join(',')} does not lie inside the picture, which is ${image.width} by ${image.height} px`);
+  const whole = patch.map(Math.round) as unknown as Rect;
+  const cut = cropImage(image, [whole[0], whole[1], Math.min(whole[2], image.width - whole[0]), Math.min(whole[3], image.height - whole[1])]);
+  const { image: small, factor } = markSize(cut, mmPerPixel);
+  return readPatch(small, ground, { factor, pictureWidth: image.width, mmPerPixel });
+}
+
+/** The whole profile. Deterministic; see the command-line contract for every field's meaning and unit. */
+export function measurePicture(image: RgbImage, options: ProfileOptions = {}): ProfileWithMaps {
+  const mmPerPixel = options.mmPerPixel ?? null;
+  const form = reduceToLongSide(image, FORM_SIDE);
+  const lab = labPlanes(form);
+  const palette = readPalette(form, lab.L, options.colours ?? 6);
+  const groundEntry = palette.ground === null ? null : palette.entries[palette.ground];
+  const ground = groundEntry && { hex: groundEntry.hex, lab: groundEntry.lab, share: groundEntry.share };
+  const worked = workedArea(ground ? departure(form, ground.lab) : null, form.width, form.height);
+  const values = readValues(lab.L, options.values ?? 5);
+  const painted = ground ? paintedPixels(palette, worked) : null;
+  const temperature = temperatureShares(lab, painted);
+  const mark = markSize(image, mmPerPixel);
+  const scale = { factor: mark.factor, pictureWidth: image.width, mmPerPixel };
+  const marks = readOverall(mark.image, ground?.lab ?? null, scale);
+  const edges = readEdges(lab.L, mark.image, values.steps);
+  const composition = readComposition(worked);
+  const focus = focusOf(form);
+  const chromas = chromaPlane(lab);
+  const chroma = chromaOf(chromas);
+  const template = options.landmarks?.template;
+  const proportions = template && template !== 'free' ? measureProportions(template, options.landmarks!.points) : [];
+  const patches = (options.patches ?? []).map((patch) => ({ patch, ...measurePatch(image, patch, ground?.lab ?? null, mmPerPixel) }));
+  const { margin, ...shape } = composition;
+  const features = collect({ palette, ground, values, temperature, chroma, chromas, marks, edges: edges.shares, composition: shape, margin, focus: focus.contrast, proportions, lab, worked, bare: ground !== null });
+  return {
+    profile: {
+      ground,
+      palette: palette.entries,
+      values,
+      temperature,
+      chroma,
+      marks: { overall: marks.reading, patches },
+      edges: edges.shares,
+      composition: shape,
+      proportions,
+      features,
+    },
+    kinds: marks.map,
+    focus: focus.at,
+    layout: layoutOf(form, ground?.lab ?? null, worked),
+  };
+}
+
+/** Where the picture is worked or painted: not the ground's colour, or within the worked area. */
+function paintedPixels(palette: Palette, worked: Mask): Uint8Array {
+  const out = new Uint8Array(worked.data.length);
+  for (let i = 0; i < out.length; i++) out[i] = palette.labels[i] === palette.ground && !worked.data[i] ? 0 : 1;
+  return out;
+}
+
+function chromaPlane({ a, b }: LabPlanes): Float32Array {
+  const out = new Float32Array(a.data.length);
+  for (let i = 0; i < out.length; i++) out[i] = Math.sqrt(a.data[i] ** 2 + b.data[i] ** 2);
+  return out;
+}
+
+function chromaOf(c: Float32Array): { mean: number; p90: number } {
+  let sum = 0;
+  for (let i = 0; i < c.length; i++) sum += c[i];
+  return { mean: sum / c.length, p90: histogramQuantiles(c, 0, 180, [0.9])[0] };
+}
+
+interface Gathered {
+  palette: Palette;
+  ground: Profile['ground'];
+  values: Values;
+  temperature: TemperatureShares;
+  chroma: { mean: number; p90: number };
+  chromas: Float32Array;
+  marks: OverallMarks;
+  edges: EdgeShares;
+  composition: Profile['composition'];
+  margin: number;
+  focus: number;
+  proportions: Proportion[];
+  lab: LabPlanes;
+  worked: Mask;
+  bare: boolean;
+}
+
+/** Spread of a whole-picture mean over a 4 × 4 lattice of the picture, as the standard error of that mean. */
+function latticeError(data: Float32Array, width: number, height: number): number {
+  const cells = new Float64Array(16);
+  const count = new Float64Array(16);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const c = Math.floor((y * 4) / height) * 4 + Math.floor((x * 4) / width);
+      cells[c] += data[y * width + x];
+      count[c]++;
+    }
+  return standardDeviation(Array.from(cells, (v, i) => v / (count[i] || 1))) / 4;
+}
+
+function collect(g: Gathered): FeatureSet {
+  const r = g.marks.reading;
+  const L = g.lab.L;
+  const share = (test: (v: number) => boolean) => {
+    let n = 0;
+    for (const v of L.data) if (test(v)) n++;
+    return n / L.data.length;
+  };
+  const lError = latticeError(L.data, L.width, L.height);
+  const cError = latticeError(g.chromas, L.width, L.height);
+  const entropy = -g.palette.entries.reduce((s, e) => s + (e.share > 0 ? e.share * Math.log(e.share) : 0), 0);
+  const accent = g.palette.entries.filter((e) => e.accent).reduce((s, e) => s + e.share, 0);
+  const permille = (px: number | null | undefined, own: { permille: number; px: number } | null) => (own && px ? (px * own.permille) / own.px : null);
+  const line = r.lineWidth;
+  const values: Record<string, [number | null, number | null]> = {
+    'marks.direction': [r.directions[0]?.angle ?? null, g.marks.spread.direction],
+    'marks.crossing': [r.crossing, r.crossing === null ? null : 3],
+    'marks.coherence': [r.directions.length ? r.coherence : null, 0.05],
+    'marks.spacing': [r.spacing?.permille ?? null, permille(g.marks.spread.spacing, r.spacing)],
+    'marks.spacingVariation': [r.spacing?.variation ?? null, r.spacing ? 0.02 : null],
+    'marks.lineWidth': [line?.permille ?? null, permille(g.marks.spread.lineWidth, line)],
+    'marks.lineSwell': [line && line.thin > 0 ? line.thick / line.thin : null, 0.1],
+    'marks.strokeLength': [r.strokeLength?.permille ?? null, permille(g.marks.spread.strokeLength, r.strokeLength)],
+    'marks.straightness': [r.straightness, 0.01],
+    'marks.coverage': [r.coverage, g.marks.spread.coverage],
+    'edges.outlined': [g.edges.outlined, 0.04],
+    'edges.sharp': [g.edges.sharp, 0.04],
+    'edges.soft': [g.edges.soft, 0.04],
+    'edges.lost': [g.edges.lost, 0.04],
+    'marks.colourSlack': [null, null],
+    'marks.finish': [g.marks.finish, 0.04],
+    'colour.groundL': [g.ground?.lab[0] ?? null, 0.5],
+    'colour.groundChroma': [g.ground ? Math.hypot(g.ground.lab[1], g.ground.lab[2]) : null, 0.5],
+    'colour.count': [Math.exp(entropy), 0.1],
+    'colour.chroma': [g.chroma.mean, cError],
+    'colour.chromaHigh': [g.chroma.p90, cError * 1.5],
+    'colour.warm': [g.temperature.warm, 0.02],
+    'colour.cool': [g.temperature.cool, 0.02],
+    'colour.balance': [g.temperature.balance, 0.04],
+    'colour.accent': [accent, Math.max(0.0005, accent * 0.2)],
+    'value.mean': [g.values.mean, lError],
+    'value.dark': [g.values.dark, 0.8],
+    'value.light': [g.values.light, 0.8],
+    'value.range': [g.values.range, 1.1],
+    'value.darkShare': [share((v) => v < 35), 0.01],
+    'value.lightShare': [share((v) => v > 75), 0.01],
+    'value.focusContrast': [g.focus, 0.8],
+    'composition.centreX': [g.composition.centre[0], 0.01],
+    'composition.centreY': [g.composition.centre[1], 0.01],
+    'composition.coverage': [g.composition.coverage, 0.02],
+    'composition.margin': [g.bare ? g.margin : 0, 0.005],
+    'composition.envelope': [g.composition.envelope.fit, 0.02],
+  };
+  for (const [kind, part] of Object.entries(g.marks.shares)) values[`marks.share.${kind}`] = [part, 0.05];
+  for (const p of g.proportions) values[`proportion.${p.name}`] = [p.value, p.unit === 'degrees' ? 0.7 : p.value === null ? null : Math.abs(p.value) * 0.015 + 0.002];
+  const names = [...Object.keys(FEATURES), ...g.proportions.map((p) => `proportion.${p.name}`)];
+  return Object.fromEntries(
+    names.map((name): [string, Feature] => {
+      const { group, unit } = featureSpec(name)!;
+      const [value, spread] = values[name];
+      return [name, { group, value, unit, spread: value === null ? null : spread }];
+    }),
+  );
+}

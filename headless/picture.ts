@@ -1,0 +1,75 @@
+/** Knows how to open a picture file into upright sRGB pixels, and to write one; the image library is loaded only when needed. */
+import { createHash } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
+import { RgbImage } from '../core/raster/image';
+import { Unusable } from './unusable';
+
+export const MOST_BYTES = 40 * 1024 * 1024;
+export const MOST_PIXELS = 40e6;
+
+export interface OpenedPicture {
+  image: RgbImage;
+  sha256: string;
+}
+
+async function library() {
+  const { default: sharp } = await import('sharp');
+  sharp.concurrency(1);
+  sharp.cache(false);
+  return sharp;
+}
+
+/** Reads, checks by content, turns upright and converts to 8-bit sRGB; transparency is laid on white. */
+export async function openPicture(path: string): Promise<OpenedPicture> {
+  let bytes: Buffer;
+  try {
+    bytes = await readFile(path);
+  } catch {
+    throw new Unusable(`${path}: there is no such file, or it cannot be read`);
+  }
+  return { image: await decodePicture(bytes, path), sha256: createHash('sha256').update(bytes).digest('hex') };
+}
+
+export async function decodePicture(bytes: Buffer, name: string): Promise<RgbImage> {
+  if (bytes.length === 0) throw new Unusable(`${name}: the file is empty`);
+  if (bytes.length > MOST_BYTES) throw new Unusable(`${name}: the file is larger than 40 MB; save it smaller`);
+  const sharp = await library();
+  let meta;
+  try {
+    meta = await sharp(bytes, { failOn: 'error' }).metadata();
+  } catch {
+    throw new Unusable(`${name}: this is not a picture Old Hand can read; use JPEG, PNG, WebP or TIFF`);
+  }
+  if (!meta.width || !meta.height || !['jpeg', 'png', 'webp', 'tiff', 'gif', 'avif', 'heif'].includes(meta.format ?? ''))
+    throw new Unusable(`${name}: this is not a picture Old Hand can read; use JPEG, PNG, WebP or TIFF`);
+  if (meta.width * meta.height > MOST_PIXELS) throw new Unusable(`${name}: the picture has more than 40 million pixels; save it smaller`);
+  try {
+    const { data, info } = await sharp(bytes, { failOn: 'error', limitInputPixels: MOST_PIXELS })
+      .autoOrient()
+      .flatten({ background: '#ffffff' })
+      .toColourspace('srgb')
+      .removeAlpha()
+      .raw({ depth: 'uchar' })
+      .toBuffer({ resolveWithObject: true });
+    return { width: info.width, height: info.height, data: info.channels === 3 ? data : spreadGrey(data, info.width * info.height, info.channels) };
+  } catch {
+    throw new Unusable(`${name}: the picture is damaged or cut short; open it in a picture program and save it again`);
+  }
+}
+
+function spreadGrey(data: Buffer, pixels: number, channels: number): Uint8Array {
+  const out = new Uint8Array(pixels * 3);
+  for (let i = 0; i < pixels; i++) out.fill(data[i * channels], i * 3, i * 3 + 3);
+  return out;
+}
+
+/** Writes a picture; the format follows the file's ending, PNG by default. */
+export async function savePicture(image: RgbImage, path: string, pxPerMm: number): Promise<void> {
+  const sharp = await library();
+  const raw = sharp(Buffer.from(image.data.buffer, image.data.byteOffset, image.data.byteLength), { raw: { width: image.width, height: image.height, channels: 3 } });
+  try {
+    await raw.withMetadata({ density: pxPerMm * 25.4 }).toFile(path);
+  } catch {
+    throw new Unusable(`out: ${path} cannot be written; name a .png file in a folder that exists`);
+  }
+}

@@ -1,0 +1,172 @@
+// Knows what a fresh machine lacks: packages from npm and Debian, and the bundles made from the sources.
+import { execFileSync, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { dirname, join, relative } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
+const BUILD = join(ROOT, 'build');
+
+/** An error already said in plain words. */
+export function plainError(message) {
+  return Object.assign(new Error(message), { told: true });
+}
+
+export function say(text) {
+  process.stderr.write(`${text}\n`);
+}
+
+/** Runs `work` while no other process of this checkout does; waits up to ten minutes for one that does. */
+export function withLock(name, work) {
+  mkdirSync(BUILD, { recursive: true });
+  const lock = join(BUILD, `${name}.lock`);
+  const sleep = (ms) => Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, ms);
+  for (let waited = 0; ; waited += 100) {
+    try {
+      mkdirSync(lock);
+      writeFileSync(join(lock, 'pid'), String(process.pid));
+      break;
+    } catch (error) {
+      if (error.code !== 'EEXIST') throw error;
+      let owner = 0;
+      try {
+        owner = Number(readFileSync(join(lock, 'pid'), 'utf8'));
+      } catch {
+        // The owner has not yet written its number.
+      }
+      let alive = owner > 0 || waited < 2000;
+      if (owner > 0) {
+        try {
+          process.kill(owner, 0);
+        } catch {
+          alive = false;
+        }
+      }
+      if (!alive) rmSync(lock, { recursive: true, force: true });
+      else if (waited > 600000) throw plainError(`another process has been building for ten minutes; end process ${owner} or remove ${lock}`);
+      else sleep(100);
+    }
+  }
+  try {
+    return work();
+  } finally {
+    rmSync(lock, { recursive: true, force: true });
+  }
+}
+
+/** A short sum over files' contents, so that a new checkout of the same sources needs no new build. */
+export function sourcesHash(paths) {
+  const sum = createHash('sha256');
+  const visit = (path) => {
+    let info;
+    try {
+      info = statSync(path);
+    } catch {
+      return;
+    }
+    if (info.isDirectory()) {
+      for (const name of readdirSync(path).sort()) if (name !== 'node_modules' && !name.endsWith('.test.ts')) visit(join(path, name));
+    } else {
+      sum.update(relative(ROOT, path)).update('\0').update(readFileSync(path)).update('\0');
+    }
+  };
+  for (const path of paths) visit(join(ROOT, path));
+  return sum.digest('hex').slice(0, 24);
+}
+
+const stampOf = (file) => {
+  try {
+    return readFileSync(file, 'utf8');
+  } catch {
+    return '';
+  }
+};
+
+/** npm's packages, exactly as the lock file says; a stamp tells whether they are the right ones. */
+export function ensurePackages() {
+  const stamp = join(ROOT, 'node_modules', '.oldhand-stamp');
+  const wanted = sourcesHash(['package-lock.json']);
+  if (stampOf(stamp) === wanted) return;
+  withLock('packages', () => {
+    if (stampOf(stamp) === wanted) return;
+    say('Installing packages (npm ci) …');
+    const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--include=dev'], { cwd: ROOT, stdio: ['ignore', 2, 2], env: { ...process.env, NODE_ENV: 'development' } });
+    if (done.status !== 0) throw plainError('the packages could not be installed; with a network, run: npm ci');
+    writeFileSync(stamp, wanted);
+  });
+}
+
+const BUNDLE_SOURCES = ['core', 'headless', 'atelier', 'server', 'package-lock.json', 'launcher/setup.mjs', 'tsconfig.json'];
+
+/** The headless entry and the server's workers, bundled by esbuild when their sources have changed. */
+export function ensureBundles() {
+  const out = join(BUILD, 'bundle');
+  const stamp = join(out, '.stamp');
+  const wanted = sourcesHash(BUNDLE_SOURCES);
+  if (stampOf(stamp) === wanted) return;
+  withLock('bundle', () => {
+    if (stampOf(stamp) === wanted) return;
+    const esbuild = createRequire(join(ROOT, 'package.json'))('esbuild');
+    const entries = { headless: 'headless/main.ts', 'work-thread': 'server/jobs/workThread.ts', 'seed-demo': 'server/demo/seedCommand.ts', migrate: 'server/database/migrateCommand.ts' };
+    const entryPoints = Object.fromEntries(Object.entries(entries).flatMap(([name, path]) => (existsSync(join(ROOT, path)) ? [[name, join(ROOT, path)]] : [])));
+    esbuild.buildSync({
+      entryPoints,
+      outdir: out,
+      outExtension: { '.js': '.mjs' },
+      bundle: true,
+      splitting: true,
+      format: 'esm',
+      platform: 'node',
+      target: 'node20',
+      packages: 'external',
+      alias: { '@': ROOT },
+      sourcemap: false,
+      logLevel: 'error',
+    });
+    writeFileSync(stamp, wanted);
+  });
+}
+
+const APP_SOURCES = ['app', 'ui', 'core', 'server', 'atelier', 'next.config.ts', 'postcss.config.mjs', 'package-lock.json', 'tsconfig.json', 'public'];
+
+/** Next's production build, when its sources have changed. */
+export function ensureApplication() {
+  const stamp = join(ROOT, '.next', '.oldhand-stamp');
+  const wanted = sourcesHash(APP_SOURCES);
+  if (stampOf(stamp) === wanted) return;
+  withLock('application', () => {
+    if (stampOf(stamp) === wanted) return;
+    say('Building the application …');
+    const done = spawnSync(process.execPath, [join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next'), 'build'], {
+      cwd: ROOT,
+      stdio: ['ignore', 2, 2],
+      env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+    });
+    if (done.status !== 0) throw plainError('the application could not be built; the lines above say where');
+    writeFileSync(stamp, wanted);
+  });
+}
+
+export function findProgram(names) {
+  for (const dir of [...(process.env.PATH ?? '').split(':'), '/usr/sbin', '/usr/local/sbin', '/usr/bin'])
+    for (const name of names) if (dir && existsSync(join(dir, name))) return join(dir, name);
+  return null;
+}
+
+/** Installs Debian packages when a program is missing and this user may; else says the exact command. */
+export function ensureDebian(programs, packages) {
+  if (programs.every((names) => findProgram(names))) return;
+  const command = `apt-get install -y --no-install-recommends ${packages.join(' ')}`;
+  const root = process.getuid?.() === 0;
+  if (!root || !findProgram(['apt-get'])) throw plainError(`something is missing that only an administrator may install; run: sudo apt-get update && sudo ${command}`);
+  say(`Installing ${packages.join(', ')} …`);
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  try {
+    execFileSync('apt-get', ['update'], { stdio: ['ignore', 'ignore', 2], env });
+    execFileSync('apt-get', command.split(' ').slice(1), { stdio: ['ignore', 'ignore', 2], env });
+  } catch {
+    throw plainError(`Debian's packages could not be installed; run: ${command}`);
+  }
+}

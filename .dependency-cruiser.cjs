@@ -14,12 +14,20 @@ module.exports = {
     forbid('routes-keep-off-the-database', '^app/', '^(server/schema/|node_modules/(drizzle-orm|mysql2)/)'),
     forbid('server-has-no-interface', '^server/', '^(ui|app)/'),
     forbid('headless-is-thin', '^headless/', '^(app|ui|server|atelier)/'),
-    { name: 'atelier-draws-on-core', severity: 'error', from: { path: '^atelier/' }, to: { path: '^(app|ui|server|headless)/' } },
+    {
+      name: 'atelier-draws-on-core',
+      severity: 'error',
+      from: { path: '^atelier/' },
+      to: { path: '^(app|ui|server|headless)/' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
   },
 };

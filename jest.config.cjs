@@ -2,7 +2,12 @@
 module.exports = {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/{core,server,headless,atelier,ui}/**/*.test.ts', '<rootDir>/tests/reference/**/*.test.ts'],
-  transform: { '^.+\\.(t|j|mj)sx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } }] },
+  transform: {
+    '^.+\\.(t|j|mj)sx?$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } },
+    ],
+  },
   transformIgnorePatterns: ['/node_modules/(?!(culori|colorjs\\.io|spectral\\.js)/)'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1' },
   maxWorkers: 2,

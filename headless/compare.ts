@@ -29,12 +29,18 @@ function askedSources(words: Words): Asked[] {
 async function measured(asked: Asked, what: string, read: ReadText): Promise<Measured> {
   const { image } = await openPicture(asked.path);
   const landmarks = await landmarksFor(asked.landmarks, `--${what}-landmarks`, image, read);
-  const { profile, layout } = measurePicture(image, { mmPerPixel: asked.widthMm === null ? null : asked.widthMm / image.width, landmarks });
+  const { profile, layout } = measurePicture(image, {
+    mmPerPixel: asked.widthMm === null ? null : asked.widthMm / image.width,
+    landmarks,
+  });
   return { features: profile.features, palette: profile.palette, layout, widthMm: asked.widthMm };
 }
 
 export async function compareFiles(words: Words, read: ReadText): Promise<{ json: unknown; plain: string }> {
-  if (words.positional.length) throw new Unusable(`compare: "${words.positional[0]}" is not understood; name works with --source and the piece with --piece`);
+  if (words.positional.length)
+    throw new Unusable(
+      `compare: "${words.positional[0]}" is not understood; name works with --source and the piece with --piece`,
+    );
   const sources = askedSources(words);
   const path = last(words, 'piece');
   const as = last(words, 'as') ?? 'original';
@@ -44,9 +50,19 @@ export async function compareFiles(words: Words, read: ReadText): Promise<{ json
   const pieceWidth = last(words, 'piece-width-mm');
   const works: Measured[] = [];
   for (const s of sources) works.push(await measured(s, 'source', read));
-  const piece = await measured({ path, widthMm: pieceWidth === undefined ? null : number('piece-width-mm', pieceWidth, 1, 20000), landmarks: last(words, 'piece-landmarks') }, 'piece', read);
-  const result = compare(works, piece, { as, words: wordSettings(words) });
-  const groups = Object.entries(result.closeness.groups).map(([g, v]) => `${g} ${v === null ? 'nothing to compare' : v.toFixed(0)}`);
+  const piece = await measured(
+    {
+      path,
+      widthMm: pieceWidth === undefined ? null : number('piece-width-mm', pieceWidth, 1, 20000),
+      landmarks: last(words, 'piece-landmarks'),
+    },
+    'piece',
+    read,
+  );
+  const { nearest: _nearest, ...result } = compare(works, piece, { as, words: wordSettings(words) });
+  const groups = Object.entries(result.closeness.groups).map(
+    ([g, v]) => `${g} ${v === null ? 'nothing to compare' : v.toFixed(0)}`,
+  );
   const plain = [
     `Closeness ${result.closeness.overall.toFixed(0)} of 100 (${groups.join(', ')}); own invention ${result.ownInvention.toFixed(0)}.`,
     ...result.findings.filter((f) => f.distance !== 0).slice(0, 8).map((f) => f.words),

@@ -38,7 +38,15 @@ const COMMANDS: Record<string, Command> = {
     return { words, outcome: await rectifyFile(words) };
   },
   compare: async (input) => {
-    const words = readWords(input, ['source', 'source-width-mm', 'source-landmarks', 'piece', 'piece-width-mm', 'piece-landmarks', 'as']);
+    const words = readWords(input, [
+      'source',
+      'source-width-mm',
+      'source-landmarks',
+      'piece',
+      'piece-width-mm',
+      'piece-landmarks',
+      'as',
+    ]);
     const { compareFiles } = await import('./compare');
     return { words, outcome: await compareFiles(words, textOf) };
   },
@@ -51,8 +59,13 @@ const COMMANDS: Record<string, Command> = {
     const { spell } = await import('../core/style/words');
     const found = mixFor(target, kit);
     const answer = { ...found, words: spell(found.words, wordSettings(words)) };
-    const lines = answer.recipes.map((r) => `ΔE ${r.deltaE.toFixed(1)}  ${r.hex}  ${r.parts.map((p) => `${p.parts} ${p.paint}`).join(' + ')}`);
-    return { words, outcome: { json: { format: 'oldhand.mix/1', ...answer }, plain: [answer.words, ...lines].join('\n') } };
+    const lines = answer.recipes.map(
+      (r) => `ΔE ${r.deltaE.toFixed(1)}  ${r.hex}  ${r.parts.map((p) => `${p.parts} ${p.paint}`).join(' + ')}`,
+    );
+    return {
+      words,
+      outcome: { json: { format: 'oldhand.mix/1', ...answer }, plain: [answer.words, ...lines].join('\n') },
+    };
   },
   'colour-difference': async (input) => {
     // A Lab colour may begin with a minus sign, never with two.
@@ -68,17 +81,31 @@ const COMMANDS: Record<string, Command> = {
     const polygon = points('polygon', required(words, 'polygon'));
     if (polygon.length > 20000) throw new Unusable('--polygon: more than 20000 points; give fewer');
     const shapes = fitShapes(polygon);
-    return { words, outcome: { json: { shapes }, plain: shapes.map((s) => `${s.kind}  ${(100 * s.overlap).toFixed(1)} % overlap`).join('\n') } };
+    return {
+      words,
+      outcome: {
+        json: { shapes },
+        plain: shapes.map((s) => `${s.kind}  ${(100 * s.overlap).toFixed(1)} % overlap`).join('\n'),
+      },
+    };
   },
   align: async (input) => {
     const words = readWords(input, ['from', 'to']);
     const { align } = await import('../core/proportion/align');
     const { parseLandmarkFile } = await import('../core/formats/landmarkFile');
     const [a, b] = await Promise.all(
-      (['from', 'to'] as const).map(async (n) => parseLandmarkFile(await textOf(required(words, n), `--${n}`), `--${n}`)),
+      (['from', 'to'] as const).map(async (n) =>
+        parseLandmarkFile(await textOf(required(words, n), `--${n}`), `--${n}`),
+      ),
     );
     const json = align(a.points, b.points);
-    return { words, outcome: { json, plain: `scale ${json.scale.toFixed(4)}, turned ${json.rotation.toFixed(2)}°, moved ${json.shift.map((v) => v.toFixed(1)).join(', ')} px; r.m.s. ${json.rms.toFixed(2)} px` } };
+    return {
+      words,
+      outcome: {
+        json,
+        plain: `scale ${json.scale.toFixed(4)}, turned ${json.rotation.toFixed(2)}°, moved ${json.shift.map((v) => v.toFixed(1)).join(', ')} px; r.m.s. ${json.rms.toFixed(2)} px`,
+      },
+    };
   },
 };
 

@@ -21,7 +21,8 @@ export function readWords(words: readonly string[], known: readonly string[]): W
       continue;
     }
     const [name, inline] = word.slice(2).split(/=(.*)/s);
-    if (!allowed.has(name)) throw new Unusable(`--${name}: no such option here; known are ${[...allowed].map((k) => `--${k}`).join(', ')}`);
+    if (!allowed.has(name))
+      throw new Unusable(`--${name}: no such option here; known are ${[...allowed].map((k) => `--${k}`).join(', ')}`);
     if (FLAGS.has(name)) out.options.push({ name, value: '' });
     else {
       const value = inline ?? words[++i];
@@ -38,13 +39,15 @@ export const has = (w: Words, name: string): boolean => w.options.some((o) => o.
 
 export function number(name: string, text: string, low: number, high: number): number {
   const value = text.trim() === '' ? NaN : Number(text);
-  if (!Number.isFinite(value) || value < low || value > high) throw new Unusable(`--${name}: "${text}" must be a number from ${low} to ${high}`);
+  if (!Number.isFinite(value) || value < low || value > high)
+    throw new Unusable(`--${name}: "${text}" must be a number from ${low} to ${high}`);
   return value;
 }
 
 export function numbers(name: string, text: string, count: number): number[] {
   const parts = text.split(',').map((p) => (p.trim() === '' ? NaN : Number(p)));
-  if (parts.length !== count || !parts.every(Number.isFinite)) throw new Unusable(`${name}: "${text}" must be ${count} numbers with commas between them`);
+  if (parts.length !== count || !parts.every(Number.isFinite))
+    throw new Unusable(`${name}: "${text}" must be ${count} numbers with commas between them`);
   return parts;
 }
 
@@ -61,7 +64,8 @@ export function points(name: string, text: string): [number, number][] {
 export function wordSettings(w: Words): WordSettings {
   const spelling = last(w, 'spelling') ?? 'british';
   const units = last(w, 'units') ?? 'mm';
-  if (spelling !== 'british' && spelling !== 'american') throw new Unusable(`--spelling: "${spelling}" must be british or american`);
+  if (spelling !== 'british' && spelling !== 'american')
+    throw new Unusable(`--spelling: "${spelling}" must be british or american`);
   if (units !== 'mm' && units !== 'inch') throw new Unusable(`--units: "${units}" must be mm or inch`);
   return { spelling, units };
 }

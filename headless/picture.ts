@@ -40,9 +40,14 @@ export async function decodePicture(bytes: Buffer, name: string): Promise<RgbIma
   } catch {
     throw new Unusable(`${name}: this is not a picture Old Hand can read; use JPEG, PNG, WebP or TIFF`);
   }
-  if (!meta.width || !meta.height || !['jpeg', 'png', 'webp', 'tiff', 'gif', 'avif', 'heif'].includes(meta.format ?? ''))
+  if (
+    !meta.width ||
+    !meta.height ||
+    !['jpeg', 'png', 'webp', 'tiff', 'gif', 'avif', 'heif'].includes(meta.format ?? '')
+  )
     throw new Unusable(`${name}: this is not a picture Old Hand can read; use JPEG, PNG, WebP or TIFF`);
-  if (meta.width * meta.height > MOST_PIXELS) throw new Unusable(`${name}: the picture has more than 40 million pixels; save it smaller`);
+  if (meta.width * meta.height > MOST_PIXELS)
+    throw new Unusable(`${name}: the picture has more than 40 million pixels; save it smaller`);
   try {
     const { data, info } = await sharp(bytes, { failOn: 'error', limitInputPixels: MOST_PIXELS })
       .autoOrient()
@@ -51,7 +56,11 @@ export async function decodePicture(bytes: Buffer, name: string): Promise<RgbIma
       .removeAlpha()
       .raw({ depth: 'uchar' })
       .toBuffer({ resolveWithObject: true });
-    return { width: info.width, height: info.height, data: info.channels === 3 ? data : spreadGrey(data, info.width * info.height, info.channels) };
+    return {
+      width: info.width,
+      height: info.height,
+      data: info.channels === 3 ? data : spreadGrey(data, info.width * info.height, info.channels),
+    };
   } catch {
     throw new Unusable(`${name}: the picture is damaged or cut short; open it in a picture program and save it again`);
   }
@@ -66,7 +75,9 @@ function spreadGrey(data: Buffer, pixels: number, channels: number): Uint8Array 
 /** Writes a picture; the format follows the file's ending, PNG by default. */
 export async function savePicture(image: RgbImage, path: string, pxPerMm: number): Promise<void> {
   const sharp = await library();
-  const raw = sharp(Buffer.from(image.data.buffer, image.data.byteOffset, image.data.byteLength), { raw: { width: image.width, height: image.height, channels: 3 } });
+  const raw = sharp(Buffer.from(image.data.buffer, image.data.byteOffset, image.data.byteLength), {
+    raw: { width: image.width, height: image.height, channels: 3 },
+  });
   try {
     await raw.withMetadata({ density: pxPerMm * 25.4 }).toFile(path);
   } catch {

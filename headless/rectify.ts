@@ -10,7 +10,10 @@ export async function rectifyFile(words: Words): Promise<{ json: unknown; plain:
   if (!path || more.length) throw new Unusable('rectify: name one photograph');
   const paperText = last(words, 'paper');
   const sides = paperText?.match(/^(\d+(?:\.\d+)?)[xX×](\d+(?:\.\d+)?)$/);
-  if (!sides) throw new Unusable(`--paper: ${paperText === undefined ? 'is missing' : `"${paperText}" is not understood`}; write the sheet in mm as WxH, such as 297x210`);
+  if (!sides)
+    throw new Unusable(
+      `--paper: ${paperText === undefined ? 'is missing' : `"${paperText}" is not understood`}; write the sheet in mm as WxH, such as 297x210`,
+    );
   const out = last(words, 'out');
   if (out === undefined) throw new Unusable('--out: is missing; name the file to write');
   const corners = last(words, 'corners');
@@ -29,5 +32,8 @@ export async function rectifyFile(words: Words): Promise<{ json: unknown; plain:
   const plain = seen
     ? `${found ? 'Sheet found' : 'Corners as given'}; written to ${out} at ${pixelsPerMm} px per mm. The light fell off by ${(100 * lighting.falloff).toFixed(0)} %.`
     : 'No sheet was found. Give its corners with --corners.';
-  return { json: { format: 'oldhand.rectified/1', corners: seen, found, confidence, pixelsPerMm, lighting, warnings }, plain: spell(plain, wordSettings(words)) };
+  return {
+    json: { format: 'oldhand.rectified/1', corners: seen, found, confidence, pixelsPerMm, lighting, warnings },
+    plain: spell(plain, wordSettings(words)),
+  };
 }

@@ -45,7 +45,8 @@ export function withLock(name, work) {
         }
       }
       if (!alive) rmSync(lock, { recursive: true, force: true });
-      else if (waited > 600000) throw plainError(`another process has been building for ten minutes; end process ${owner} or remove ${lock}`);
+      else if (waited > 600000)
+        throw plainError(`another process has been building for ten minutes; end process ${owner} or remove ${lock}`);
       else sleep(100);
     }
   }
@@ -67,7 +68,8 @@ export function sourcesHash(paths) {
       return;
     }
     if (info.isDirectory()) {
-      for (const name of readdirSync(path).sort()) if (name !== 'node_modules' && !name.endsWith('.test.ts')) visit(join(path, name));
+      for (const name of readdirSync(path).sort())
+        if (name !== 'node_modules' && !name.endsWith('.test.ts')) visit(join(path, name));
     } else {
       sum.update(relative(ROOT, path)).update('\0').update(readFileSync(path)).update('\0');
     }
@@ -92,13 +94,25 @@ export function ensurePackages() {
   withLock('packages', () => {
     if (stampOf(stamp) === wanted) return;
     say('Installing packages (npm ci) …');
-    const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--include=dev'], { cwd: ROOT, stdio: ['ignore', 2, 2], env: { ...process.env, NODE_ENV: 'development' } });
+    const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--include=dev'], {
+      cwd: ROOT,
+      stdio: ['ignore', 2, 2],
+      env: { ...process.env, NODE_ENV: 'development' },
+    });
     if (done.status !== 0) throw plainError('the packages could not be installed; with a network, run: npm ci');
     writeFileSync(stamp, wanted);
   });
 }
 
-const BUNDLE_SOURCES = ['core', 'headless', 'atelier', 'server', 'package-lock.json', 'launcher/setup.mjs', 'tsconfig.json'];
+const BUNDLE_SOURCES = [
+  'core',
+  'headless',
+  'atelier',
+  'server',
+  'package-lock.json',
+  'launcher/setup.mjs',
+  'tsconfig.json',
+];
 
 /** The headless entry and the server's workers, bundled by esbuild when their sources have changed. */
 export function ensureBundles() {
@@ -109,8 +123,17 @@ export function ensureBundles() {
   withLock('bundle', () => {
     if (stampOf(stamp) === wanted) return;
     const esbuild = createRequire(join(ROOT, 'package.json'))('esbuild');
-    const entries = { headless: 'headless/main.ts', 'work-thread': 'server/jobs/workThread.ts', 'seed-demo': 'server/demo/seedCommand.ts', migrate: 'server/database/migrateCommand.ts' };
-    const entryPoints = Object.fromEntries(Object.entries(entries).flatMap(([name, path]) => (existsSync(join(ROOT, path)) ? [[name, join(ROOT, path)]] : [])));
+    const entries = {
+      headless: 'headless/main.ts',
+      'work-thread': 'server/jobs/workThread.ts',
+      'seed-demo': 'server/demo/seedCommand.ts',
+      migrate: 'server/database/migrateCommand.ts',
+    };
+    const entryPoints = Object.fromEntries(
+      Object.entries(entries).flatMap(([name, path]) =>
+        existsSync(join(ROOT, path)) ? [[name, join(ROOT, path)]] : [],
+      ),
+    );
     esbuild.buildSync({
       entryPoints,
       outdir: out,
@@ -129,7 +152,18 @@ export function ensureBundles() {
   });
 }
 
-const APP_SOURCES = ['app', 'ui', 'core', 'server', 'atelier', 'next.config.ts', 'postcss.config.mjs', 'package-lock.json', 'tsconfig.json', 'public'];
+const APP_SOURCES = [
+  'app',
+  'ui',
+  'core',
+  'server',
+  'atelier',
+  'next.config.ts',
+  'postcss.config.mjs',
+  'package-lock.json',
+  'tsconfig.json',
+  'public',
+];
 
 /** Next's production build, when its sources have changed. */
 export function ensureApplication() {
@@ -160,7 +194,10 @@ export function ensureDebian(programs, packages) {
   if (programs.every((names) => findProgram(names))) return;
   const command = `apt-get install -y --no-install-recommends ${packages.join(' ')}`;
   const root = process.getuid?.() === 0;
-  if (!root || !findProgram(['apt-get'])) throw plainError(`something is missing that only an administrator may install; run: sudo apt-get update && sudo ${command}`);
+  if (!root || !findProgram(['apt-get']))
+    throw plainError(
+      `something is missing that only an administrator may install; run: sudo apt-get update && sudo ${command}`,
+    );
   say(`Installing ${packages.join(', ')} …`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   try {

@@ -75,15 +75,20 @@ function project(s: StandSettings): (x: number, y: number) => [number, number] {
   const toward = (-s.tiltToward * Math.PI) / 180;
   const focal = 1.2 * Math.max(s.width, s.height);
   const axis: [number, number] = [Math.cos(toward), Math.sin(toward)];
-  const at = (distance: number) => (x: number, y: number): [number, number] => {
-    const [dx, dy] = [x - w / 2, y - h / 2];
-    const px = dx * Math.cos(turn) - dy * Math.sin(turn);
-    const py = dx * Math.sin(turn) + dy * Math.cos(turn);
-    const along = px * axis[0] + py * axis[1];
-    const depth = distance + along * Math.sin(tilt);
-    const short = along * (Math.cos(tilt) - 1);
-    return [s.width / 2 + (focal * (px + short * axis[0])) / depth, s.height / 2 + (focal * (py + short * axis[1])) / depth];
-  };
+  const at =
+    (distance: number) =>
+    (x: number, y: number): [number, number] => {
+      const [dx, dy] = [x - w / 2, y - h / 2];
+      const px = dx * Math.cos(turn) - dy * Math.sin(turn);
+      const py = dx * Math.sin(turn) + dy * Math.cos(turn);
+      const along = px * axis[0] + py * axis[1];
+      const depth = distance + along * Math.sin(tilt);
+      const short = along * (Math.cos(tilt) - 1);
+      return [
+        s.width / 2 + (focal * (px + short * axis[0])) / depth,
+        s.height / 2 + (focal * (py + short * axis[1])) / depth,
+      ];
+    };
   // Nearer or farther until the sheet fills the asked share of the frame.
   let [near, far] = [Math.max(w, h) * 0.4, Math.max(w, h) * 40];
   for (let i = 0; i < 50; i++) {
@@ -101,7 +106,8 @@ function project(s: StandSettings): (x: number, y: number) => [number, number] {
 
 type Shade = (x: number, y: number) => readonly [number, number, number];
 
-const lin = (hex: string) => [1, 3, 5].map((i) => linearFromByte[parseInt(hex.slice(i, i + 2), 16)]) as [number, number, number];
+const lin = (hex: string) =>
+  [1, 3, 5].map((i) => linearFromByte[parseInt(hex.slice(i, i + 2), 16)]) as [number, number, number];
 
 interface Thing {
   corners: Point[];
@@ -134,7 +140,14 @@ function tableShade(s: StandSettings, random: Random): { shade: Shade; things: T
       const long = 40 + 130 * random();
       const broad = 7 + 34 * random();
       const gap = 14 + Math.hypot(long, broad) / 2 + 50 * random();
-      const [cx, cy] = side === 0 ? [random() * w, -gap] : side === 1 ? [w + gap, random() * h] : side === 2 ? [random() * w, h + gap] : [-gap, random() * h];
+      const [cx, cy] =
+        side === 0
+          ? [random() * w, -gap]
+          : side === 1
+            ? [w + gap, random() * h]
+            : side === 2
+              ? [random() * w, h + gap]
+              : [-gap, random() * h];
       const t = random() * Math.PI;
       const [c, n] = [Math.cos(t), Math.sin(t)];
       things.push({
@@ -161,7 +174,8 @@ function insideConvex(points: readonly Point[], x: number, y: number): boolean {
 /** Photographs a sheet. The picture must have the paper's shape to within 2 %. */
 export function photograph(sheet: RgbImage, s: StandSettings): StandPhoto {
   const [w, h] = s.paper;
-  if (Math.abs(sheet.width / sheet.height / (w / h) - 1) > 0.02) throw new RangeError('paper: the picture and the sheet have different shapes');
+  if (Math.abs(sheet.width / sheet.height / (w / h) - 1) > 0.02)
+    throw new RangeError('paper: the picture and the sheet have different shapes');
   const random = seededRandom(s.seed * 2654435761);
   const view = project(s);
   const corners = rectangleCorners(w, h).map(([x, y]) => view(x, y));
@@ -185,7 +199,10 @@ export function photograph(sheet: RgbImage, s: StandSettings): StandPhoto {
         for (let sx = 0; sx < n; sx++) {
           const [mx, my] = applyHomography(toSheet, [x + (sx + 0.5) / n, y + (sy + 0.5) / n]);
           if (mx >= 0 && my >= 0 && mx < w && my < h) {
-            const i = (Math.min(sheet.height - 1, Math.floor(my * scale[1])) * sheet.width + Math.min(sheet.width - 1, Math.floor(mx * scale[0]))) * 3;
+            const i =
+              (Math.min(sheet.height - 1, Math.floor(my * scale[1])) * sheet.width +
+                Math.min(sheet.width - 1, Math.floor(mx * scale[0]))) *
+              3;
             r += linearFromByte[sheet.data[i]];
             g += linearFromByte[sheet.data[i + 1]];
             b += linearFromByte[sheet.data[i + 2]];
@@ -228,7 +245,11 @@ export function photograph(sheet: RgbImage, s: StandSettings): StandPhoto {
       data[i * 3 + c] = Math.min(255, Math.max(0, Math.round(value)));
     }
   }
-  return { image: { width: s.width, height: s.height, data }, corners, grey: card && uprightInside(card.map(([x, y]) => view(x, y))) };
+  return {
+    image: { width: s.width, height: s.height, data },
+    corners,
+    grey: card && uprightInside(card.map(([x, y]) => view(x, y))),
+  };
 }
 
 /** An upright rectangle well inside a convex quadrilateral. */
@@ -239,7 +260,13 @@ function uprightInside(quad: readonly Point[]): [number, number, number, number]
   const ry = Math.max(...quad.map((p) => Math.abs(p[1] - cy)));
   for (let k = 0.8; k > 0.05; k *= 0.9) {
     const box: Point[] = [[cx - k * rx, cy - k * ry], [cx + k * rx, cy - k * ry], [cx + k * rx, cy + k * ry], [cx - k * rx, cy + k * ry]]; // prettier-ignore
-    if (box.every(([x, y]) => insideConvex(quad, x, y))) return [Math.ceil(cx - 0.8 * k * rx), Math.ceil(cy - 0.8 * k * ry), Math.floor(1.6 * k * rx), Math.floor(1.6 * k * ry)];
+    if (box.every(([x, y]) => insideConvex(quad, x, y)))
+      return [
+        Math.ceil(cx - 0.8 * k * rx),
+        Math.ceil(cy - 0.8 * k * ry),
+        Math.floor(1.6 * k * rx),
+        Math.floor(1.6 * k * ry),
+      ];
   }
   return [Math.floor(cx), Math.floor(cy), 1, 1];
 }

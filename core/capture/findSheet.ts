@@ -170,7 +170,12 @@ function rimContrast(planes: readonly Plane[], quad: readonly Point[]): number {
 }
 
 /** Sub-pixel line of one side: crests of the colour change along normals, fitted by total least squares with outliers dropped. */
-function refineSide(planes: readonly Plane[], a: Point, b: Point, reach: number): { point: Point; direction: Point } | null {
+function refineSide(
+  planes: readonly Plane[],
+  a: Point,
+  b: Point,
+  reach: number,
+): { point: Point; direction: Point } | null {
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
   const [ux, uy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
   const found: Point[] = [];
@@ -189,7 +194,9 @@ function refineSide(planes: readonly Plane[], a: Point, b: Point, reach: number)
         const yi = Math.min(p.height - 2, Math.max(0, Math.floor(y)));
         const [fx, fy] = [x - xi, y - yi];
         const i = yi * p.width + xi;
-        const v = (p.data[i] * (1 - fx) + p.data[i + 1] * fx) * (1 - fy) + (p.data[i + p.width] * (1 - fx) + p.data[i + p.width + 1] * fx) * fy;
+        const v =
+          (p.data[i] * (1 - fx) + p.data[i + 1] * fx) * (1 - fy) +
+          (p.data[i + p.width] * (1 - fx) + p.data[i + p.width + 1] * fx) * fy;
         if (j > 0) rise[j - 1] += (v - before) ** 2;
         before = v;
       }
@@ -281,7 +288,8 @@ export function findSheet(photo: RgbImage, aspect: number | null): FoundSheet | 
           if (points.some((p) => !p)) continue;
           const quad = points as Point[];
           const slack = 0.03 * SEARCH_SIDE;
-          if (quad.some(([x, y]) => x < -slack || y < -slack || x > small.width + slack || y > small.height + slack)) continue;
+          if (quad.some(([x, y]) => x < -slack || y < -slack || x > small.width + slack || y > small.height + slack))
+            continue;
           const size = Math.abs(signedArea(quad));
           if (size < 0.1 * area || size > 0.985 * area) continue;
           const turn = Math.sign(signedArea(quad));
@@ -311,7 +319,13 @@ export function findSheet(photo: RgbImage, aspect: number | null): FoundSheet | 
           const h = (lengths[1] + lengths[3]) / 2;
           const ratio = Math.max(w, h) / Math.min(w, h);
           const fit = aspect === null ? 0 : Math.exp(-((Math.log(ratio / aspect) / 0.16) ** 2));
-          const score = sides / 4 + 0.6 * least + 0.25 * (strength / 4) + 0.9 * (size / area) ** 0.5 + 0.5 * fit + 0.5 * rimContrast(planes, quad);
+          const score =
+            sides / 4 +
+            0.6 * least +
+            0.25 * (strength / 4) +
+            0.9 * (size / area) ** 0.5 +
+            0.5 * fit +
+            0.5 * rimContrast(planes, quad);
           if (!best || score > best.score) best = { quad, score, least };
         }
       }

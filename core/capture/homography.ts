@@ -18,7 +18,17 @@ function multiply(a: readonly number[], b: readonly number[]): number[] {
 
 export function invertHomography(h: Homography): Homography {
   const [a, b, c, d, e, f, g, i, j] = h;
-  const inv = [e * j - f * i, c * i - b * j, b * f - c * e, f * g - d * j, a * j - c * g, c * d - a * f, d * i - e * g, b * g - a * i, a * e - b * d];
+  const inv = [
+    e * j - f * i,
+    c * i - b * j,
+    b * f - c * e,
+    f * g - d * j,
+    a * j - c * g,
+    c * d - a * f,
+    d * i - e * g,
+    b * g - a * i,
+    a * e - b * d,
+  ];
   const scale = inv[8] || 1;
   return inv.map((v) => v / scale);
 }
@@ -70,7 +80,8 @@ function leastEigenvector(m: number[][]): number[] {
 
 /** Homography that carries `from` to `to` in the least-squares algebraic sense; four or more pairs, no three of four in line. */
 export function fitHomography(from: readonly Point[], to: readonly Point[]): Homography {
-  if (from.length < 4 || from.length !== to.length) throw new RangeError('homography: needs at least four pairs of points');
+  if (from.length < 4 || from.length !== to.length)
+    throw new RangeError('homography: needs at least four pairs of points');
   const [nf, nt] = [normaliser(from), normaliser(to)];
   const ata = Array.from({ length: 9 }, () => new Array<number>(9).fill(0));
   from.forEach((p, i) => {
@@ -83,7 +94,8 @@ export function fitHomography(from: readonly Point[], to: readonly Point[]): Hom
       for (let r = 0; r < 9; r++) for (let c = 0; c < 9; c++) ata[r][c] += row[r] * row[c];
   });
   const h = multiply(multiply(invertHomography(nt), leastEigenvector(ata)), nf);
-  if (!h.every(Number.isFinite) || Math.abs(h[8]) < 1e-12) throw new RangeError('corners: three of them lie on one line; place the four corners of the sheet');
+  if (!h.every(Number.isFinite) || Math.abs(h[8]) < 1e-12)
+    throw new RangeError('corners: three of them lie on one line; place the four corners of the sheet');
   return h.map((v) => v / h[8]);
 }
 

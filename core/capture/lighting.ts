@@ -55,7 +55,12 @@ export function fitLight(luminance: Plane): LightSurface | null {
       const values: number[] = [];
       const step = Math.max(1, Math.floor((x1 - x0) / 12));
       for (let y = y0; y < y1; y += step) for (let x = x0; x < x1; x += step) values.push(data[y * w + x]);
-      if (values.length) rows.push({ t: terms((i + 0.5) / BLOCKS, (j + 0.5) / BLOCKS), y: Math.log(Math.max(1e-4, quantile(values, 0.85))), w: 1 });
+      if (values.length)
+        rows.push({
+          t: terms((i + 0.5) / BLOCKS, (j + 0.5) / BLOCKS),
+          y: Math.log(Math.max(1e-4, quantile(values, 0.85))),
+          w: 1,
+        });
     }
   let fit = leastSquares(rows);
   for (let round = 0; round < 14 && fit; round++) {
@@ -69,8 +74,15 @@ export function fitLight(luminance: Plane): LightSurface | null {
   }
   if (!fit) return null;
   const f = fit;
-  const at = (u: number, v: number) => Math.exp(terms(Math.min(1.25, Math.max(-0.25, u)), Math.min(1.25, Math.max(-0.25, v))).reduce((s, t, k) => s + t * f[k], 0));
-  const agreement = rows.filter((r) => Math.abs(r.y - r.t.reduce((s, t, k) => s + t * f[k], 0)) < 0.06).length / rows.length;
+  const at = (u: number, v: number) =>
+    Math.exp(
+      terms(Math.min(1.25, Math.max(-0.25, u)), Math.min(1.25, Math.max(-0.25, v))).reduce(
+        (s, t, k) => s + t * f[k],
+        0,
+      ),
+    );
+  const agreement =
+    rows.filter((r) => Math.abs(r.y - r.t.reduce((s, t, k) => s + t * f[k], 0)) < 0.06).length / rows.length;
   if (agreement < 0.25) return null;
   let [low, high, sum] = [Infinity, 0, 0];
   for (let j = 0; j <= 20; j++)

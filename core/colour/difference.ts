@@ -37,7 +37,12 @@ export function ciede2000(one: readonly number[], two: readonly number[]): numbe
   const Cm = (C1 + C2) / 2;
   let hm = chromatic ? (h1 + h2) / 2 : h1 + h2;
   if (chromatic && apart) hm += h1 + h2 < 360 ? 180 : -180;
-  const T = 1 - 0.17 * Math.cos((hm - 30) * RAD) + 0.24 * Math.cos(2 * hm * RAD) + 0.32 * Math.cos((3 * hm + 6) * RAD) - 0.2 * Math.cos((4 * hm - 63) * RAD);
+  const T =
+    1 -
+    0.17 * Math.cos((hm - 30) * RAD) +
+    0.24 * Math.cos(2 * hm * RAD) +
+    0.32 * Math.cos((3 * hm + 6) * RAD) -
+    0.2 * Math.cos((4 * hm - 63) * RAD);
   const dTheta = 30 * Math.exp(-(((hm - 275) / 25) ** 2));
   const Cm7 = Cm ** 7;
   const RC = 2 * Math.sqrt(Cm7 / (Cm7 + 25 ** 7));

@@ -64,7 +64,11 @@ function prepare(paint: Paint, scatter: number): Ready {
 }
 
 /** Linear sRGB of paints mixed by parts: absorption and scattering both add by amount (two-constant theory, scattering flat over wavelength). */
-function mixLinear(paints: readonly Ready[], parts: readonly number[], curve = new Float64Array(WAVELENGTHS.length)): Triple {
+function mixLinear(
+  paints: readonly Ready[],
+  parts: readonly number[],
+  curve = new Float64Array(WAVELENGTHS.length),
+): Triple {
   let scatter = 0;
   for (let p = 0; p < paints.length; p++) scatter += parts[p] * paints[p].scatter;
   for (let i = 0; i < curve.length; i++) {
@@ -92,7 +96,8 @@ export function calibratedStrength(paint: Paint, white: Paint): number {
   const want = labFromHex(paint.tint.hex);
   const base = prepare(white, 1);
   const own = prepare(paint, 1);
-  const miss = (log: number) => ciede2000(want, labFromLinear(...mixLinear([{ ...own, scatter: Math.exp(log) }, base], paint.tint!.parts)));
+  const miss = (log: number) =>
+    ciede2000(want, labFromLinear(...mixLinear([{ ...own, scatter: Math.exp(log) }, base], paint.tint!.parts)));
   let [a, b] = [Math.log(0.02), Math.log(50)];
   const g = (Math.sqrt(5) - 1) / 2;
   for (let i = 0; i < 40; i++) {
@@ -143,7 +148,7 @@ export function missInWords(asked: readonly number[], got: readonly number[]): s
   if (Math.min(Ca, Cg) > 5) {
     const da = got[1] - asked[1];
     const db = got[2] - asked[2];
-    const turn = Math.abs((((hg - ha + 180) % 360) + 360) % 360 - 180);
+    const turn = Math.abs(((((hg - ha + 180) % 360) + 360) % 360) - 180);
     const across = 2 * Math.sqrt(Ca * Cg) * Math.sin((turn * Math.PI) / 360);
     const word = Math.abs(da) > Math.abs(db) ? (da > 0 ? 'redder' : 'greener') : db > 0 ? 'yellower' : 'bluer';
     parts.push({ size: across, word });
@@ -193,13 +198,16 @@ export function mixFor(target: string, kit: Kit, wanted = 5): MixAnswer {
         consider([...names, WATER], [...parts, water], thin(plain, body / (body + water)));
     }
     if (!base) continue;
-    for (const parts of wholeParts(paints.length + 1, MOST_PARTS)) consider([...names, base.name], parts, mixLinear([...paints, base], parts, scratch));
+    for (const parts of wholeParts(paints.length + 1, MOST_PARTS))
+      consider([...names, base.name], parts, mixLinear([...paints, base], parts, scratch));
   }
   const ranked = [...best.values()].sort((a, b) => a.deltaE - b.deltaE || a.total - b.total);
   // A longer recipe that hardly betters a shorter one of the same paints is left out.
   const recipes: Recipe[] = [];
   for (const { total: _total, ...recipe } of ranked) {
-    const spare = recipes.some((r) => r.parts.every((p) => recipe.parts.some((q) => q.paint === p.paint)) && recipe.deltaE > r.deltaE - 0.2);
+    const spare = recipes.some(
+      (r) => r.parts.every((p) => recipe.parts.some((q) => q.paint === p.paint)) && recipe.deltaE > r.deltaE - 0.2,
+    );
     if (!spare) recipes.push(recipe);
     if (recipes.length === wanted) break;
   }

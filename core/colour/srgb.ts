@@ -25,12 +25,22 @@ export function byteFromLinear(c: number): number {
 
 /** `#rrggbb` of three encoded channels 0–1, clipped. */
 export function hexFromEncoded(rgb: readonly number[]): string {
-  return '#' + rgb.map((c) => Math.round(Math.min(1, Math.max(0, c)) * 255).toString(16).padStart(2, '0')).join('');
+  return (
+    '#' +
+    rgb
+      .map((c) =>
+        Math.round(Math.min(1, Math.max(0, c)) * 255)
+          .toString(16)
+          .padStart(2, '0'),
+      )
+      .join('')
+  );
 }
 
 /** Encoded channels 0–1 of `#rrggbb`; throws a plain sentence on anything else. */
 export function encodedFromHex(hex: string): Triple {
-  if (!/^#[0-9a-f]{6}$/i.test(hex)) throw new RangeError(`colour "${hex}" is not written #rrggbb, six hexadecimal digits`);
+  if (!/^#[0-9a-f]{6}$/i.test(hex))
+    throw new RangeError(`colour "${hex}" is not written #rrggbb, six hexadecimal digits`);
   return [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16) / 255) as Triple;
 }
 
@@ -39,6 +49,9 @@ export function luminancePlane(image: RgbImage): Plane {
   const out = plane(image.width, image.height);
   const d = image.data;
   for (let i = 0, j = 0; i < out.data.length; i++, j += 3)
-    out.data[i] = 0.2126390058715103 * linearFromByte[d[j]] + 0.715168678767756 * linearFromByte[d[j + 1]] + 0.0721923153607337 * linearFromByte[d[j + 2]];
+    out.data[i] =
+      0.2126390058715103 * linearFromByte[d[j]] +
+      0.715168678767756 * linearFromByte[d[j + 1]] +
+      0.0721923153607337 * linearFromByte[d[j + 2]];
   return out;
 }

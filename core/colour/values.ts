@@ -53,7 +53,8 @@ export function posterise(lightness: Plane, steps: readonly ValueStep[]): RgbIma
     const Y = L > 8 ? ((L + 16) / 116) ** 3 : (L * 27) / 24389;
     return byteFromLinear(Y);
   });
-  for (let i = 0; i < lightness.data.length; i++) data.fill(greys[stepIndex(lightness.data[i], steps)], i * 3, i * 3 + 3);
+  for (let i = 0; i < lightness.data.length; i++)
+    data.fill(greys[stepIndex(lightness.data[i], steps)], i * 3, i * 3 + 3);
   return { width: lightness.width, height: lightness.height, data };
 }
 

@@ -9,12 +9,16 @@ export function parseJson(text: string, what: string): Record<string, unknown> {
   } catch {
     throw new FormatError(`${what}: the file is not JSON; save it again as plain JSON text`);
   }
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new FormatError(`${what}: the file must hold one JSON object`);
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    throw new FormatError(`${what}: the file must hold one JSON object`);
   return value as Record<string, unknown>;
 }
 
 export function expectFormat(value: Record<string, unknown>, format: string, what: string): void {
-  if (value.format !== format) throw new FormatError(`${what}: field "format" must be "${format}", but is ${JSON.stringify(value.format) ?? 'missing'}`);
+  if (value.format !== format)
+    throw new FormatError(
+      `${what}: field "format" must be "${format}", but is ${JSON.stringify(value.format) ?? 'missing'}`,
+    );
 }
 
 export function isPoint(value: unknown): value is [number, number] {

@@ -30,7 +30,11 @@ function lightnessAt(image: RgbImage, x: number, y: number): number {
   const yi = Math.min(image.height - 1, Math.max(0, Math.round(y)));
   const i = (yi * image.width + xi) * 3;
   const d = image.data;
-  return lightnessFromLuminance(0.2126390059 * linearFromByte[d[i]] + 0.7151686788 * linearFromByte[d[i + 1]] + 0.0721923154 * linearFromByte[d[i + 2]]);
+  return lightnessFromLuminance(
+    0.2126390059 * linearFromByte[d[i]] +
+      0.7151686788 * linearFromByte[d[i + 1]] +
+      0.0721923154 * linearFromByte[d[i + 2]],
+  );
 }
 
 function handlingOf(profile: number[], reach: number): EdgeHandling {
@@ -61,7 +65,11 @@ function handlingOf(profile: number[], reach: number): EdgeHandling {
  * Boundaries between value steps of the form-size lightness (thin dark lines closed over first), each judged on the
  * mark-size picture along its normal. Shares are of boundary length; all 0 where there is no boundary.
  */
-export function readEdges(form: Plane, mark: RgbImage, steps: readonly ValueStep[]): { shares: EdgeShares; points: BoundaryPoint[] } {
+export function readEdges(
+  form: Plane,
+  mark: RgbImage,
+  steps: readonly ValueStep[],
+): { shares: EdgeShares; points: BoundaryPoint[] } {
   const closed = gaussian(erodeMin(dilateMax(form, 3), 3), 1.6);
   const { width: w, height: h, data } = closed;
   const factor = mark.width / form.width;
@@ -93,5 +101,13 @@ export function readEdges(form: Plane, mark: RgbImage, steps: readonly ValueStep
     }
   const total = points.length;
   const share = (v: number) => (total > 0 ? v / total : 0);
-  return { shares: { outlined: share(count.outlined), sharp: share(count.sharp), soft: share(count.soft), lost: share(count.lost) }, points };
+  return {
+    shares: {
+      outlined: share(count.outlined),
+      sharp: share(count.sharp),
+      soft: share(count.soft),
+      lost: share(count.lost),
+    },
+    points,
+  };
 }

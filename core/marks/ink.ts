@@ -45,7 +45,11 @@ export function darkness(image: RgbImage): Plane {
   const out = plane(image.width, image.height);
   const d = image.data;
   for (let i = 0, j = 0; i < out.data.length; i++, j += 3)
-    out.data[i] = lightnessFromLuminance(0.2126390059 * linearFromByte[d[j]] + 0.7151686788 * linearFromByte[d[j + 1]] + 0.0721923154 * linearFromByte[d[j + 2]]);
+    out.data[i] = lightnessFromLuminance(
+      0.2126390059 * linearFromByte[d[j]] +
+        0.7151686788 * linearFromByte[d[j + 1]] +
+        0.0721923154 * linearFromByte[d[j + 2]],
+    );
   const [light] = histogramQuantiles(out.data, 0, 100, [0.98]);
   for (let i = 0; i < out.data.length; i++) out.data[i] = Math.max(0, light - out.data[i]);
   return out;
@@ -73,7 +77,13 @@ export function noiseOf(source: Plane): number {
   const values = new Float32Array(Math.max(1, Math.ceil(((w - 2) * (h - 2)) / 3)));
   let n = 0;
   for (let i = w + 1; i < w * (h - 1) - 1 && n < values.length; i += 3) {
-    const v = 4 * data[i] - 2 * (data[i - 1] + data[i + 1] + data[i - w] + data[i + w]) + data[i - w - 1] + data[i - w + 1] + data[i + w - 1] + data[i + w + 1];
+    const v =
+      4 * data[i] -
+      2 * (data[i - 1] + data[i + 1] + data[i - w] + data[i + w]) +
+      data[i - w - 1] +
+      data[i - w + 1] +
+      data[i + w - 1] +
+      data[i + w + 1];
     values[n++] = Math.abs(v);
   }
   if (!n) return 0;

@@ -49,7 +49,8 @@ export interface Evidence {
 
 function planeIn(source: Plane, [x0, y0, w, h]: Rect): Plane {
   const out = plane(w, h);
-  for (let y = 0; y < h; y++) out.data.set(source.data.subarray((y0 + y) * source.width + x0, (y0 + y) * source.width + x0 + w), y * w);
+  for (let y = 0; y < h; y++)
+    out.data.set(source.data.subarray((y0 + y) * source.width + x0, (y0 + y) * source.width + x0 + w), y * w);
   return out;
 }
 
@@ -123,7 +124,8 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
   const { mean, sd } = spreadIn(work.tone, rect);
   let steepest = 0;
   for (let y = y0; y < y0 + h; y++)
-    for (let i = y * work.width + x0, end = i + w; i < end; i++) if (work.rise.data[i] > steepest) steepest = work.rise.data[i];
+    for (let i = y * work.width + x0, end = i + w; i < end; i++)
+      if (work.rise.data[i] > steepest) steepest = work.rise.data[i];
   return {
     coverage: marked / n,
     lineCoverage: lineArea / n,
@@ -145,7 +147,8 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
 }
 
 /** A soft yes (1) above `edge`, no (0) below it; `soft` is the half-width of doubt. */
-const above = (value: number, edge: number, soft: number) => 1 / (1 + Math.exp(-clamp((4 * (value - edge)) / (2 * soft), -30, 30)));
+const above = (value: number, edge: number, soft: number) =>
+  1 / (1 + Math.exp(-clamp((4 * (value - edge)) / (2 * soft), -30, 30)));
 const below = (value: number, edge: number, soft: number) => 1 - above(value, edge, soft);
 
 /** The angle at which the two strongest directions meet, 0–90; null with fewer than two. */
@@ -164,7 +167,11 @@ export function weighKinds(e: Evidence): Record<MarkKind, number> {
   const speckled = above(e.speckShare, 0.55, 0.12) * above(e.specks, 7, 3) * lines;
   const stroked = lines * (1 - speckled) * above(e.strokeShare, 0.35, 0.15);
   const set = above(e.strokeCount, 5, 2) * (e.spacing ? 1 : 0.15) * above(e.lineCoverage, 0.05, 0.025);
-  const two = above(second, 0.33, 0.09) * above(crossing, 17, 4) * (e.secondSpacing || second > 0.6 ? 1 : 0.35) * below(e.order, 0.8, 0.08);
+  const two =
+    above(second, 0.33, 0.09) *
+    above(crossing, 17, 4) *
+    (e.secondSpacing || second > 0.6 ? 1 : 0.35) *
+    below(e.order, 0.8, 0.08);
   const straight = above(e.straightness, 0.86, 0.06);
   const turning = above(e.turn, 11, 3.5) * above(e.order, 0.74, 0.08);
   const ordered = above(e.coherence, 0.55, 0.12);
@@ -182,7 +189,11 @@ export function weighKinds(e: Evidence): Record<MarkKind, number> {
     'cross-hatch': stroked * set * two * straight * above(e.strokeCount, 9, 3),
     'contour-hatch': stroked * set * turning * (1 - two) * above(e.coherence, 0.25, 0.1),
     scribble: stroked * (1 - straight) * above(e.lineCoverage, 0.06, 0.03) * below(e.coherence, 0.6, 0.15),
-    line: stroked * (1 - set * Math.max(ordered, two, turning)) * below(e.lineCoverage, 0.14, 0.05) * (0.35 + 0.65 * straight),
+    line:
+      stroked *
+      (1 - set * Math.max(ordered, two, turning)) *
+      below(e.lineCoverage, 0.14, 0.05) *
+      (0.35 + 0.65 * straight),
   };
   const total = Object.values(scores).reduce((a, b) => a + b, 0) + 0.02;
   return Object.fromEntries(MARK_KINDS.map((k) => [k, (scores[k] + 0.002) / total])) as Record<MarkKind, number>;

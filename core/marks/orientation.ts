@@ -125,7 +125,10 @@ export function principalDirections(density: Float64Array): Direction[] {
       let mass = 0;
       for (let k = -22; k <= 22; k++) {
         const at = (peak + k + 180) % 180;
-        const nearest = peaks.reduce((best, p) => (Math.abs(axialDifference(p, at)) < Math.abs(axialDifference(best, at)) ? p : best), peak);
+        const nearest = peaks.reduce(
+          (best, p) => (Math.abs(axialDifference(p, at)) < Math.abs(axialDifference(best, at)) ? p : best),
+          peak,
+        );
         if (nearest !== peak) continue;
         const v = Math.max(0, density[at] - foot);
         mass += v;
@@ -186,7 +189,11 @@ export function directionTurn(field: OrientationField, [x0, y0, w, h]: Rect): Tu
       angles.push(halved(c, s));
       weights.push(total);
     }
-  const whole = { coherence: all > 0 ? Math.hypot(sumC, sumS) / all : 0, meanAngle: halved(sumC, sumS), order: all > 0 ? order / all : 0 };
+  const whole = {
+    coherence: all > 0 ? Math.hypot(sumC, sumS) / all : 0,
+    meanAngle: halved(sumC, sumS),
+    order: all > 0 ? order / all : 0,
+  };
   if (angles.length < 5) return { ...whole, turn: 0 };
   const sum = weights.reduce((a, b) => a + b, 0);
   const { angle } = axialMean(angles, weights);

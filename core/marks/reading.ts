@@ -40,15 +40,26 @@ const HATCHED: ReadonlySet<MarkKind> = new Set(['parallel-hatch', 'cross-hatch',
 
 function size(px: number, scale: MarkScale): Size {
   const own = px * scale.factor;
-  return { px: own, mm: scale.mmPerPixel === null ? null : own * scale.mmPerPixel, permille: (1000 * own) / scale.pictureWidth };
+  return {
+    px: own,
+    mm: scale.mmPerPixel === null ? null : own * scale.mmPerPixel,
+    permille: (1000 * own) / scale.pictureWidth,
+  };
 }
 
-function lengthReading(strokes: readonly Stroke[], width: WidthReading | null, scale: MarkScale): Pick<Reading, 'strokeLength' | 'straightness'> {
+function lengthReading(
+  strokes: readonly Stroke[],
+  width: WidthReading | null,
+  scale: MarkScale,
+): Pick<Reading, 'strokeLength' | 'straightness'> {
   // Thinning eats about half a width at each end.
   const ends = width ? width.px : 2;
-  const long = strokes.filter((s) => s.length >= Math.max(8, 2.5 * ends)).map((s) => ({ ...s, length: s.length + ends }));
+  const long = strokes
+    .filter((s) => s.length >= Math.max(8, 2.5 * ends))
+    .map((s) => ({ ...s, length: s.length + ends }));
   const free = long.filter((s) => !s.cut);
-  if (free.length < 5) return { strokeLength: null, straightness: long.length ? median(long.map((s) => s.straightness)) : null };
+  if (free.length < 5)
+    return { strokeLength: null, straightness: long.length ? median(long.map((s) => s.straightness)) : null };
   const [short, middle, most] = [0.1, 0.5, 0.9].map((q) => censoredQuantile(long, q));
   return {
     strokeLength: { ...size(middle, scale), short: short * scale.factor, long: most * scale.factor },
@@ -65,7 +76,9 @@ export function readPatch(image: RgbImage, ground: readonly number[] | null, sca
   const width = lined || kind === 'stipple' ? readWidths(work.depart, work.skeleton, work.inside, work.field) : null;
   const spacing = HATCHED.has(kind) ? e.spacing : null;
   const stroked = lined ? lengthReading(work.strokes, width, scale) : { strokeLength: null, straightness: null };
-  const directions = lined ? e.directions : e.directions.filter(() => e.coherence > 0.15 && kind !== 'blank' && kind !== 'flat');
+  const directions = lined
+    ? e.directions
+    : e.directions.filter(() => e.coherence > 0.15 && kind !== 'blank' && kind !== 'flat');
   return {
     kind,
     confidence,
@@ -73,7 +86,10 @@ export function readPatch(image: RgbImage, ground: readonly number[] | null, sca
     coherence: clamp(e.coherence, 0, 1),
     crossing: crossingOf(directions),
     spacing: spacing && { ...size(spacing.px, scale), variation: spacing.variation },
-    lineWidth: lined && width ? { ...size(width.px, scale), thin: width.thin * scale.factor, thick: width.thick * scale.factor } : null,
+    lineWidth:
+      lined && width
+        ? { ...size(width.px, scale), thin: width.thin * scale.factor, thick: width.thick * scale.factor }
+        : null,
     ...stroked,
     coverage: clamp(e.coverage, 0, 1),
   };
@@ -92,7 +108,12 @@ function chooseWindows(width: number, height: number): Rect[] {
   const all: Rect[] = [];
   for (let j = 0; j < ny; j++)
     for (let i = 0; i < nx; i++)
-      all.push([nx > 1 ? Math.round((i * (width - w)) / (nx - 1)) : 0, ny > 1 ? Math.round((j * (height - h)) / (ny - 1)) : 0, w, h]);
+      all.push([
+        nx > 1 ? Math.round((i * (width - w)) / (nx - 1)) : 0,
+        ny > 1 ? Math.round((j * (height - h)) / (ny - 1)) : 0,
+        w,
+        h,
+      ]);
   if (all.length <= MOST_WINDOWS) return all;
   // Golden-ratio steps through the list spread the choice over rows and columns alike.
   const step = Math.max(1, Math.round(all.length * 0.381966));
@@ -118,7 +139,13 @@ export interface OverallMarks {
   /** Kinds where they were read, centres 0–1 of the picture, for the map. */
   map: { x: number; y: number; kind: MarkKind }[];
   /** One standard deviation of each number over windows. */
-  spread: { spacing: number | null; lineWidth: number | null; strokeLength: number | null; direction: number | null; coverage: number };
+  spread: {
+    spacing: number | null;
+    lineWidth: number | null;
+    strokeLength: number | null;
+    direction: number | null;
+    coverage: number;
+  };
   /** Least and most worked tile, as shares of the fine detail. */
   finish: number | null;
 }
@@ -131,7 +158,12 @@ function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number): T
     for (let i = 0; i < nx; i++) {
       const x = Math.floor((i * work.width) / nx);
       const y = Math.floor((j * work.height) / ny);
-      const rect: Rect = [x, y, Math.floor(((i + 1) * work.width) / nx) - x, Math.floor(((j + 1) * work.height) / ny) - y];
+      const rect: Rect = [
+        x,
+        y,
+        Math.floor(((i + 1) * work.width) / nx) - x,
+        Math.floor(((j + 1) * work.height) / ny) - y,
+      ];
       const evidence = gatherEvidence(work, rect);
       const belief = weighKinds(evidence);
       const { kind } = decideKind(belief);
@@ -187,7 +219,14 @@ function summarise(
   tiles: readonly TileReading[],
   density: Float64Array,
   strokes: readonly Stroke[],
-  windows: { spacing: number[]; variation: number[]; width: WidthReading[]; weight: number[]; angle: number[]; length: number[] },
+  windows: {
+    spacing: number[];
+    variation: number[];
+    width: WidthReading[];
+    weight: number[];
+    angle: number[];
+    length: number[];
+  },
   scale: MarkScale,
 ): OverallMarks {
   const worked = tiles.reduce((s, t) => s + t.area, 0);
@@ -199,14 +238,16 @@ function summarise(
     for (const k of MARK_KINDS) trust[k] += (t.belief[k] * t.area) / worked;
   }
   let kind: MarkKind = 'blank';
-  if (worked > 0) for (const k of MARK_KINDS) if (k !== 'blank' && (kind === 'blank' || shares[k] > shares[kind])) kind = k;
+  if (worked > 0)
+    for (const k of MARK_KINDS) if (k !== 'blank' && (kind === 'blank' || shares[k] > shares[kind])) kind = k;
   const active = tiles.filter((t) => t.area);
   const coverages = active.map((t) => t.evidence.coverage);
   const coverage = active.length ? active.reduce((s, t) => s + t.evidence.coverage * t.area, 0) / worked : 0;
   const directions = principalDirections(density);
   const angles = Float64Array.from({ length: 180 }, (_, i) => i + 0.5);
   const { angle: meanAngle, resultant } = axialMean(angles, density);
-  const spread = windows.angle.length > 2 ? standardDeviation(windows.angle.map((a) => ((a - meanAngle + 270) % 180) - 90)) : null;
+  const spread =
+    windows.angle.length > 2 ? standardDeviation(windows.angle.map((a) => ((a - meanAngle + 270) % 180) - 90)) : null;
   const width = windows.width.length
     ? (['px', 'thin', 'thick'] as const).map((k) => weightedQuantile(windows.width.map((x) => x[k]), windows.weight, 0.5)) // prettier-ignore
     : null;
@@ -223,7 +264,11 @@ function summarise(
       coherence: clamp(resultant, 0, 1),
       crossing: crossingOf(directions),
       spacing: spacing === null ? null : { ...size(spacing, scale), variation: median(windows.variation) },
-      lineWidth: widthReading && { ...size(widthReading.px, scale), thin: widthReading.thin * scale.factor, thick: widthReading.thick * scale.factor },
+      lineWidth: widthReading && {
+        ...size(widthReading.px, scale),
+        thin: widthReading.thin * scale.factor,
+        thick: widthReading.thick * scale.factor,
+      },
       ...stroked,
       coverage: clamp(coverage, 0, 1),
     },
@@ -239,4 +284,3 @@ function summarise(
     finish: detail.length > 3 ? quantile(detail, 0.9) - quantile(detail, 0.1) : null,
   };
 }
-

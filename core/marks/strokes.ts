@@ -92,7 +92,8 @@ function tracePaths(skeleton: Mask): { paths: Path[]; junctions: number } {
 /** Unit vector pointing out of a path at one end, over about `reach` px. */
 function outward(path: Path, end: 0 | 1, reach: number): Point {
   const p = path.points;
-  const [tip, inner] = end === 0 ? [p[0], p[Math.min(p.length - 1, reach)]] : [p[p.length - 1], p[Math.max(0, p.length - 1 - reach)]];
+  const [tip, inner] =
+    end === 0 ? [p[0], p[Math.min(p.length - 1, reach)]] : [p[p.length - 1], p[Math.max(0, p.length - 1 - reach)]];
   const [dx, dy] = [tip[0] - inner[0], tip[1] - inner[1]];
   const n = Math.hypot(dx, dy) || 1;
   return [dx / n, dy / n];
@@ -130,13 +131,21 @@ function measure(points: Point[], width: number, height: number): Stroke {
   if ((points.length - 1) % step !== 0) coarse.push(points[points.length - 1]);
   const soft = coarse.map((p, i): Point => {
     if (i === 0 || i === coarse.length - 1) return p;
-    return [0.25 * coarse[i - 1][0] + 0.5 * p[0] + 0.25 * coarse[i + 1][0], 0.25 * coarse[i - 1][1] + 0.5 * p[1] + 0.25 * coarse[i + 1][1]];
+    return [
+      0.25 * coarse[i - 1][0] + 0.5 * p[0] + 0.25 * coarse[i + 1][0],
+      0.25 * coarse[i - 1][1] + 0.5 * p[1] + 0.25 * coarse[i + 1][1],
+    ];
   });
   let length = 0;
   for (let i = 1; i < soft.length; i++) length += Math.hypot(soft[i][0] - soft[i - 1][0], soft[i][1] - soft[i - 1][1]);
   const [a, b] = [soft[0], soft[soft.length - 1]];
   const edge = (p: Point) => p[0] <= 2 || p[1] <= 2 || p[0] >= width - 3 || p[1] >= height - 3;
-  return { points: soft, length, straightness: length > 0 ? Math.min(1, Math.hypot(b[0] - a[0], b[1] - a[1]) / length) : 1, cut: edge(a) || edge(b) };
+  return {
+    points: soft,
+    length,
+    straightness: length > 0 ? Math.min(1, Math.hypot(b[0] - a[0], b[1] - a[1]) / length) : 1,
+    cut: edge(a) || edge(b),
+  };
 }
 
 /** Strokes of a line mask and its centre lines; `least` is the shortest stroke kept, px. */

@@ -13,7 +13,10 @@ export interface Alignment {
 }
 
 /** Applies an alignment to a point of A. */
-export function applyAlignment({ scale, rotation, shift }: Pick<Alignment, 'scale' | 'rotation' | 'shift'>, [x, y]: readonly [number, number]): [number, number] {
+export function applyAlignment(
+  { scale, rotation, shift }: Pick<Alignment, 'scale' | 'rotation' | 'shift'>,
+  [x, y]: readonly [number, number],
+): [number, number] {
   const t = (-rotation * Math.PI) / 180;
   const [c, s] = [Math.cos(t) * scale, Math.sin(t) * scale];
   return [c * x - s * y + shift[0], s * x + c * y + shift[1]];
@@ -23,7 +26,8 @@ export function applyAlignment({ scale, rotation, shift }: Pick<Alignment, 'scal
 export function align(a: Landmarks, b: Landmarks): Alignment {
   const names = Object.keys(a).filter((name) => Object.hasOwn(b, name));
   const distinct = new Set(names.map((n) => `${a[n][0]},${a[n][1]}`));
-  if (distinct.size < 2) throw new RangeError('landmarks: the two files must share at least two points at different places');
+  if (distinct.size < 2)
+    throw new RangeError('landmarks: the two files must share at least two points at different places');
   const middle = (set: Landmarks) => [0, 1].map((k) => names.reduce((s, n) => s + set[n][k], 0) / names.length);
   const [ma, mb] = [middle(a), middle(b)];
   let along = 0;

@@ -13,7 +13,9 @@ export interface Ellipse {
 type M3 = number[][];
 
 const det3 = (m: M3) =>
-  m[0][0] * (m[1][1] * m[2][2] - m[1][2] * m[2][1]) - m[0][1] * (m[1][0] * m[2][2] - m[1][2] * m[2][0]) + m[0][2] * (m[1][0] * m[2][1] - m[1][1] * m[2][0]);
+  m[0][0] * (m[1][1] * m[2][2] - m[1][2] * m[2][1]) -
+  m[0][1] * (m[1][0] * m[2][2] - m[1][2] * m[2][0]) +
+  m[0][2] * (m[1][0] * m[2][1] - m[1][1] * m[2][0]);
 
 function inverse3(m: M3): M3 | null {
   const d = det3(m);
@@ -69,7 +71,13 @@ export function fitEllipse(points: readonly Point[]): Ellipse | null {
   const M = s1.map((row, i) => row.map((v, j) => v + times(s2, T)[i][j]));
   const R = [M[2].map((v) => v / 2), M[1].map((v) => -v), M[0].map((v) => v / 2)];
   const trace = R[0][0] + R[1][1] + R[2][2];
-  const minors = R[0][0] * R[1][1] - R[0][1] * R[1][0] + R[0][0] * R[2][2] - R[0][2] * R[2][0] + R[1][1] * R[2][2] - R[1][2] * R[2][1];
+  const minors =
+    R[0][0] * R[1][1] -
+    R[0][1] * R[1][0] +
+    R[0][0] * R[2][2] -
+    R[0][2] * R[2][0] +
+    R[1][1] * R[2][2] -
+    R[1][2] * R[2][1];
   for (const root of cubicRoots(-trace, minors, -det3(R))) {
     const N = R.map((row, i) => row.map((v, j) => v - (i === j ? root : 0)));
     // A null vector is the longest cross product of two rows.
@@ -82,7 +90,8 @@ export function fitEllipse(points: readonly Point[]): Ellipse | null {
     if (4 * v[0] * v[2] - v[1] * v[1] <= 0) continue;
     const rest = T.map((row) => row.reduce((s, t, k) => s + t * v[k], 0));
     const found = fromConic([...v, ...rest]);
-    if (found) return { ...found, cx: found.cx * size + mx, cy: found.cy * size + my, rx: found.rx * size, ry: found.ry * size };
+    if (found)
+      return { ...found, cx: found.cx * size + mx, cy: found.cy * size + my, rx: found.rx * size, ry: found.ry * size };
   }
   return null;
 }

@@ -1,9 +1,17 @@
 /** Knows how to walk downhill without slopes (Nelder and Mead 1965). */
 
 /** Point near `start` where `cost` is least; `steps` are the first simplex's sides. Deterministic. */
-export function minimise(cost: (x: readonly number[]) => number, start: readonly number[], steps: readonly number[], rounds = 220): number[] {
+export function minimise(
+  cost: (x: readonly number[]) => number,
+  start: readonly number[],
+  steps: readonly number[],
+  rounds = 220,
+): number[] {
   const n = start.length;
-  let simplex = [start.slice(), ...steps.map((s, i) => start.map((v, k) => (k === i ? v + s : v)))].map((x) => ({ x, f: cost(x) }));
+  let simplex = [start.slice(), ...steps.map((s, i) => start.map((v, k) => (k === i ? v + s : v)))].map((x) => ({
+    x,
+    f: cost(x),
+  }));
   for (let round = 0; round < rounds; round++) {
     simplex.sort((a, b) => a.f - b.f);
     const worst = simplex[n];

@@ -32,7 +32,13 @@ export function minimumRectangle(points: readonly Point[]): Rectangle {
     if (area < least) {
       least = area;
       const [u, v] = [(u0 + u1) / 2, (v0 + v1) / 2];
-      best = { cx: u * c - v * s, cy: u * s + v * c, w: u1 - u0, h: v1 - v0, angle: ((((-t * 180) / Math.PI) % 180) + 180) % 180 };
+      best = {
+        cx: u * c - v * s,
+        cy: u * s + v * c,
+        w: u1 - u0,
+        h: v1 - v0,
+        angle: ((((-t * 180) / Math.PI) % 180) + 180) % 180,
+      };
     }
   }
   return best;

@@ -28,7 +28,15 @@ function place(cx: number, cy: number, angle: number, local: readonly Point[]): 
 
 const outlines = {
   ellipse: ([cx, cy, rx, ry, angle]: readonly number[]) =>
-    place(cx, cy, angle, Array.from({ length: ROUND }, (_, i) => [rx * Math.cos((2 * Math.PI * i) / ROUND), ry * Math.sin((2 * Math.PI * i) / ROUND)])),
+    place(
+      cx,
+      cy,
+      angle,
+      Array.from({ length: ROUND }, (_, i) => [
+        rx * Math.cos((2 * Math.PI * i) / ROUND),
+        ry * Math.sin((2 * Math.PI * i) / ROUND),
+      ]),
+    ),
   rectangle: ([cx, cy, w, h, angle]: readonly number[]) => place(cx, cy, angle, [[-w / 2, -h / 2], [w / 2, -h / 2], [w / 2, h / 2], [-w / 2, h / 2]]), // prettier-ignore
   triangle: (p: readonly number[]): Point[] => [[p[0], p[1]], [p[2], p[3]], [p[4], p[5]]], // prettier-ignore
   /** Two parallel sides of length top and bottom, `height` apart, the top slid by `slide`. */
@@ -47,9 +55,20 @@ const outlines = {
     ),
 };
 
-const POSITIVE: Record<ShapeKind, readonly number[]> = { ellipse: [2, 3], rectangle: [2, 3], triangle: [], trapezoid: [2, 3, 4], egg: [2, 3] };
+const POSITIVE: Record<ShapeKind, readonly number[]> = {
+  ellipse: [2, 3],
+  rectangle: [2, 3],
+  triangle: [],
+  trapezoid: [2, 3, 4],
+  egg: [2, 3],
+};
 
-function refine(kind: ShapeKind, polygon: readonly Point[], starts: readonly number[][], size: number): { x: number[]; overlap: number } {
+function refine(
+  kind: ShapeKind,
+  polygon: readonly Point[],
+  starts: readonly number[][],
+  size: number,
+): { x: number[]; overlap: number } {
   const cost = (x: readonly number[]) => {
     if (POSITIVE[kind].some((i) => x[i] <= 0.02 * size)) return 2;
     if (kind === 'egg' && Math.abs(x[4]) > 0.5) return 2;
@@ -125,14 +144,16 @@ function shapeOf(kind: ShapeKind, x: number[], overlap: number): FittedShape {
  */
 export function fitShapes(points: readonly Point[]): FittedShape[] {
   const polygon = points.map((p) => [p[0], p[1]] as Point);
-  if (polygon.length < 3 || Math.abs(signedArea(polygon)) < 1e-9) throw new RangeError('polygon: needs at least three points that enclose an area');
+  if (polygon.length < 3 || Math.abs(signedArea(polygon)) < 1e-9)
+    throw new RangeError('polygon: needs at least three points that enclose an area');
   const hull = convexHull(polygon);
   const rect = minimumRectangle(polygon);
   const size = Math.sqrt(Math.abs(signedArea(polygon)));
   const [mx, my] = centroid(polygon);
   const around = resample(polygon, 90);
   const ellipse = fitEllipse(around) ?? { cx: mx, cy: my, rx: rect.w / 2, ry: rect.h / 2, angle: rect.angle };
-  const long = rect.w >= rect.h ? { l: rect.w, s: rect.h, a: rect.angle } : { l: rect.h, s: rect.w, a: rect.angle + 90 };
+  const long =
+    rect.w >= rect.h ? { l: rect.w, s: rect.h, a: rect.angle } : { l: rect.h, s: rect.w, a: rect.angle + 90 };
   const starts: Record<ShapeKind, number[][]> = {
     ellipse: [[ellipse.cx, ellipse.cy, ellipse.rx, ellipse.ry, ellipse.angle]],
     rectangle: [
@@ -151,7 +172,11 @@ export function fitShapes(points: readonly Point[]): FittedShape[] {
     return shapeOf(kind, x, overlap);
   });
   fitted.sort((a, b) => b.overlap - a.overlap);
-  for (const [freer, plain] of [['trapezoid', 'rectangle'], ['egg', 'ellipse']] as const) { // prettier-ignore
+  for (const [freer, plain] of [
+    ['trapezoid', 'rectangle'],
+    ['egg', 'ellipse'],
+  ] as const) {
+    // prettier-ignore
     const i = fitted.findIndex((f) => f.kind === freer);
     const j = fitted.findIndex((f) => f.kind === plain);
     if (i < j && fitted[i].overlap < fitted[j].overlap + FREER) {

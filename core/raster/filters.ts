@@ -41,7 +41,8 @@ export function separable(source: Plane, kx: Float32Array, ky: Float32Array): Pl
     for (let k = 0; k < kx.length; k++) addScaled(middle, row, line, k, w, kx[k]);
   }
   for (let y = 0; y < h; y++)
-    for (let k = -ry; k <= ry; k++) addScaled(out, y * w, middle, Math.min(h - 1, Math.max(0, y + k)) * w, w, ky[k + ry]);
+    for (let k = -ry; k <= ry; k++)
+      addScaled(out, y * w, middle, Math.min(h - 1, Math.max(0, y + k)) * w, w, ky[k + ry]);
   return { width: w, height: h, data: out };
 }
 
@@ -71,7 +72,15 @@ function boxRow(from: Float32Array, row: number, to: Float32Array, w: number, r:
   }
 }
 
-function boxStep(sums: Float64Array, from: Float32Array, add: number, drop: number, to: Float32Array, at: number, scale: number): void {
+function boxStep(
+  sums: Float64Array,
+  from: Float32Array,
+  add: number,
+  drop: number,
+  to: Float32Array,
+  at: number,
+  scale: number,
+): void {
   for (let x = 0; x < sums.length; x++) {
     to[at + x] = sums[x] * scale;
     sums[x] += from[add + x] - from[drop + x];
@@ -90,7 +99,15 @@ export function box(source: Plane, radius: number): Plane {
     for (let x = 0; x < w; x++) sums[x] += middle[row + x];
   }
   for (let y = 0; y < h; y++)
-    boxStep(sums, middle, Math.min(h - 1, y + radius + 1) * w, Math.max(0, y - radius) * w, out, y * w, 1 / (2 * radius + 1));
+    boxStep(
+      sums,
+      middle,
+      Math.min(h - 1, y + radius + 1) * w,
+      Math.max(0, y - radius) * w,
+      out,
+      y * w,
+      1 / (2 * radius + 1),
+    );
   return { width: w, height: h, data: out };
 }
 

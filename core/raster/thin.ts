@@ -27,7 +27,15 @@ export function thin(source: Mask): Mask {
         const p9 = data[i - w - 1];
         const b = p2 + p3 + p4 + p5 + p6 + p7 + p8 + p9;
         if (b < 2 || b > 6) continue;
-        const a = (p2 < p3 ? 1 : 0) + (p3 < p4 ? 1 : 0) + (p4 < p5 ? 1 : 0) + (p5 < p6 ? 1 : 0) + (p6 < p7 ? 1 : 0) + (p7 < p8 ? 1 : 0) + (p8 < p9 ? 1 : 0) + (p9 < p2 ? 1 : 0);
+        const a =
+          (p2 < p3 ? 1 : 0) +
+          (p3 < p4 ? 1 : 0) +
+          (p4 < p5 ? 1 : 0) +
+          (p5 < p6 ? 1 : 0) +
+          (p6 < p7 ? 1 : 0) +
+          (p7 < p8 ? 1 : 0) +
+          (p8 < p9 ? 1 : 0) +
+          (p9 < p2 ? 1 : 0);
         if (a !== 1) continue;
         if (pass === 0 ? p2 * p4 * p6 || p4 * p6 * p8 : p2 * p4 * p8 || p2 * p6 * p8) continue;
         drop.push(i);

@@ -32,10 +32,13 @@ export interface Comparison {
   closeness: { overall: number; groups: Record<FeatureGroup, number | null> };
   ownInvention: number;
   findings: Finding[];
+  /** Index of the source work whose layout comes nearest. */
+  nearest: number;
 }
 
 /** Features that say little by themselves: shown as findings, but counted a quarter toward closeness. */
-const LIGHT = (name: string) => name.startsWith('marks.share.') || name === 'marks.coherence' || name === 'colour.warm' || name === 'colour.cool';
+const LIGHT = (name: string) =>
+  name.startsWith('marks.share.') || name === 'marks.coherence' || name === 'colour.warm' || name === 'colour.cool';
 
 interface Scored extends Finding {
   deviation: number;
@@ -43,7 +46,12 @@ interface Scored extends Finding {
 
 const inMm = (f: Feature, widthMm: number): Feature => {
   const k = widthMm / 1000;
-  return { ...f, unit: 'mm', value: f.value === null ? null : f.value * k, spread: f.spread === null ? null : f.spread * k };
+  return {
+    ...f,
+    unit: 'mm',
+    value: f.value === null ? null : f.value * k,
+    spread: f.spread === null ? null : f.spread * k,
+  };
 };
 
 /** Sizes in mm where both sides know their width, else per thousandth of the picture's width. */
@@ -76,11 +84,22 @@ function paletteFinding(sources: readonly Measured[], piece: Measured, words: Wo
   const among: Feature[] = [];
   for (let i = 0; i < sources.length; i++)
     for (let j = i + 1; j < sources.length; j++)
-      among.push({ group: 'colour', unit: 'ΔE', value: paletteDistance(sources[i].palette, sources[j].palette), spread: null });
+      among.push({
+        group: 'colour',
+        unit: 'ΔE',
+        value: paletteDistance(sources[i].palette, sources[j].palette),
+        spread: null,
+      });
   const usual = 4.5;
   const mid = among.length ? among.reduce((s, f) => s + f.value!, 0) / among.length : usual;
   const sd = Math.max(1.2, 0.3 * mid);
-  return judge('colour.palette', { low: Math.max(0, mid - 2 * sd), mid, high: mid + 2 * sd, sd, works: sources.length }, value, 'ΔE', words);
+  return judge(
+    'colour.palette',
+    { low: Math.max(0, mid - 2 * sd), mid, high: mid + 2 * sd, sd, works: sources.length },
+    value,
+    'ΔE',
+    words,
+  );
 }
 
 /** A copy held against the work it was made from, place by place after registering: nine fields' darkness and the whole's size and place. */
@@ -88,14 +107,41 @@ function placeFindings(source: Measured, piece: Measured): Scored[] {
   const [a, b] = [source.layout, piece.layout];
   const r = registerLayouts(a, b, false);
   const out: Scored[] = [];
-  const push = (group: FeatureGroup, feature: string, unit: FeatureUnit, mid: number, half: number, value: number, words: string) => {
+  const push = (
+    group: FeatureGroup,
+    feature: string,
+    unit: FeatureUnit,
+    mid: number,
+    half: number,
+    value: number,
+    words: string,
+  ) => {
     const off = value - mid;
     const distance = Math.abs(off) <= half ? 0 : Math.sign(off) * (Math.abs(off) / half - 1);
-    out.push({ group, feature, unit, master: { low: mid - half, mid, high: mid + half }, piece: value, distance, words, deviation: (2 * Math.abs(off)) / half });
+    out.push({
+      group,
+      feature,
+      unit,
+      master: { low: mid - half, mid, high: mid + half },
+      piece: value,
+      distance,
+      words,
+      deviation: (2 * Math.abs(off)) / half,
+    });
   };
   const percent = (v: number) => `${Math.abs(100 * v).toFixed(0)} %`;
   const grew = r.scale - 1;
-  push('composition', 'place.scale', 'ratio', 1, 0.04, r.scale, Math.abs(grew) <= 0.04 ? 'The whole keeps the source’s size on the sheet.' : `The whole is ${percent(grew)} ${grew > 0 ? 'larger' : 'smaller'} on the sheet than in the source.`);
+  push(
+    'composition',
+    'place.scale',
+    'ratio',
+    1,
+    0.04,
+    r.scale,
+    Math.abs(grew) <= 0.04
+      ? 'The whole keeps the source’s size on the sheet.'
+      : `The whole is ${percent(grew)} ${grew > 0 ? 'larger' : 'smaller'} on the sheet than in the source.`,
+  );
   for (const [k, name, plus, minus] of [[0, 'X', 'right', 'left'], [1, 'Y', 'down', 'up']] as const) {
     const s = r.shift[k];
     push('composition', `place.shift${name}`, 'ratio', 0, 0.03, s, Math.abs(s) <= 0.03 ? `The whole stands where the source has it, ${name === 'X' ? 'left to right' : 'top to bottom'}.` : `The whole has moved ${percent(s)} of the sheet ${s > 0 ? plus : minus}.`);
@@ -123,7 +169,10 @@ function placeFindings(source: Measured, piece: Measured): Scored[] {
   return out;
 }
 
-function closenessOf(findings: readonly Scored[], weights: Partial<Record<FeatureGroup, number>>): Comparison['closeness'] {
+function closenessOf(
+  findings: readonly Scored[],
+  weights: Partial<Record<FeatureGroup, number>>,
+): Comparison['closeness'] {
   const groups = Object.fromEntries(
     FEATURE_GROUPS.map((group): [FeatureGroup, number | null] => {
       let sum = 0;
@@ -181,5 +230,6 @@ export function compare(sources: readonly Measured[], piece: Measured, options: 
     closeness: closenessOf(scored, options.weights ?? {}),
     ownInvention: invention?.score ?? 100,
     findings: scored.map(({ deviation: _deviation, ...f }) => f),
+    nearest: invention?.nearest ?? 0,
   };
 }

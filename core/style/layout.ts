@@ -22,9 +22,15 @@ export function layoutOf(form: RgbImage, ground: readonly number[] | null, worke
   const w = Math.min(form.width, lattice.w);
   const h = Math.min(form.height, lattice.h);
   const depart = ground ? departure(form, ground) : lightnessPlane(form);
-  const round = (p: Plane, f: number) => Array.from({ length: p.data.length }, (_, i) => Math.round(p.data[i] * f * 10) / 10);
+  const round = (p: Plane, f: number) =>
+    Array.from({ length: p.data.length }, (_, i) => Math.round(p.data[i] * f * 10) / 10);
   const bits: Plane = { width: form.width, height: form.height, data: Float32Array.from(worked.data) };
-  return { width: w, height: h, weight: round(gaussian(reducePlane(depart, w, h), 0.8), 1), shape: round(reducePlane(bits, w, h), 100) };
+  return {
+    width: w,
+    height: h,
+    weight: round(gaussian(reducePlane(depart, w, h), 0.8), 1),
+    shape: round(reducePlane(bits, w, h), 100),
+  };
 }
 
 /** How one layout was laid over another. */
@@ -37,7 +43,15 @@ export interface Registration {
   shift: [number, number];
 }
 
-function correlate(a: Plane, b: Plane, scaleX: number, scaleY: number, shiftX: number, shiftY: number, mirrored: boolean): number {
+function correlate(
+  a: Plane,
+  b: Plane,
+  scaleX: number,
+  scaleY: number,
+  shiftX: number,
+  shiftY: number,
+  mirrored: boolean,
+): number {
   // Pixels of a (source) are looked up in b (piece); what falls outside b is left out, but at least half must overlap.
   let n = 0;
   let [sa, sb, saa, sbb, sab] = [0, 0, 0, 0, 0];

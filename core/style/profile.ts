@@ -56,18 +56,31 @@ export interface ProfileWithMaps {
 /** The picture at mark size: native, or at most 10 px/mm where the scale is known, long side at most 4096. */
 export function markSize(image: RgbImage, mmPerPixel: number | null): { image: RgbImage; factor: number } {
   let side = Math.min(MARK_SIDE, Math.max(image.width, image.height));
-  if (mmPerPixel !== null) side = Math.min(side, Math.ceil(Math.max(image.width, image.height) * mmPerPixel * MARK_PX_PER_MM));
+  if (mmPerPixel !== null)
+    side = Math.min(side, Math.ceil(Math.max(image.width, image.height) * mmPerPixel * MARK_PX_PER_MM));
   side = Math.max(side, Math.min(64, Math.max(image.width, image.height)));
   const reduced = reduceToLongSide(image, side);
   return { image: reduced, factor: image.width / reduced.width };
 }
 
 /** Reads one patch given in the picture's own pixels; throws when it does not lie inside. */
-export function measurePatch(image: RgbImage, patch: Rect, ground: readonly number[] | null, mmPerPixel: number | null): Reading {
+export function measurePatch(
+  image: RgbImage,
+  patch: Rect,
+  ground: readonly number[] | null,
+  mmPerPixel: number | null,
+): Reading {
   if (!rectInside(patch, image.width, image.height))
-    throw new RangeError(`patch ${patch.join(',')} does not lie inside the picture, which is ${image.width} by ${image.height} px`);
+    throw new RangeError(
+      `patch ${patch.join(',')} does not lie inside the picture, which is ${image.width} by ${image.height} px`,
+    );
   const whole = patch.map(Math.round) as unknown as Rect;
-  const cut = cropImage(image, [whole[0], whole[1], Math.min(whole[2], image.width - whole[0]), Math.min(whole[3], image.height - whole[1])]);
+  const cut = cropImage(image, [
+    whole[0],
+    whole[1],
+    Math.min(whole[2], image.width - whole[0]),
+    Math.min(whole[3], image.height - whole[1]),
+  ]);
   const { image: small, factor } = markSize(cut, mmPerPixel);
   return readPatch(small, ground, { factor, pictureWidth: image.width, mmPerPixel });
 }
@@ -94,9 +107,28 @@ export function measurePicture(image: RgbImage, options: ProfileOptions = {}): P
   const chroma = chromaOf(chromas);
   const template = options.landmarks?.template;
   const proportions = template && template !== 'free' ? measureProportions(template, options.landmarks!.points) : [];
-  const patches = (options.patches ?? []).map((patch) => ({ patch, ...measurePatch(image, patch, ground?.lab ?? null, mmPerPixel) }));
+  const patches = (options.patches ?? []).map((patch) => ({
+    patch,
+    ...measurePatch(image, patch, ground?.lab ?? null, mmPerPixel),
+  }));
   const { margin, ...shape } = composition;
-  const features = collect({ palette, ground, values, temperature, chroma, chromas, marks, edges: edges.shares, composition: shape, margin, focus: focus.contrast, proportions, lab, worked, bare: ground !== null });
+  const features = collect({
+    palette,
+    ground,
+    values,
+    temperature,
+    chroma,
+    chromas,
+    marks,
+    edges: edges.shares,
+    composition: shape,
+    margin,
+    focus: focus.contrast,
+    proportions,
+    lab,
+    worked,
+    bare: ground !== null,
+  });
   return {
     profile: {
       ground,
@@ -178,7 +210,8 @@ function collect(g: Gathered): FeatureSet {
   const cError = latticeError(g.chromas, L.width, L.height);
   const entropy = -g.palette.entries.reduce((s, e) => s + (e.share > 0 ? e.share * Math.log(e.share) : 0), 0);
   const accent = g.palette.entries.filter((e) => e.accent).reduce((s, e) => s + e.share, 0);
-  const permille = (px: number | null | undefined, own: { permille: number; px: number } | null) => (own && px ? (px * own.permille) / own.px : null);
+  const permille = (px: number | null | undefined, own: { permille: number; px: number } | null) =>
+    own && px ? (px * own.permille) / own.px : null;
   const line = r.lineWidth;
   const values: Record<string, [number | null, number | null]> = {
     'marks.direction': [r.directions[0]?.angle ?? null, g.marks.spread.direction],
@@ -220,7 +253,11 @@ function collect(g: Gathered): FeatureSet {
     'composition.envelope': [g.composition.envelope.fit, 0.02],
   };
   for (const [kind, part] of Object.entries(g.marks.shares)) values[`marks.share.${kind}`] = [part, 0.05];
-  for (const p of g.proportions) values[`proportion.${p.name}`] = [p.value, p.unit === 'degrees' ? 0.7 : p.value === null ? null : Math.abs(p.value) * 0.015 + 0.002];
+  for (const p of g.proportions)
+    values[`proportion.${p.name}`] = [
+      p.value,
+      p.unit === 'degrees' ? 0.7 : p.value === null ? null : Math.abs(p.value) * 0.015 + 0.002,
+    ];
   const names = [...Object.keys(FEATURES), ...g.proportions.map((p) => `proportion.${p.name}`)];
   return Object.fromEntries(
     names.map((name): [string, Feature] => {

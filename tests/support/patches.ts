@@ -20,28 +20,48 @@ export function blankPatch(width: number, height: number, colour: Colour = [240,
 }
 
 /** Paints a polyline of round points with a soft one-pixel rim. */
-export function drawLine(image: RgbImage, points: readonly (readonly [number, number])[], width: number, colour: Colour): void {
+export function drawLine(
+  image: RgbImage,
+  points: readonly (readonly [number, number])[],
+  width: number,
+  colour: Colour,
+): void {
   const r = width / 2;
   for (let k = 1; k < points.length; k++) {
     const [ax, ay] = points[k - 1];
     const [bx, by] = points[k];
     const [lx, ly] = [bx - ax, by - ay];
     const long = lx * lx + ly * ly || 1e-9;
-    for (let y = Math.max(0, Math.floor(Math.min(ay, by) - r - 1)); y <= Math.min(image.height - 1, Math.ceil(Math.max(ay, by) + r + 1)); y++)
-      for (let x = Math.max(0, Math.floor(Math.min(ax, bx) - r - 1)); x <= Math.min(image.width - 1, Math.ceil(Math.max(ax, bx) + r + 1)); x++) {
+    for (
+      let y = Math.max(0, Math.floor(Math.min(ay, by) - r - 1));
+      y <= Math.min(image.height - 1, Math.ceil(Math.max(ay, by) + r + 1));
+      y++
+    )
+      for (
+        let x = Math.max(0, Math.floor(Math.min(ax, bx) - r - 1));
+        x <= Math.min(image.width - 1, Math.ceil(Math.max(ax, bx) + r + 1));
+        x++
+      ) {
         const t = Math.min(1, Math.max(0, ((x - ax) * lx + (y - ay) * ly) / long));
         const d = Math.hypot(x - ax - t * lx, y - ay - t * ly);
         // Coverage of a pixel by a band of this width at distance d.
         const cover = Math.min(1, Math.max(0, Math.min(r + 0.5 - d, width)));
         if (cover <= 0) continue;
         const i = (y * image.width + x) * 3;
-        for (let c = 0; c < 3; c++) image.data[i + c] = Math.min(image.data[i + c], Math.round((1 - cover) * 240 + cover * colour[c]));
+        for (let c = 0; c < 3; c++)
+          image.data[i + c] = Math.min(image.data[i + c], Math.round((1 - cover) * 240 + cover * colour[c]));
       }
   }
 }
 
 /** Hatching over the whole patch: rows of strokes with gaps, each place jittered by `jitter` of the spacing's own deviation. */
-export function drawHatch(image: RgbImage, truth: HatchTruth, random: Random, colour: Colour = [40, 44, 60], bend = 0): void {
+export function drawHatch(
+  image: RgbImage,
+  truth: HatchTruth,
+  random: Random,
+  colour: Colour = [40, 44, 60],
+  bend = 0,
+): void {
   const t = (truth.angle * Math.PI) / 180;
   const [ux, uy] = [Math.cos(t), -Math.sin(t)];
   const [vx, vy] = [-uy, ux];

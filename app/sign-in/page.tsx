@@ -1,0 +1,20 @@
+import { redirect } from 'next/navigation';
+import { SignInForm } from '@/ui/account/SignInForm';
+import { text } from '@/ui/text/en';
+import { demoSignIn } from '@/server/demo/account';
+import { signedIn } from '../session';
+
+export const metadata = { title: 'Sign in' };
+
+export default async function SignInPage() {
+  if (await signedIn()) redirect('/studies');
+  return (
+    <main className="flex min-h-screen flex-col items-center justify-center gap-10 p-6 lg:flex-row lg:gap-24">
+      <div className="max-w-md">
+        <h1 className="text-5xl font-semibold">{text.name}</h1>
+        <p className="mt-3 text-xl">{text.tagline}</p>
+      </div>
+      <SignInForm demo={await demoSignIn()} />
+    </main>
+  );
+}

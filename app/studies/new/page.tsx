@@ -1,0 +1,16 @@
+import { Shell } from '@/ui/shared/Shell';
+import { NewStudyForm } from '@/ui/studies/NewStudyForm';
+import { listClasses } from '@/server/studies/studies';
+import { requireTeacher } from '../../session';
+
+export const metadata = { title: 'New study' };
+
+export default async function NewStudyPage() {
+  const teacher = await requireTeacher();
+  const classes = await listClasses(teacher.id);
+  return (
+    <Shell section="studies" teacher={teacher.name}>
+      <NewStudyForm classes={classes.map((c) => ({ id: c.id, name: c.name, count: c.students.length }))} />
+    </Shell>
+  );
+}

@@ -1,0 +1,60 @@
+// Knows how to run Next's production server (or its development server) on loopback.
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { plainError, ROOT } from './setup.mjs';
+
+/** Starts a server; resolves once its sign-in page answers. */
+export async function startServer({ port, databaseUrl, secret, env = {}, dev = false, quiet = false }) {
+  const origin = `http://127.0.0.1:${port}`;
+  const child = spawn(
+    process.execPath,
+    [
+      join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next'),
+      dev ? 'dev' : 'start',
+      '-H',
+      '127.0.0.1',
+      '-p',
+      String(port),
+    ],
+    {
+      cwd: ROOT,
+      stdio: ['ignore', quiet ? 'ignore' : dev ? 2 : 'ignore', 2],
+      detached: true,
+      env: {
+        ...process.env,
+        NODE_ENV: dev ? 'development' : 'production',
+        NEXT_TELEMETRY_DISABLED: '1',
+        DATABASE_URL: databaseUrl,
+        BETTER_AUTH_SECRET: secret,
+        BETTER_AUTH_TELEMETRY: '0',
+        OLDHAND_ORIGIN: origin,
+        OLDHAND_ROOT: ROOT,
+        ...env,
+      },
+    },
+  );
+  let ended = null;
+  child.once('exit', (code, signal) => (ended = signal ?? String(code)));
+  for (let tries = 0; ; tries++) {
+    if (ended !== null) throw plainError(`the application ended at once (${ended}); the lines above say why`);
+    if (tries > 600) throw plainError('the application did not answer within two minutes');
+    try {
+      const response = await fetch(`${origin}/sign-in`);
+      if (response.ok) break;
+    } catch {
+      // Not up yet.
+    }
+    await new Promise((done) => setTimeout(done, 200));
+  }
+  const stop = (signal = 'SIGTERM') =>
+    new Promise((done) => {
+      if (ended !== null) return done();
+      const hard = setTimeout(() => child.kill('SIGKILL'), 8000);
+      child.once('exit', () => {
+        clearTimeout(hard);
+        done();
+      });
+      child.kill(signal);
+    });
+  return { origin, stop, pid: child.pid, ended: () => ended };
+}

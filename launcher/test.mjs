@@ -1,0 +1,85 @@
+// `./oldhand test`: every check, and the true sum of what passed and failed over the runners.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { MARIADB } from './start.mjs';
+import { ensureApplication, ensureBundles, ensureDebian, ensurePackages, ROOT, say } from './setup.mjs';
+
+const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
+
+export async function test(words) {
+  const only = new Set(words);
+  const wanted = (name) => only.size === 0 || only.has(name);
+  ensureDebian([...MARIADB[0], ['chromium']], [...MARIADB[1], 'chromium']);
+  ensurePackages();
+  ensureBundles();
+  const results = [];
+  const scratch = mkdtempSync(join(tmpdir(), 'oldhand-test-'));
+  const check = (name, command, args) => {
+    if (!wanted(name)) return;
+    say(`\n== ${name}`);
+    const done = spawnSync(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, CI: 'true' },
+    });
+    results.push({ name, passed: done.status === 0 ? 1 : 0, failed: done.status === 0 ? 0 : 1 });
+  };
+  const counted = (name, command, args, report, read, env = {}) => {
+    if (!wanted(name)) return;
+    say(`\n== ${name}`);
+    const done = spawnSync(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    });
+    let sum = { passed: 0, failed: 0 };
+    try {
+      sum = read(JSON.parse(readFileSync(report, 'utf8')));
+    } catch {
+      // No report is a failure of its own, counted below.
+    }
+    if ((done.status !== 0 && sum.failed === 0) || sum.passed + sum.failed === 0) sum.failed += 1;
+    results.push({ name, ...sum });
+  };
+  try {
+    check('types', process.execPath, [join(ROOT, 'node_modules/typescript/bin/tsc'), '--noEmit']);
+    check('lint', bin('eslint'), ['.', '--max-warnings=0']);
+    check('format', bin('prettier'), ['--check', '--log-level=warn', '.']);
+    check(
+      'layers',
+      bin('depcruise'),
+      ['--config', '.dependency-cruiser.cjs', 'core', 'server', 'app', 'ui', 'headless', 'atelier'].filter(
+        (p) => p.startsWith('-') || p.startsWith('.') || existsSync(join(ROOT, p)),
+      ),
+    );
+    check('dead code', bin('knip'), ['--no-progress']);
+    const jestReport = join(scratch, 'jest.json');
+    counted(
+      'unit and reference',
+      bin('jest'),
+      ['--ci', '--json', `--outputFile=${jestReport}`, '--testLocationInResults'],
+      jestReport,
+      (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites }),
+    );
+    if (wanted('browser')) ensureApplication();
+    const browserReport = join(scratch, 'browser.json');
+    counted(
+      'browser',
+      bin('playwright'),
+      ['test'],
+      browserReport,
+      (r) => ({ passed: r.stats.expected + r.stats.flaky, failed: r.stats.unexpected }),
+      { PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport, OLDHAND_TEST_SCRATCH: scratch },
+    );
+  } finally {
+    rmSync(scratch, { recursive: true, force: true });
+  }
+  say('');
+  for (const r of results) say(`${r.failed ? 'FAILED' : 'passed'}  ${r.name}: ${r.passed} passed, ${r.failed} failed`);
+  const passed = results.reduce((s, r) => s + r.passed, 0);
+  const failed = results.reduce((s, r) => s + r.failed, 0);
+  process.stdout.write(`${passed} passed, ${failed} failed\n`);
+  return failed ? 1 : 0;
+}

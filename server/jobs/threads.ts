@@ -1,0 +1,34 @@
+/** Knows the pool of worker threads of this process. */
+import { join } from 'node:path';
+import Piscina from 'piscina';
+import type { compareTask, measureTask, squareUpTask, standTask, uprightTask, WorkTask } from './workThread';
+
+interface Results {
+  measure: ReturnType<typeof measureTask>;
+  'square-up': ReturnType<typeof squareUpTask>;
+  upright: ReturnType<typeof uprightTask>;
+  compare: ReturnType<typeof compareTask>;
+  stand: ReturnType<typeof standTask>;
+}
+
+const holder = globalThis as { __oldhandThreads?: Piscina };
+
+/** Root of the installation; the launcher says it, since a bundled server cannot know where it came from. */
+export function installRoot(): string {
+  return process.env.OLDHAND_ROOT ?? process.cwd();
+}
+
+function pool(): Piscina {
+  return (holder.__oldhandThreads ??= new Piscina({
+    filename: join(installRoot(), 'build', 'bundle', 'work-thread.mjs'),
+    minThreads: 0,
+    maxThreads: Number(process.env.OLDHAND_THREADS ?? 2),
+    idleTimeout: 30_000,
+    // Pages come first: the threads run at lower priority where the system allows.
+    niceIncrement: 10,
+  }));
+}
+
+export function inThread<T extends WorkTask>(task: T): Results[T['task']] {
+  return pool().run(task) as Results[T['task']];
+}

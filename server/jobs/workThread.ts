@@ -1,0 +1,154 @@
+/** What runs in a worker thread: decoding, squaring up and measuring, away from the server's main thread. */
+import { rectify } from '../../core/capture/rectify';
+import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
+import { compare, Comparison, CompareOptions, Measured } from '../../core/style/compare';
+import { decodeUpright, encodeJpeg, encodePng, encodePreview } from '../pictures/decode';
+import { photograph, StandSettings } from '../../core/capture/copyStand';
+
+export const PREVIEW_SIDE = 1400;
+
+export interface MeasureTask {
+  task: 'measure';
+  bytes: Uint8Array;
+  name: string;
+  widthMm: number | null;
+}
+
+export interface SquareUpTask {
+  task: 'square-up';
+  bytes: Uint8Array;
+  name: string;
+  paper: [number, number];
+  corners: [number, number][] | null;
+  pxPerMm: number;
+}
+
+export interface UprightTask {
+  task: 'upright';
+  bytes: Uint8Array;
+  name: string;
+  crop: { x: number; y: number; w: number; h: number; turn: 0 | 90 | 180 | 270 } | null;
+}
+
+export interface CompareTask {
+  task: 'compare';
+  sources: Measured[];
+  piece: Measured;
+  options: CompareOptions;
+}
+
+export interface StandTask {
+  task: 'stand';
+  bytes: Uint8Array;
+  name: string;
+  settings: StandSettings;
+  quality: number;
+}
+
+export type WorkTask = MeasureTask | SquareUpTask | UprightTask | CompareTask | StandTask;
+
+export interface MadePicture {
+  png: Uint8Array;
+  preview: Uint8Array;
+  width: number;
+  height: number;
+}
+
+export interface SquaredUp {
+  corners: [number, number][] | null;
+  confidence: number;
+  falloff: number;
+  warnings: string[];
+  picture: MadePicture | null;
+  photoPreview: Uint8Array;
+}
+
+const buffer = (bytes: Uint8Array) => Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+
+export async function measureTask(t: MeasureTask): Promise<ProfileWithMaps> {
+  const image = await decodeUpright(buffer(t.bytes), t.name);
+  return measurePicture(image, { mmPerPixel: t.widthMm === null ? null : t.widthMm / image.width });
+}
+
+export async function squareUpTask(t: SquareUpTask): Promise<SquaredUp> {
+  const photo = await decodeUpright(buffer(t.bytes), t.name);
+  const photoPreview = await encodePreview(photo, PREVIEW_SIDE);
+  const told = rectify(photo, { paper: t.paper, corners: t.corners ?? undefined, pxPerMm: t.pxPerMm });
+  const picture = told.image && {
+    png: await encodePng(told.image),
+    preview: await encodePreview(told.image, PREVIEW_SIDE),
+    width: told.image.width,
+    height: told.image.height,
+  };
+  return {
+    corners: told.corners,
+    confidence: told.confidence,
+    falloff: told.lighting.falloff,
+    warnings: told.warnings,
+    picture,
+    photoPreview,
+  };
+}
+
+export async function uprightTask(t: UprightTask): Promise<MadePicture> {
+  let image = await decodeUpright(buffer(t.bytes), t.name);
+  if (t.crop) image = cropAndTurn(image, t.crop);
+  return {
+    png: await encodePng(image),
+    preview: await encodePreview(image, PREVIEW_SIDE),
+    width: image.width,
+    height: image.height,
+  };
+}
+
+function cropAndTurn(
+  image: Awaited<ReturnType<typeof decodeUpright>>,
+  { x, y, w, h, turn }: NonNullable<UprightTask['crop']>,
+): typeof image {
+  const [left, top] = [Math.max(0, Math.round(x)), Math.max(0, Math.round(y))];
+  const [cw, ch] = [Math.min(image.width - left, Math.round(w)), Math.min(image.height - top, Math.round(h))];
+  if (cw < 16 || ch < 16) throw new RangeError('crop: what is left would be smaller than 16 px');
+  const quarter = turn === 90 || turn === 270;
+  const out = { width: quarter ? ch : cw, height: quarter ? cw : ch, data: new Uint8Array(cw * ch * 3) };
+  for (let r = 0; r < ch; r++)
+    for (let c = 0; c < cw; c++) {
+      // Turns clockwise.
+      const [nx, ny] =
+        turn === 90
+          ? [ch - 1 - r, c]
+          : turn === 180
+            ? [cw - 1 - c, ch - 1 - r]
+            : turn === 270
+              ? [r, cw - 1 - c]
+              : [c, r];
+      const from = ((top + r) * image.width + left + c) * 3;
+      const to = (ny * out.width + nx) * 3;
+      for (let k = 0; k < 3; k++) out.data[to + k] = image.data[from + k];
+    }
+  return out;
+}
+
+export async function compareTask(t: CompareTask): Promise<Comparison> {
+  return compare(t.sources, t.piece, t.options);
+}
+
+export async function standTask(t: StandTask): Promise<{ jpeg: Uint8Array; corners: [number, number][] }> {
+  const sheet = await decodeUpright(buffer(t.bytes), t.name);
+  const photo = photograph(sheet, t.settings);
+  return { jpeg: await encodeJpeg(photo.image, t.quality), corners: photo.corners };
+}
+
+export default async function work(t: WorkTask): Promise<unknown> {
+  switch (t.task) {
+    case 'measure':
+      return measureTask(t);
+    case 'square-up':
+      return squareUpTask(t);
+    case 'upright':
+      return uprightTask(t);
+    case 'compare':
+      return compareTask(t);
+    case 'stand':
+      return standTask(t);
+  }
+}

@@ -1,0 +1,103 @@
+/** Knows how to check an uploaded picture by its content and make the lossless upright picture everything is measured from. */
+import sharp, { type Metadata } from 'sharp';
+import { RgbImage } from '../../core/raster/image';
+import { Told } from '../errors';
+
+export const MOST_BYTES = 40 * 1024 * 1024;
+export const MOST_PIXELS = 40e6;
+const FORMATS: Record<string, string> = {
+  jpeg: 'image/jpeg',
+  png: 'image/png',
+  webp: 'image/webp',
+  tiff: 'image/tiff',
+  gif: 'image/gif',
+  heif: 'image/avif',
+};
+
+sharp.cache(false);
+
+export interface Checked {
+  mime: string;
+  width: number;
+  height: number;
+}
+
+/** Looks into the bytes; throws a told error when they are no picture, too large, or of a kind that cannot be used. */
+export async function checkPicture(bytes: Buffer, name: string): Promise<Checked> {
+  if (bytes.length === 0) throw new Told(400, `“${name}” is empty. Choose the picture again.`, 'picture');
+  let meta: Metadata;
+  try {
+    meta = await sharp(bytes, { failOn: 'error', limitInputPixels: false }).metadata();
+  } catch {
+    throw new Told(
+      415,
+      `“${name}” is not a picture, whatever its name says. Use a JPEG, PNG, WebP or TIFF.`,
+      'picture',
+    );
+  }
+  const mime = FORMATS[meta.format ?? ''];
+  if (!mime || !meta.width || !meta.height)
+    throw new Told(
+      415,
+      `“${name}” is a kind of file Old Hand does not read. Use a JPEG, PNG, WebP or TIFF.`,
+      'picture',
+    );
+  if (meta.width * meta.height > MOST_PIXELS)
+    throw new Told(
+      413,
+      `“${name}” has ${Math.round((meta.width * meta.height) / 1e6)} megapixels; at most 40 can be used. Save it smaller.`,
+      'picture',
+    );
+  if (meta.space === 'cmyk' && !meta.icc)
+    throw new Told(
+      415,
+      `“${name}” is in printing colours (CMYK) without a colour profile, so its colours cannot be known. Save it as RGB.`,
+      'picture',
+    );
+  const turned = (meta.orientation ?? 1) >= 5;
+  return { mime, width: turned ? meta.height : meta.width, height: turned ? meta.width : meta.height };
+}
+
+/** Upright, 8-bit sRGB, no transparency; throws a told error when the picture is damaged. */
+export async function decodeUpright(bytes: Buffer, name: string): Promise<RgbImage> {
+  try {
+    const { data, info } = await sharp(bytes, { failOn: 'error', limitInputPixels: MOST_PIXELS })
+      .autoOrient()
+      .flatten({ background: '#ffffff' })
+      .toColourspace('srgb')
+      .removeAlpha()
+      .raw({ depth: 'uchar' })
+      .toBuffer({ resolveWithObject: true });
+    if (info.channels === 3) return { width: info.width, height: info.height, data };
+    const rgb = new Uint8Array(info.width * info.height * 3);
+    for (let i = 0; i < rgb.length; i++) rgb[i] = data[Math.floor(i / 3) * info.channels];
+    return { width: info.width, height: info.height, data: rgb };
+  } catch {
+    throw new Told(
+      415,
+      `“${name}” is damaged or was cut short. Open it in a picture program, save it again, and choose it again.`,
+      'picture',
+    );
+  }
+}
+
+const raw = (image: RgbImage) =>
+  sharp(Buffer.from(image.data.buffer, image.data.byteOffset, image.data.byteLength), {
+    raw: { width: image.width, height: image.height, channels: 3 },
+  });
+
+export async function encodePng(image: RgbImage): Promise<Buffer> {
+  return raw(image).png({ compressionLevel: 4 }).toBuffer();
+}
+
+/** A JPEG for screens with its long side at most `side`. */
+export async function encodePreview(image: RgbImage, side: number): Promise<Buffer> {
+  return raw(image)
+    .resize(side, side, { fit: 'inside', withoutEnlargement: true })
+    .jpeg({ quality: 88, chromaSubsampling: '4:4:4' })
+    .toBuffer();
+}
+
+export async function encodeJpeg(image: RgbImage, quality: number): Promise<Buffer> {
+  return raw(image).jpeg({ quality }).toBuffer();
+}

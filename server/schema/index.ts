@@ -1,0 +1,6 @@
+export * from './accounts';
+export * from './jobs';
+export * from './lessons';
+export * from './pictures';
+export * from './pieces';
+export * from './studies';

@@ -1,0 +1,181 @@
+/** Classes, studies, the master's works and what has been written down of them. */
+import { sql } from 'drizzle-orm';
+import {
+  boolean,
+  check,
+  datetime,
+  double,
+  index,
+  int,
+  mysqlEnum,
+  mysqlTable,
+  text,
+  uniqueIndex,
+  varchar,
+} from 'drizzle-orm/mysql-core';
+import { user } from './accounts';
+import { pictures } from './pictures';
+import { jsonText } from './types';
+
+const id = () => varchar('id', { length: 36 }).primaryKey();
+const instant = (name: string) => datetime(name, { mode: 'date', fsp: 3 });
+const key = (name: string) => varchar(name, { length: 36 });
+
+export const classes = mysqlTable(
+  'classes',
+  {
+    id: id(),
+    teacherId: key('teacher_id').notNull().references(() => user.id, { onDelete: 'cascade' }),
+    name: varchar('name', { length: 80 }).notNull(),
+    school: varchar('school', { length: 120 }).notNull().default(''),
+    createdAt: instant('created_at').notNull(),
+  },
+  (t) => [uniqueIndex('classes_name').on(t.teacherId, t.name)],
+); // prettier-ignore
+
+/** Students are minors: a first name and an initial, nothing more. */
+export const students = mysqlTable(
+  'students',
+  {
+    id: id(),
+    classId: key('class_id').notNull().references(() => classes.id, { onDelete: 'cascade' }),
+    firstName: varchar('first_name', { length: 40 }).notNull(),
+    initial: varchar('initial', { length: 2 }).notNull().default(''),
+    position: int('position').notNull().default(0),
+  },
+  (t) => [uniqueIndex('students_name').on(t.classId, t.firstName, t.initial)],
+); // prettier-ignore
+
+export const studies = mysqlTable(
+  'studies',
+  {
+    id: id(),
+    teacherId: key('teacher_id').notNull().references(() => user.id, { onDelete: 'cascade' }),
+    classId: key('class_id').references(() => classes.id, { onDelete: 'set null' }),
+    title: varchar('title', { length: 120 }).notNull(),
+    master: varchar('master', { length: 120 }).notNull(),
+    kind: mysqlEnum('kind', ['master', 'period']).notNull().default('master'),
+    aim: mysqlEnum('aim', ['replica', 'study', 'remembered']).notNull().default('study'),
+    medium: varchar('medium', { length: 60 }).notNull().default('pen-and-wash'),
+    about: text('about').notNull(),
+    paperWidthMm: double('paper_width_mm').notNull().default(297),
+    paperHeightMm: double('paper_height_mm').notNull().default(210),
+    createdAt: instant('created_at').notNull(),
+    updatedAt: instant('updated_at').notNull(),
+  },
+  (t) => [index('studies_teacher').on(t.teacherId), check('studies_paper', sql`${t.paperWidthMm} > 0 and ${t.paperHeightMm} > 0`)],
+); // prettier-ignore
+
+const ofStudy = () => key('study_id').notNull().references(() => studies.id, { onDelete: 'cascade' }); // prettier-ignore
+
+export const workGroups = mysqlTable(
+  'work_groups',
+  {
+    id: id(),
+    studyId: ofStudy(),
+    name: varchar('name', { length: 60 }).notNull(),
+    position: int('position').notNull().default(0),
+  },
+  (t) => [uniqueIndex('work_groups_name').on(t.studyId, t.name)],
+);
+
+export const works = mysqlTable(
+  'works',
+  {
+    id: id(),
+    studyId: ofStudy(),
+    groupId: key('group_id').references(() => workGroups.id, { onDelete: 'set null' }),
+    pictureId: key('picture_id').notNull().references(() => pictures.id),
+    title: varchar('title', { length: 120 }).notNull(),
+    dated: varchar('dated', { length: 40 }).notNull().default(''),
+    widthMm: double('width_mm'),
+    heightMm: double('height_mm'),
+    foil: boolean('foil').notNull().default(false),
+    impressions: text('impressions').notNull(),
+    position: int('position').notNull().default(0),
+    version: int('version').notNull().default(1),
+  },
+  (t) => [index('works_study').on(t.studyId), check('works_size', sql`(${t.widthMm} is null or ${t.widthMm} > 0) and (${t.heightMm} is null or ${t.heightMm} > 0)`)],
+); // prettier-ignore
+
+export const facts = mysqlTable('facts', {
+  id: id(),
+  workId: key('work_id').notNull().references(() => works.id, { onDelete: 'cascade' }),
+  text: text('text').notNull(),
+  /** Where it was read; null means inferred. */
+  source: varchar('source', { length: 190 }),
+}); // prettier-ignore
+
+export const landmarkSets = mysqlTable(
+  'landmark_sets',
+  {
+    id: id(),
+    studyId: ofStudy(),
+    subject: mysqlEnum('subject', ['work', 'piece', 'reference']).notNull(),
+    subjectId: key('subject_id').notNull(),
+    template: varchar('template', { length: 40 }).notNull(),
+    points: jsonText<Record<string, [number, number]>>('points').notNull(),
+    version: int('version').notNull().default(1),
+    updatedAt: instant('updated_at').notNull(),
+  },
+  (t) => [uniqueIndex('landmark_sets_subject').on(t.subject, t.subjectId, t.template)],
+);
+
+/** Readings of one picture by one version of the core at one known width (0 where unknown). */
+export const profiles = mysqlTable(
+  'profiles',
+  {
+    id: id(),
+    pictureId: key('picture_id').notNull().references(() => pictures.id, { onDelete: 'cascade' }),
+    profileVersion: int('profile_version').notNull(),
+    widthMm: double('width_mm').notNull().default(0),
+    document: jsonText<unknown>('document').notNull(),
+    createdAt: instant('created_at').notNull(),
+  },
+  (t) => [uniqueIndex('profiles_picture').on(t.pictureId, t.profileVersion, t.widthMm)],
+); // prettier-ignore
+
+/** A patch kept from the reading window, in picture pixels. */
+export const pins = mysqlTable('pins', {
+  id: id(),
+  workId: key('work_id').notNull().references(() => works.id, { onDelete: 'cascade' }),
+  patch: jsonText<[number, number, number, number]>('patch').notNull(),
+  reading: jsonText<unknown>('reading').notNull(),
+  createdAt: instant('created_at').notNull(),
+}); // prettier-ignore
+
+export const rules = mysqlTable(
+  'rules',
+  {
+    id: id(),
+    studyId: ofStudy(),
+    kind: mysqlEnum('kind', ['feature', 'always', 'never']).notNull(),
+    /** Name of the measured feature; empty for a sentence a person answers. */
+    feature: varchar('feature', { length: 80 }).notNull().default(''),
+    sentence: varchar('sentence', { length: 300 }).notNull(),
+    evidence: varchar('evidence', { length: 500 }).notNull().default(''),
+    position: int('position').notNull().default(0),
+    version: int('version').notNull().default(1),
+  },
+  (t) => [
+    index('rules_study').on(t.studyId),
+    check('rules_feature', sql`${t.kind} <> 'feature' or ${t.feature} <> ''`),
+  ],
+);
+
+/** The log of edits of a study: what is needed to undo and redo each. */
+export const edits = mysqlTable(
+  'edits',
+  {
+    id: int('id').autoincrement().primaryKey(),
+    studyId: ofStudy(),
+    subject: varchar('subject', { length: 20 }).notNull(),
+    subjectId: key('subject_id').notNull(),
+    label: varchar('label', { length: 190 }).notNull(),
+    before: jsonText<unknown>('before').notNull(),
+    after: jsonText<unknown>('after').notNull(),
+    undone: boolean('undone').notNull().default(false),
+    at: instant('at').notNull(),
+  },
+  (t) => [index('edits_study').on(t.studyId, t.id)],
+);

@@ -1,0 +1,108 @@
+/** Knows placed landmarks: one set of points a subject and template, each change logged, a stale change refused. */
+import { and, eq } from 'drizzle-orm';
+import { isTemplate } from '../../core/proportion/templates';
+import { database, newId } from '../database/connection';
+import { conflict, Told } from '../errors';
+import { landmarkSets } from '../schema';
+import { record, registerSubject, Transaction } from './edits';
+import { compareAgain, askToCompare, pieceOf } from '../pieces/pieces';
+import { studyOf } from './studies';
+import { workOf } from './works';
+
+export type Points = Record<string, [number, number]>;
+export type LandmarkSubject = 'work' | 'piece' | 'reference';
+
+export interface LandmarkView {
+  template: string;
+  points: Points;
+  version: number;
+}
+
+interface Key {
+  subject: LandmarkSubject;
+  subjectId: string;
+  template: string;
+}
+
+registerSubject('landmarks', async (tx, studyId, subjectId, state) => {
+  const { key, points } = state as { key: Key; points: Points | null };
+  await putPoints(tx, studyId, { ...key, subjectId }, points);
+});
+
+async function putPoints(tx: Transaction, studyId: string, key: Key, points: Points | null): Promise<void> {
+  const where = and(
+    eq(landmarkSets.subject, key.subject),
+    eq(landmarkSets.subjectId, key.subjectId),
+    eq(landmarkSets.template, key.template),
+  );
+  if (points === null || Object.keys(points).length === 0) {
+    await tx.delete(landmarkSets).where(where);
+    return;
+  }
+  const [row] = await tx.select({ version: landmarkSets.version }).from(landmarkSets).where(where);
+  if (row)
+    await tx
+      .update(landmarkSets)
+      .set({ points, version: row.version + 1, updatedAt: new Date() })
+      .where(where);
+  else
+    await tx.insert(landmarkSets).values({ id: newId(), studyId, ...key, points, version: 1, updatedAt: new Date() });
+}
+
+/** The study a subject belongs to, if it is this teacher's. */
+async function studyOfSubject(
+  teacherId: string,
+  { subject, subjectId }: Pick<Key, 'subject' | 'subjectId'>,
+): Promise<string> {
+  if (subject === 'work') return (await workOf(teacherId, subjectId)).studyId;
+  if (subject === 'piece') return (await pieceOf(teacherId, subjectId)).studyId;
+  return (await studyOf(teacherId, subjectId)).id;
+}
+
+export async function landmarksOf(
+  teacherId: string,
+  subject: LandmarkSubject,
+  subjectId: string,
+): Promise<LandmarkView[]> {
+  await studyOfSubject(teacherId, { subject, subjectId });
+  return database()
+    .select({ template: landmarkSets.template, points: landmarkSets.points, version: landmarkSets.version })
+    .from(landmarkSets)
+    .where(and(eq(landmarkSets.subject, subject), eq(landmarkSets.subjectId, subjectId)));
+}
+
+/** Stores the points of one template; `version` 0 says that there were none before. Returns the new version. */
+export async function placeLandmarks(
+  teacherId: string,
+  key: Key,
+  version: number,
+  points: Points,
+  label: string,
+): Promise<number> {
+  if (key.template !== 'free' && !isTemplate(key.template))
+    throw new Told(400, 'There is no such landmark template.', 'template');
+  if (Object.keys(points).length > 80) throw new Told(400, 'At most 80 points can be placed.', 'points');
+  const studyId = await studyOfSubject(teacherId, key);
+  const next = await database().transaction(async (tx) => {
+    const where = and(
+      eq(landmarkSets.subject, key.subject),
+      eq(landmarkSets.subjectId, key.subjectId),
+      eq(landmarkSets.template, key.template),
+    );
+    const [row] = await tx.select().from(landmarkSets).where(where).for('update');
+    if ((row?.version ?? 0) !== version) throw conflict('These points');
+    await putPoints(tx, studyId, key, points);
+    await record(tx, {
+      studyId,
+      subject: 'landmarks',
+      subjectId: key.subjectId,
+      label,
+      before: { key, points: row?.points ?? null },
+      after: { key, points },
+    });
+    return version + 1;
+  });
+  if (key.subject === 'work') await compareAgain(teacherId, studyId);
+  if (key.subject === 'piece') await askToCompare(teacherId, { id: key.subjectId, studyId });
+  return next;
+}

@@ -1,0 +1,290 @@
+/** Knows a study's works by the master: adding a picture, its size and place, cropping, measuring in the background. */
+import { and, asc, eq, sql } from 'drizzle-orm';
+import { PROFILE_VERSION, ProfileWithMaps } from '../../core/style/profile';
+import { database, newId } from '../database/connection';
+import { conflict, notFound, Told } from '../errors';
+import { ask } from '../jobs/queue';
+import { inThread } from '../jobs/threads';
+import { checkPicture } from '../pictures/decode';
+import { getBlob, pictureOf, putPicture } from '../pictures/store';
+import { facts, pins, profiles, studies, workGroups, works } from '../schema';
+import { studyOf } from './studies';
+
+export type WorkRow = typeof works.$inferSelect;
+
+const MOST_WORKS = 24;
+
+/** Checks an upload, turns it upright, stores both, and gives the upright picture's id and size. */
+export async function takeInPicture(
+  teacherId: string,
+  bytes: Buffer,
+  name: string,
+): Promise<{ uprightId: string; width: number; height: number }> {
+  const checked = await checkPicture(bytes, name);
+  const made = await inThread({ task: 'upright', bytes, name, crop: null });
+  const db = database();
+  const originalId = await putPicture(db, bytes, {
+    teacherId,
+    role: 'original',
+    name,
+    mime: checked.mime,
+    width: checked.width,
+    height: checked.height,
+  });
+  const size = { width: made.width, height: made.height };
+  const uprightId = await putPicture(db, Buffer.from(made.png), {
+    teacherId,
+    role: 'upright',
+    madeFrom: originalId,
+    name,
+    mime: 'image/png',
+    ...size,
+  });
+  await putPicture(db, Buffer.from(made.preview), {
+    teacherId,
+    role: 'preview',
+    madeFrom: uprightId,
+    name,
+    mime: 'image/jpeg',
+    ...size,
+  });
+  return { uprightId, ...size };
+}
+
+export async function workOf(teacherId: string, id: string): Promise<WorkRow & { studyTeacher: string }> {
+  const [row] = await database()
+    .select({ work: works, studyTeacher: studies.teacherId })
+    .from(works)
+    .innerJoin(studies, eq(studies.id, works.studyId))
+    .where(and(eq(works.id, id), eq(studies.teacherId, teacherId)));
+  if (!row) throw notFound('This work');
+  return { ...row.work, studyTeacher: row.studyTeacher };
+}
+
+async function groupNamed(studyId: string, name: string): Promise<string | null> {
+  const trimmed = name.trim();
+  if (!trimmed) return null;
+  const db = database();
+  await db.insert(workGroups).values({ id: newId(), studyId, name: trimmed }).onDuplicateKeyUpdate({ set: { name: trimmed } }); // prettier-ignore
+  const [row] = await db.select({ id: workGroups.id }).from(workGroups).where(and(eq(workGroups.studyId, studyId), eq(workGroups.name, trimmed))); // prettier-ignore
+  return row.id;
+}
+
+export interface WorkFields {
+  title: string;
+  dated: string;
+  widthMm: number | null;
+  heightMm: number | null;
+  group: string;
+  foil: boolean;
+  impressions: string;
+}
+
+async function askToMeasure(teacherId: string, work: Pick<WorkRow, 'id' | 'studyId'>): Promise<void> {
+  await ask(database(), {
+    teacherId,
+    studyId: work.studyId,
+    kind: 'measure-work',
+    workKey: `measure-work:${work.id}`,
+    payload: { workId: work.id },
+    priority: 5,
+  });
+}
+
+export async function addWork(
+  teacherId: string,
+  studyId: string,
+  bytes: Buffer,
+  name: string,
+  fields: Partial<WorkFields>,
+): Promise<string> {
+  await studyOf(teacherId, studyId);
+  const db = database();
+  const [{ n }] = await db.select({ n: sql<number>`count(*)` }).from(works).where(eq(works.studyId, studyId)); // prettier-ignore
+  if (Number(n) >= MOST_WORKS)
+    throw new Told(400, `A study holds at most ${MOST_WORKS} works. Remove one first.`, 'picture');
+  const { uprightId } = await takeInPicture(teacherId, bytes, name);
+  const id = newId();
+  await db.insert(works).values({
+    id,
+    studyId,
+    groupId: await groupNamed(studyId, fields.group ?? ''),
+    pictureId: uprightId,
+    title: (fields.title?.trim() || name.replace(/\.[^.]+$/, '')).slice(0, 120),
+    dated: fields.dated ?? '',
+    widthMm: fields.widthMm ?? null,
+    heightMm: fields.heightMm ?? null,
+    foil: fields.foil ?? false,
+    impressions: fields.impressions ?? '',
+    position: Number(n),
+  });
+  await askToMeasure(teacherId, { id, studyId });
+  return id;
+}
+
+/** Changes a work; `version` is the one the screen showed. */
+export async function updateWork(
+  teacherId: string,
+  id: string,
+  version: number,
+  fields: Partial<WorkFields>,
+): Promise<void> {
+  const work = await workOf(teacherId, id);
+  const { group, ...plain } = fields;
+  const set = {
+    ...plain,
+    ...(group === undefined ? {} : { groupId: await groupNamed(work.studyId, group) }),
+    version: version + 1,
+  };
+  const [result] = await database().update(works).set(set).where(and(eq(works.id, id), eq(works.version, version))); // prettier-ignore
+  if (result.affectedRows !== 1) throw conflict('This work');
+  if (fields.widthMm !== undefined && fields.widthMm !== work.widthMm) await askToMeasure(teacherId, work);
+}
+
+export async function removeWork(teacherId: string, id: string): Promise<void> {
+  await workOf(teacherId, id);
+  await database().delete(works).where(eq(works.id, id));
+}
+
+/** Crops and turns a work's picture (clockwise quarter turns); the original upload is kept. */
+export async function cropWork(
+  teacherId: string,
+  id: string,
+  version: number,
+  crop: { x: number; y: number; w: number; h: number; turn: 0 | 90 | 180 | 270 },
+): Promise<void> {
+  const work = await workOf(teacherId, id);
+  const db = database();
+  const picture = await pictureOf(db, teacherId, work.pictureId);
+  if (
+    crop.x < 0 ||
+    crop.y < 0 ||
+    crop.w < 16 ||
+    crop.h < 16 ||
+    crop.x + crop.w > picture.width + 1 ||
+    crop.y + crop.h > picture.height + 1
+  )
+    throw new Told(400, 'The cropping frame must lie inside the picture and be at least 16 px each way.', 'crop');
+  const made = await inThread({ task: 'upright', bytes: await getBlob(db, picture.sha256), name: picture.name, crop });
+  const size = { width: made.width, height: made.height };
+  const uprightId = await putPicture(db, Buffer.from(made.png), {
+    teacherId,
+    role: 'upright',
+    madeFrom: picture.id,
+    name: picture.name,
+    mime: 'image/png',
+    ...size,
+  });
+  await putPicture(db, Buffer.from(made.preview), {
+    teacherId,
+    role: 'preview',
+    madeFrom: uprightId,
+    name: picture.name,
+    mime: 'image/jpeg',
+    ...size,
+  });
+  const [result] = await db.update(works).set({ pictureId: uprightId, version: version + 1 }).where(and(eq(works.id, id), eq(works.version, version))); // prettier-ignore
+  if (result.affectedRows !== 1) throw conflict('This work');
+  await askToMeasure(teacherId, work);
+}
+
+export interface WorkView extends WorkRow {
+  group: string | null;
+  pictureWidth: number;
+  pictureHeight: number;
+  facts: { id: string; text: string; source: string | null }[];
+  pins: { id: string; patch: [number, number, number, number]; reading: unknown }[];
+}
+
+export async function listWorks(teacherId: string, studyId: string): Promise<WorkView[]> {
+  await studyOf(teacherId, studyId);
+  const db = database();
+  const rows = await db.select({ work: works, group: workGroups.name }).from(works).leftJoin(workGroups, eq(workGroups.id, works.groupId)).where(eq(works.studyId, studyId)).orderBy(asc(works.position)); // prettier-ignore
+  return Promise.all(
+    rows.map(async ({ work, group }) => {
+      const picture = await pictureOf(db, teacherId, work.pictureId);
+      return {
+        ...work,
+        group,
+        pictureWidth: picture.width,
+        pictureHeight: picture.height,
+        facts: await db.select({ id: facts.id, text: facts.text, source: facts.source }).from(facts).where(eq(facts.workId, work.id)),
+        pins: await db.select({ id: pins.id, patch: pins.patch, reading: pins.reading }).from(pins).where(eq(pins.workId, work.id)).orderBy(asc(pins.createdAt)),
+      };
+    }),
+  ); // prettier-ignore
+}
+
+/** Readings of a picture at a known width by the present core; null until they have been taken. */
+export async function profileOf(pictureId: string, widthMm: number | null): Promise<ProfileWithMaps | null> {
+  const [row] = await database()
+    .select({ document: profiles.document })
+    .from(profiles)
+    .where(
+      and(
+        eq(profiles.pictureId, pictureId),
+        eq(profiles.profileVersion, PROFILE_VERSION),
+        eq(profiles.widthMm, widthMm ?? 0),
+      ),
+    );
+  return (row?.document as ProfileWithMaps | undefined) ?? null;
+}
+
+/** Measures a picture unless that has been done already; the result is stored once. */
+export async function ensureProfile(
+  teacherId: string,
+  pictureId: string,
+  widthMm: number | null,
+): Promise<ProfileWithMaps> {
+  const there = await profileOf(pictureId, widthMm);
+  if (there) return there;
+  const db = database();
+  const picture = await pictureOf(db, teacherId, pictureId);
+  const document = await inThread({
+    task: 'measure',
+    bytes: await getBlob(db, picture.sha256),
+    name: picture.name,
+    widthMm,
+  });
+  await db
+    .insert(profiles)
+    .values({
+      id: newId(),
+      pictureId,
+      profileVersion: PROFILE_VERSION,
+      widthMm: widthMm ?? 0,
+      document,
+      createdAt: new Date(),
+    })
+    .onDuplicateKeyUpdate({ set: { profileVersion: PROFILE_VERSION } });
+  return document;
+}
+
+export async function addFact(teacherId: string, workId: string, text: string, source: string | null): Promise<string> {
+  await workOf(teacherId, workId);
+  const id = newId();
+  await database().insert(facts).values({ id, workId, text, source }); // prettier-ignore
+  return id;
+}
+
+export async function removeFact(teacherId: string, workId: string, factId: string): Promise<void> {
+  await workOf(teacherId, workId);
+  await database().delete(facts).where(and(eq(facts.id, factId), eq(facts.workId, workId))); // prettier-ignore
+}
+
+export async function addPin(
+  teacherId: string,
+  workId: string,
+  patch: [number, number, number, number],
+  reading: unknown,
+): Promise<string> {
+  await workOf(teacherId, workId);
+  const id = newId();
+  await database().insert(pins).values({ id, workId, patch, reading, createdAt: new Date() }); // prettier-ignore
+  return id;
+}
+
+export async function removePin(teacherId: string, workId: string, pinId: string): Promise<void> {
+  await workOf(teacherId, workId);
+  await database().delete(pins).where(and(eq(pins.id, pinId), eq(pins.workId, workId))); // prettier-ignore
+}

@@ -1,0 +1,93 @@
+'use client';
+import { useState } from 'react';
+import { Notice } from '../shared/Notice';
+import { RequestError, send } from '../shared/request';
+import { text } from '../text/en';
+
+const t = text.signIn;
+
+export function SignInForm({ demo }: { demo: { email: string; password: string } | null }) {
+  const [fresh, setFresh] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+
+  async function enter(path: string, value: Record<string, string>, to: string) {
+    setBusy(true);
+    setProblem(null);
+    try {
+      await send('POST', path, value);
+      window.location.assign(to);
+    } catch (error) {
+      const status = error instanceof RequestError ? error.status : 0;
+      setProblem(
+        status === 429
+          ? t.tooMany
+          : status === 0 || status >= 500
+            ? text.shared.lost
+            : path.includes('sign-up')
+              ? t.taken
+              : t.wrong,
+      );
+      setBusy(false);
+    }
+  }
+
+  return (
+    <form
+      className="flex w-full max-w-sm flex-col gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const form = new FormData(event.currentTarget);
+        const email = String(form.get('email'));
+        const password = String(form.get('password'));
+        void enter(
+          fresh ? '/api/auth/sign-up/email' : '/api/auth/sign-in/email',
+          fresh ? { email, password, name: String(form.get('name')) } : { email, password },
+          '/studies',
+        );
+      }}
+    >
+      <h2 className="text-2xl font-semibold">{fresh ? t.newTitle : t.title}</h2>
+      {fresh && (
+        <label className="flex flex-col gap-1">
+          {t.yourName}
+          <input name="name" required maxLength={100} autoComplete="name" className="input w-full" />
+        </label>
+      )}
+      <label className="flex flex-col gap-1">
+        {t.email}
+        <input name="email" type="email" required maxLength={180} autoComplete="username" className="input w-full" />
+      </label>
+      <label className="flex flex-col gap-1">
+        {t.password}
+        <input
+          name="password"
+          type="password"
+          required
+          minLength={10}
+          maxLength={128}
+          autoComplete={fresh ? 'new-password' : 'current-password'}
+          className="input w-full"
+        />
+      </label>
+      <Notice message={problem} />
+      <button className="btn btn-primary" disabled={busy}>
+        {fresh ? t.create : t.go}
+      </button>
+      <button type="button" className="link self-start" onClick={() => setFresh(!fresh)}>
+        {fresh ? t.toOld : t.toNew}
+      </button>
+      {demo && (
+        <button
+          type="button"
+          className="btn btn-outline"
+          disabled={busy}
+          onClick={() => void enter('/api/auth/sign-in/email', demo, '/studies?demo=1')}
+        >
+          {t.demo}
+        </button>
+      )}
+      <p className="text-sm">{t.local}</p>
+    </form>
+  );
+}

@@ -1,0 +1,55 @@
+import { Plus } from 'lucide-react';
+import Link from 'next/link';
+import { text } from '../text/en';
+import { MEDIA } from '../text/media';
+
+const t = text.studies;
+
+export interface StudyCard {
+  id: string;
+  title: string;
+  master: string;
+  medium: string;
+  className: string | null;
+  works: number;
+  pieces: number;
+  coverId: string | null;
+  href: string;
+}
+
+export function StudyList({ studies }: { studies: StudyCard[] }) {
+  return (
+    <div className="mx-auto w-full max-w-6xl p-6">
+      <div className="mb-5 flex items-baseline justify-between">
+        <h1 className="text-3xl font-semibold">{t.title}</h1>
+        <Link href="/studies/new" className="btn btn-primary">
+          <Plus aria-hidden className="size-5" />
+          {t.new}
+        </Link>
+      </div>
+      {studies.length === 0 && <p className="max-w-prose text-lg">{t.none}</p>}
+      <ul className="grid gap-6 sm:grid-cols-2">
+        {studies.map((s) => (
+          <li key={s.id}>
+            <Link href={s.href} className="flex h-full gap-4 border-t-2 border-base-content/60 pt-3 hover:bg-base-200">
+              <span className="bench flex h-36 w-44 shrink-0 items-center justify-center p-2">
+                {s.coverId && (
+                  <img src={`/api/pictures/${s.coverId}?size=small`} alt="" className="max-h-full max-w-full" />
+                )}
+              </span>
+              <span className="flex flex-col gap-1">
+                <span className="font-title text-xl font-semibold">{s.title}</span>
+                <span>after {s.master}</span>
+                <span>{MEDIA.find(([k]) => k === s.medium)?.[1] ?? s.medium}</span>
+                <span>{s.className ?? t.alone}</span>
+                <span>
+                  {t.works(s.works)}, {t.pieces(s.pieces)}
+                </span>
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

@@ -3,6 +3,28 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { plainError, ROOT } from './setup.mjs';
 
+/** Lets the demo class hand in its pieces, one after another, beside the running server. */
+export function startDemoClass(databaseUrl, cache, only) {
+  const child = spawn(process.execPath, [join(ROOT, 'build', 'bundle', 'seed-demo.mjs'), 'pieces', cache, ...(only ? [String(only)] : [])], {
+    cwd: ROOT,
+    stdio: ['ignore', 'ignore', 2],
+    detached: true,
+    env: { ...process.env, DATABASE_URL: databaseUrl, OLDHAND_ROOT: ROOT, NODE_ENV: 'production' },
+  });
+  let ended = false;
+  const finished = new Promise((done) =>
+    child.once('exit', (code) => {
+      ended = true;
+      done(code);
+    }),
+  );
+  const stop = async () => {
+    if (!ended) child.kill('SIGKILL');
+    await finished;
+  };
+  return { stop, finished };
+}
+
 /** Starts a server; resolves once its sign-in page answers. */
 export async function startServer({ port, databaseUrl, secret, env = {}, dev = false, quiet = false }) {
   const origin = `http://127.0.0.1:${port}`;

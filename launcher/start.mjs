@@ -2,7 +2,7 @@
 import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { keptSecret, freePort, startDatabase } from './database.mjs';
-import { startServer } from './server.mjs';
+import { startDemoClass, startServer } from './server.mjs';
 import { ensureApplication, ensureBundles, ensureDebian, ensurePackages, plainError, ROOT, say } from './setup.mjs';
 
 function readOptions(words) {
@@ -70,6 +70,7 @@ export async function start(words) {
     });
     stops.push(server.stop);
     process.stdout.write(`Old Hand is at ${server.origin}\n`);
+    if (seed) stops.push(startDemoClass(url, join(options.data, 'demo-pictures')).stop);
     if (seed) process.stdout.write(`Demo sign-in: ${seed.email} with the password ${seed.password}\n`);
     process.stdout.write('Ctrl-C stops it.\n');
     while (server.ended() === null && !stopping) await new Promise((done) => setTimeout(done, 300));

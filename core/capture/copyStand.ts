@@ -197,7 +197,11 @@ export function photograph(sheet: RgbImage, s: StandSettings): StandPhoto {
       let [r, g, b] = [0, 0, 0];
       for (let sy = 0; sy < n; sy++)
         for (let sx = 0; sx < n; sx++) {
-          const [mx, my] = applyHomography(toSheet, [x + (sx + 0.5) / n, y + (sy + 0.5) / n]);
+          const px = x + (sx + 0.5) / n;
+          const py = y + (sy + 0.5) / n;
+          const q = toSheet[6] * px + toSheet[7] * py + toSheet[8];
+          const mx = (toSheet[0] * px + toSheet[1] * py + toSheet[2]) / q;
+          const my = (toSheet[3] * px + toSheet[4] * py + toSheet[5]) / q;
           if (mx >= 0 && my >= 0 && mx < w && my < h) {
             const i =
               (Math.min(sheet.height - 1, Math.floor(my * scale[1])) * sheet.width +

@@ -1,1 +1,2 @@
 declare module '*.css';
+declare module 'spectral.js';

@@ -22,9 +22,23 @@ export interface Student {
   attempts: number;
 }
 
-const s = (firstName: string, initial: string, misses: Partial<Hand>, fault: readonly string[], more: Partial<Student> = {}): Student => ({ firstName, initial, misses, fault, attempts: 1, ...more });
+const s = (
+  firstName: string,
+  initial: string,
+  misses: Partial<Hand>,
+  fault: readonly string[],
+  more: Partial<Student> = {},
+): Student => ({ firstName, initial, misses, fault, attempts: 1, ...more });
 
-const TONE = ['colour.groundL', 'colour.groundChroma', 'colour.palette', 'value.mean', 'value.light', 'colour.chroma', 'value.lightShare'];
+const TONE = [
+  'colour.groundL',
+  'colour.groundChroma',
+  'colour.palette',
+  'value.mean',
+  'value.light',
+  'colour.chroma',
+  'value.lightShare',
+];
 
 export const STUDENTS: readonly Student[] = [
   s('Abel', 'R', { spacing: 2.9 }, ['marks.spacing', 'marks.coverage'], { attempts: 3 }),
@@ -123,11 +137,27 @@ export function demoPieces(only = STUDENTS.length): DemoPiece[] {
   STUDENTS.slice(0, only).forEach((student, i) => {
     const add = (kind: DemoPiece['kind'], attempt: number) => {
       const seed = 1000 + i * 20 + (kind === 'copy' ? 0 : attempt);
-      const drawing = drawScene(sceneOf(student, i, kind, attempt), handOf(student, kind === 'copy' ? 1 : attempt), SHEET[0], SHEET[1]);
-      out.push({ key: `${student.firstName}-${student.initial}-${kind}-${attempt}`, student: i, kind, attempt, title: '', drawing, stand: standOf(seed), seed });
+      const drawing = drawScene(
+        sceneOf(student, i, kind, attempt),
+        handOf(student, kind === 'copy' ? 1 : attempt),
+        SHEET[0],
+        SHEET[1],
+      );
+      out.push({
+        key: `${student.firstName}-${student.initial}-${kind}-${attempt}`,
+        student: i,
+        kind,
+        attempt,
+        title: '',
+        drawing,
+        stand: standOf(seed),
+        seed,
+      });
     };
     add('copy', 1);
     for (let a = 1; a <= student.attempts; a++) add('original', a);
   });
-  return out.sort((a, b) => (a.kind === b.kind ? a.attempt - b.attempt || a.student - b.student : a.kind === 'original' ? -1 : 1));
+  return out.sort((a, b) =>
+    a.kind === b.kind ? a.attempt - b.attempt || a.student - b.student : a.kind === 'original' ? -1 : 1,
+  );
 }

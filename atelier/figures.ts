@@ -3,7 +3,18 @@ import { Hand } from './hand';
 import { hatch, HatchSettings, oval, P, Sheet, smooth } from './sheet';
 
 export function hatchWith(hand: Hand, more: Partial<HatchSettings> = {}): HatchSettings {
-  return { spacing: hand.spacing, unevenness: hand.unevenness, angle: hand.angle, length: hand.length, arch: hand.arch, width: hand.lineWidth, colour: hand.ink, role: 'hatch', tremble: hand.tremble, ...more };
+  return {
+    spacing: hand.spacing,
+    unevenness: hand.unevenness,
+    angle: hand.angle,
+    length: hand.length,
+    arch: hand.arch,
+    width: hand.lineWidth,
+    colour: hand.ink,
+    role: 'hatch',
+    tremble: hand.tremble,
+    ...more,
+  };
 }
 
 /** Outlines a closed form by the hand's habit: heavy where it faces left, open (or thin) where it faces right. */
@@ -72,8 +83,14 @@ export function passenger(sheet: Sheet, hand: Hand, foot: P, height: number, lea
   sheet.fill(cape, hand.ground);
   sheet.wash(cape, hand.shadeWash, hand.washOpacity);
   // Shoes peep out below the hem.
-  for (const side of [-1, 1]) sheet.fill(oval(foot[0] + side * 0.09 * height, sole - 0.018 * height, 0.055 * height, 0.02 * height, 16), hand.ink);
-  const lee: P[] = cape.filter((p) => p[0] >= foot[0] - broad * (hand.hatched > 0.9 ? 0.25 : 0)).map((p): P => [p[0], p[1]]);
+  for (const side of [-1, 1])
+    sheet.fill(
+      oval(foot[0] + side * 0.09 * height, sole - 0.018 * height, 0.055 * height, 0.02 * height, 16),
+      hand.ink,
+    );
+  const lee: P[] = cape
+    .filter((p) => p[0] >= foot[0] - broad * (hand.hatched > 0.9 ? 0.25 : 0))
+    .map((p): P => [p[0], p[1]]);
   hatch(sheet, hand.hatched > 1 ? cape : lee, hatchWith(hand));
   if (hand.crossEverywhere) hatch(sheet, lee, hatchWith(hand, { angle: hand.angle - hand.crossing, role: 'cross' }));
   // One fold from the neck.
@@ -86,9 +103,18 @@ export function passenger(sheet: Sheet, hand: Hand, foot: P, height: number, lea
   const eyes = top + hand.eyeLine * head;
   for (const side of [-1, 1]) sheet.dot([cx + side * 0.13 * head, eyes], Math.max(0.25, 0.035 * head), hand.ink);
   sheet.stroke([cx, eyes + 0.05 * head], [cx - 0.03 * head, eyes + 0.16 * head], hand.lineWidth, hand.ink, 'line');
-  sheet.stroke([cx - 0.09 * head, eyes + 0.26 * head], [cx + 0.09 * head, eyes + 0.26 * head], hand.lineWidth, hand.ink, 'line', 0.01 * head);
+  sheet.stroke(
+    [cx - 0.09 * head, eyes + 0.26 * head],
+    [cx + 0.09 * head, eyes + 0.26 * head],
+    hand.lineWidth,
+    hand.ink,
+    'line',
+    0.01 * head,
+  );
   if (hand.white) {
-    const touch = cape.filter((p) => p[0] < foot[0] - broad * 0.5 && p[1] < (shoulder + hem) / 2).map((p): P => [p[0] + 1.6, p[1] + 0.6]);
+    const touch = cape
+      .filter((p) => p[0] < foot[0] - broad * 0.5 && p[1] < (shoulder + hem) / 2)
+      .map((p): P => [p[0] + 1.6, p[1] + 0.6]);
     if (touch.length > 2) sheet.ribbon(touch, 0.8, '#fbfaf4', 'highlight', 0.1);
   }
   sheet.landmarks.push({
@@ -134,11 +160,29 @@ export function headStudy(sheet: Sheet, hand: Hand, cx: number, top: number, hea
   for (const side of [-1, 1] as const) {
     const inner: P = [cx + side * (gap / 2), top + eye * head];
     const outer: P = [cx + side * (gap / 2 + eyeWidth), top + eye * head];
-    sheet.ribbon(smooth([outer, [(inner[0] + outer[0]) / 2, inner[1] - 0.03 * head], inner]), hand.lineWidth * 1.3, hand.ink, 'line', 0.05);
-    sheet.ribbon(smooth([outer, [(inner[0] + outer[0]) / 2, inner[1] + 0.02 * head], inner]), hand.lineWidth, hand.ink, 'line', 0.05);
+    sheet.ribbon(
+      smooth([outer, [(inner[0] + outer[0]) / 2, inner[1] - 0.03 * head], inner]),
+      hand.lineWidth * 1.3,
+      hand.ink,
+      'line',
+      0.05,
+    );
+    sheet.ribbon(
+      smooth([outer, [(inner[0] + outer[0]) / 2, inner[1] + 0.02 * head], inner]),
+      hand.lineWidth,
+      hand.ink,
+      'line',
+      0.05,
+    );
     sheet.dot([(inner[0] + outer[0]) / 2, inner[1] - 0.004 * head], 0.022 * head, hand.ink);
     const brow: P = [(inner[0] + outer[0]) / 2, top + (eye - 0.085) * head];
-    sheet.ribbon(smooth([[outer[0], brow[1] + 0.015 * head], brow, [inner[0], brow[1] + 0.01 * head]]), hand.windward, hand.ink, 'line', 0.1);
+    sheet.ribbon(
+      smooth([[outer[0], brow[1] + 0.015 * head], brow, [inner[0], brow[1] + 0.01 * head]]),
+      hand.windward,
+      hand.ink,
+      'line',
+      0.1,
+    );
     const name = side < 0 ? 'left' : 'right';
     put(`eye-${name}-inner`, inner);
     put(`eye-${name}-outer`, outer);
@@ -151,7 +195,8 @@ export function headStudy(sheet: Sheet, hand: Hand, cx: number, top: number, hea
   }
   sheet.ribbon(smooth([at(-0.02, eye + 0.02), at(-0.035, 0.7), at(-0.066, 0.745), at(0, 0.765), at(0.05, 0.75)]), hand.lineWidth, hand.ink, 'line', 0.05); // prettier-ignore
   sheet.ribbon(smooth([at(-0.105, 0.84), at(-0.03, 0.832), at(0, 0.838), at(0.03, 0.832), at(0.105, 0.84)]), hand.lineWidth * 1.4, hand.ink, 'line', 0.05); // prettier-ignore
-  if (hand.white) sheet.ribbon(smooth([at(-0.24, 0.62), at(-0.26, 0.5), at(-0.2, 0.36)]), 1.1, '#fbfaf4', 'highlight', 0.1);
+  if (hand.white)
+    sheet.ribbon(smooth([at(-0.24, 0.62), at(-0.26, 0.5), at(-0.2, 0.36)]), 1.1, '#fbfaf4', 'highlight', 0.1);
   put('crown', at(0, 0));
   put('hairline', at(0, 0.19));
   put('nose-base', at(0, 0.765));

@@ -1,7 +1,13 @@
 /** The demo cupboard: twelve generic gouaches by pigment and Colour Index name. Swatch colours are invented for the demo, near common practice. */
 import { Kit } from '../core/colour/mixing';
 
-const paint = (name: string, pigment: string, masstone: string, tint: string): Kit['paints'][number] => ({ name, pigment, masstone, tint: { hex: tint, parts: [1, 4] }, strength: 1 });
+const paint = (name: string, pigment: string, masstone: string, tint: string): Kit['paints'][number] => ({
+  name,
+  pigment,
+  masstone,
+  tint: { hex: tint, parts: [1, 4] },
+  strength: 1,
+});
 
 export const DEMO_KIT: Kit = {
   name: 'School gouache, twelve colours',

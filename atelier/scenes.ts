@@ -19,7 +19,15 @@ export interface Scene {
   light: P;
 }
 
-const bare: Omit<Scene, 'seed' | 'light'> = { figures: [], deck: null, mast: null, rail: null, boats: [], houses: null, spray: null };
+const bare: Omit<Scene, 'seed' | 'light'> = {
+  figures: [],
+  deck: null,
+  mast: null,
+  rail: null,
+  boats: [],
+  houses: null,
+  spray: null,
+};
 
 export const MASTER_SCENES: readonly { title: string; dated: string; widthMm: number; heightMm: number; scene: Scene }[] = [
   { title: 'Evening ferry, foredeck', dated: '1921', widthMm: 300, heightMm: 212, scene: { ...bare, seed: 11, deck: [[0, 0.74], [1, 0.66], [1, 1], [0, 1]], figures: [{ x: 0.24, y: 0.93, height: 0.6 }, { x: 0.45, y: 0.88, height: 0.5, hooded: true }, { x: 0.6, y: 0.96, height: 0.64, lean: 2 }], mast: { x: 0.83, top: 0.06, foot: 0.78, flags: 2 }, rail: { y: 0.62, from: 0, to: 1 }, boats: [{ x: 0.12, y: 0.3, size: 0.1 }], light: [0.83, 0.16] } },
@@ -50,10 +58,21 @@ export function ownScene(seed: number): Scene {
   return {
     seed: seed + 400,
     deck,
-    figures: Array.from({ length: company }, (_, i) => ({ x: side(start + i * pick(0.17, 0.24)), y: pick(0.92, 0.97), height: pick(0.5, 0.68), lean: pick(-2, 2), hooded: r() < 0.4 })),
-    mast: r() < 0.5 ? { x: side(pick(0.82, 0.94)), top: pick(0.03, 0.1), foot: 0.84, flags: Math.floor(r() * 4) } : null,
+    figures: Array.from({ length: company }, (_, i) => ({
+      x: side(start + i * pick(0.17, 0.24)),
+      y: pick(0.92, 0.97),
+      height: pick(0.5, 0.68),
+      lean: pick(-2, 2),
+      hooded: r() < 0.4,
+    })),
+    mast:
+      r() < 0.5 ? { x: side(pick(0.82, 0.94)), top: pick(0.03, 0.1), foot: 0.84, flags: Math.floor(r() * 4) } : null,
     rail: kind === 0 && r() < 0.6 ? { y: pick(0.66, 0.72), from: 0, to: 1 } : null,
-    boats: Array.from({ length: Math.floor(r() * 3) }, () => ({ x: pick(0.1, 0.9), y: pick(0.3, 0.55), size: pick(0.1, 0.24) })),
+    boats: Array.from({ length: Math.floor(r() * 3) }, () => ({
+      x: pick(0.1, 0.9),
+      y: pick(0.3, 0.55),
+      size: pick(0.1, 0.24),
+    })),
     houses: r() < 0.4 ? { from: side(0.1) < 0.5 ? 0.05 : 0.5, to: side(0.1) < 0.5 ? 0.45 : 0.95 } : null,
     spray: r() < 0.3 ? { x: side(0.75), y: 0.6, size: 0.14 } : null,
     light: [side(pick(0.6, 0.9)), pick(0.12, 0.4)],
@@ -71,7 +90,8 @@ function sea(sheet: Sheet, hand: Hand): void {
   const upper = band(HORIZON + 0.05, 0.44, 0.02, 0.98);
   const lower = band(0.5, 0.72, 0.02, 0.98);
   for (const area of [upper, lower]) hatch(sheet, area, hatchWith(hand));
-  for (const area of [band(HORIZON + 0.06, 0.4, 0.04, 0.42), band(0.52, 0.7, 0.55, 0.96)]) hatch(sheet, area, hatchWith(hand, { angle: hand.angle - hand.crossing, role: 'cross' }));
+  for (const area of [band(HORIZON + 0.06, 0.4, 0.04, 0.42), band(0.52, 0.7, 0.55, 0.96)])
+    hatch(sheet, area, hatchWith(hand, { angle: hand.angle - hand.crossing, role: 'cross' }));
   if (hand.white)
     for (let i = 0; i < 9; i++) {
       const [x, y] = [sheet.random() * w, (0.46 + 0.04 * normal(sheet.random)) * h];
@@ -94,7 +114,14 @@ function deckOf(sheet: Sheet, hand: Hand, shares: readonly P[]): void {
     const xs = deck.map((p) => p[0]);
     const [left, right] = [Math.min(...xs), Math.max(...xs)];
     const inset = 0.04 * (right - left) + (i % 2) * 6;
-    sheet.stroke([left + inset + (shares.length === 4 ? 0.1 * sheet.width * (1 - i / 5) : 0), y], [right - inset, y - 1.5], hand.lineWidth, hand.ink, 'line', 0.4);
+    sheet.stroke(
+      [left + inset + (shares.length === 4 ? 0.1 * sheet.width * (1 - i / 5) : 0), y],
+      [right - inset, y - 1.5],
+      hand.lineWidth,
+      hand.ink,
+      'line',
+      0.4,
+    );
   }
 }
 
@@ -105,7 +132,13 @@ function mastOf(sheet: Sheet, hand: Hand, m: NonNullable<Scene['mast']>): void {
   hatch(sheet, [[x, top], [x + 1.2, top], [x + 2, foot], [x, foot]], hatchWith(hand, { spacing: hand.spacing })); // prettier-ignore
   sheet.ribbon(Array.from({ length: 20 }, (_, i): P => [x - 1.1 - (0.8 * i) / 19, top + ((foot - top) * i) / 19]), hand.windward, hand.ink, 'outline', hand.tremble); // prettier-ignore
   if (hand.lee > 0) sheet.ribbon(Array.from({ length: 20 }, (_, i): P => [x + 1.1 + (0.8 * i) / 19, top + ((foot - top) * i) / 19]), hand.lee, hand.ink, 'outline', hand.tremble); // prettier-ignore
-  sheet.stroke([x - 0.09 * sheet.width, top + 0.07 * sheet.height], [x + 0.09 * sheet.width, top + 0.07 * sheet.height], hand.windward, hand.ink, 'line');
+  sheet.stroke(
+    [x - 0.09 * sheet.width, top + 0.07 * sheet.height],
+    [x + 0.09 * sheet.width, top + 0.07 * sheet.height],
+    hand.windward,
+    hand.ink,
+    'line',
+  );
   for (let i = 0; i < m.flags; i++) {
     const y = top + (0.1 + 0.085 * i) * sheet.height;
     const long = (0.075 - 0.006 * i) * sheet.width;
@@ -153,7 +186,11 @@ function sprayOf(sheet: Sheet, hand: Hand, s: NonNullable<Scene['spray']>): void
   for (let i = 0; i < 130; i++) {
     const a = Math.PI * (1 + sheet.random());
     const r = s.size * sheet.width * Math.sqrt(sheet.random());
-    sheet.dot([s.x * sheet.width + r * Math.cos(a), s.y * sheet.height + 0.8 * r * Math.sin(a)], 0.4 + 0.45 * sheet.random(), i % 3 ? hand.ink : '#fbfaf4');
+    sheet.dot(
+      [s.x * sheet.width + r * Math.cos(a), s.y * sheet.height + 0.8 * r * Math.sin(a)],
+      0.4 + 0.45 * sheet.random(),
+      i % 3 ? hand.ink : '#fbfaf4',
+    );
   }
 }
 
@@ -170,22 +207,45 @@ export function drawScene(scene: Scene, hand: Hand, widthMm: number, heightMm: n
     const y = scene.rail.y * heightMm;
     const [a, b] = [scene.rail.from * widthMm, scene.rail.to * widthMm];
     sheet.ribbon(Array.from({ length: 24 }, (_, i): P => [a + ((b - a) * i) / 23, y]), hand.windward, hand.ink, 'outline', hand.tremble); // prettier-ignore
-    for (let x = a + 0.05 * widthMm; x < b; x += 0.085 * widthMm) sheet.stroke([x, y], [x, y + 0.12 * heightMm], hand.lineWidth * 1.2, hand.ink, 'line');
+    for (let x = a + 0.05 * widthMm; x < b; x += 0.085 * widthMm)
+      sheet.stroke([x, y], [x, y + 0.12 * heightMm], hand.lineWidth * 1.2, hand.ink, 'line');
   }
   if (scene.deck) deckOf(sheet, hand, scene.deck);
   if (scene.mast && scene.deck) mastOf(sheet, hand, scene.mast);
   if (scene.spray) sprayOf(sheet, hand, scene.spray);
   if (scene.head) headStudy(sheet, hand, scene.head.x * widthMm, scene.head.y * heightMm, scene.head.size * heightMm);
-  for (const f of scene.figures.slice().sort((p, q) => p.y - q.y)) passenger(sheet, hand, [f.x * widthMm, f.y * heightMm], f.height * heightMm, f.lean ?? 0, f.hooded);
+  for (const f of scene.figures.slice().sort((p, q) => p.y - q.y))
+    passenger(sheet, hand, [f.x * widthMm, f.y * heightMm], f.height * heightMm, f.lean ?? 0, f.hooded);
   if (hand.motley > 0) {
     const colours = ['#d83a5a', '#3f6fd8', '#e8c418', '#4fb848', '#b848c8'];
-    for (let i = 0; i < 14; i++) sheet.wash(oval(sheet.random() * widthMm, sheet.random() * heightMm, (0.04 + 0.05 * sheet.random()) * widthMm, (0.04 + 0.05 * sheet.random()) * heightMm, 18), colours[i % 5], hand.motley * 0.75);
+    for (let i = 0; i < 14; i++)
+      sheet.wash(
+        oval(
+          sheet.random() * widthMm,
+          sheet.random() * heightMm,
+          (0.04 + 0.05 * sheet.random()) * widthMm,
+          (0.04 + 0.05 * sheet.random()) * heightMm,
+          18,
+        ),
+        colours[i % 5],
+        hand.motley * 0.75,
+      );
   }
   if (hand.accent) {
     const r = Math.sqrt((hand.accentShare * widthMm * heightMm) / Math.PI);
     const [x, y] = [scene.light[0] * widthMm, scene.light[1] * heightMm];
     sheet.fill(oval(x, y, r, r), hand.accent);
-    sheet.ribbon(smooth([[x - r, y + 0.4 * r], [x - 1.05 * r, y - 0.3 * r], [x - 0.5 * r, y - 0.95 * r]]), hand.windward, hand.ink, 'outline', 0.05);
+    sheet.ribbon(
+      smooth([
+        [x - r, y + 0.4 * r],
+        [x - 1.05 * r, y - 0.3 * r],
+        [x - 0.5 * r, y - 0.95 * r],
+      ]),
+      hand.windward,
+      hand.ink,
+      'outline',
+      0.05,
+    );
   }
   return sheet.finish(hand.ground);
 }

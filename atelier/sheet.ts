@@ -20,7 +20,8 @@ export interface Drawing {
 }
 
 const n = (v: number) => v.toFixed(2);
-const d = (points: readonly P[], close: boolean) => `M${points.map((p) => `${n(p[0])} ${n(p[1])}`).join('L')}${close ? 'Z' : ''}`;
+const d = (points: readonly P[], close: boolean) =>
+  `M${points.map((p) => `${n(p[0])} ${n(p[1])}`).join('L')}${close ? 'Z' : ''}`;
 
 export class Sheet {
   private parts: string[] = [];
@@ -40,9 +41,12 @@ export class Sheet {
 
   /** A wash: a field with a slightly wandering, darker rim, in two overlapping layers. */
   wash(points: readonly P[], colour: string, opacity: number): void {
-    const loose = (amount: number) => points.map(([x, y]): P => [x + amount * normal(this.random), y + amount * normal(this.random)]);
+    const loose = (amount: number) =>
+      points.map(([x, y]): P => [x + amount * normal(this.random), y + amount * normal(this.random)]);
     this.fill(loose(0.5), colour, opacity * 0.75);
-    this.parts.push(`<path d="${d(loose(0.9), true)}" fill="${colour}" fill-opacity="${opacity * 0.3}" stroke="${colour}" stroke-opacity="${opacity * 0.45}" stroke-width="0.5"/>`);
+    this.parts.push(
+      `<path d="${d(loose(0.9), true)}" fill="${colour}" fill-opacity="${opacity * 0.3}" stroke="${colour}" stroke-opacity="${opacity * 0.45}" stroke-width="0.5"/>`,
+    );
   }
 
   /** A single stroke of even width, bent by `sag` mm in its middle. */
@@ -50,7 +54,9 @@ export class Sheet {
     const long = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
     const [nx, ny] = [-(b[1] - a[1]) / long, (b[0] - a[0]) / long];
     const c: P = [(a[0] + b[0]) / 2 + 2 * sag * nx, (a[1] + b[1]) / 2 + 2 * sag * ny];
-    this.parts.push(`<path d="M${n(a[0])} ${n(a[1])}Q${n(c[0])} ${n(c[1])} ${n(b[0])} ${n(b[1])}" fill="none" stroke="${colour}" stroke-width="${width.toFixed(3)}" stroke-linecap="round" stroke-opacity="${opacity}"/>`);
+    this.parts.push(
+      `<path d="M${n(a[0])} ${n(a[1])}Q${n(c[0])} ${n(c[1])} ${n(b[0])} ${n(b[1])}" fill="none" stroke="${colour}" stroke-width="${width.toFixed(3)}" stroke-linecap="round" stroke-opacity="${opacity}"/>`,
+    );
     this.strokes.push({ role, from: a, to: b, width });
   }
 
@@ -94,7 +100,12 @@ export function smooth(points: readonly P[], closed = false, per = 8): P[] {
     for (let k = 0; k < per; k++) {
       const t = k / per;
       const [a, b, c, e] = [at(i - 1), at(i), at(i + 1), at(i + 2)];
-      const f = (j: 0 | 1) => 0.5 * (2 * b[j] + (c[j] - a[j]) * t + (2 * a[j] - 5 * b[j] + 4 * c[j] - e[j]) * t * t + (3 * b[j] - a[j] - 3 * c[j] + e[j]) * t ** 3);
+      const f = (j: 0 | 1) =>
+        0.5 *
+        (2 * b[j] +
+          (c[j] - a[j]) * t +
+          (2 * a[j] - 5 * b[j] + 4 * c[j] - e[j]) * t * t +
+          (3 * b[j] - a[j] - 3 * c[j] + e[j]) * t ** 3);
       out.push([f(0), f(1)]);
     }
   if (!closed) out.push(points[count - 1]);
@@ -103,7 +114,10 @@ export function smooth(points: readonly P[], closed = false, per = 8): P[] {
 
 /** An ellipse as a polygon. */
 export function oval(cx: number, cy: number, rx: number, ry: number, count = 36): P[] {
-  return Array.from({ length: count }, (_, i) => [cx + rx * Math.cos((2 * Math.PI * i) / count), cy + ry * Math.sin((2 * Math.PI * i) / count)] as const);
+  return Array.from(
+    { length: count },
+    (_, i) => [cx + rx * Math.cos((2 * Math.PI * i) / count), cy + ry * Math.sin((2 * Math.PI * i) / count)] as const,
+  );
 }
 
 export interface HatchSettings {
@@ -128,7 +142,11 @@ export function hatch(sheet: Sheet, polygon: readonly P[], s: HatchSettings): vo
   const along = polygon.map((p) => p[0] * u[0] + p[1] * u[1]);
   const across = polygon.map((p) => p[0] * v[0] + p[1] * v[1]);
   const end = Math.max(...across);
-  for (let row = Math.min(...across) + s.spacing * (0.3 + 0.4 * random()); row < end; row += s.spacing * Math.max(0.35, 1 + s.unevenness * normal(random))) {
+  for (
+    let row = Math.min(...across) + s.spacing * (0.3 + 0.4 * random());
+    row < end;
+    row += s.spacing * Math.max(0.35, 1 + s.unevenness * normal(random))
+  ) {
     const cuts: number[] = [];
     for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i++) {
       const [a, b] = [across[j], across[i]];
@@ -140,13 +158,21 @@ export function hatch(sheet: Sheet, polygon: readonly P[], s: HatchSettings): vo
       const [from, to] = [cuts[k] + 0.5, cuts[k + 1] - 0.5];
       if (to - from < 1.6) continue;
       const mean = (s.length[0] + s.length[1]) / 2;
-      for (let at = from; at < to - 1; ) {
+      for (let at = from; at < to - 1;) {
         let long = s.length[0] + (s.length[1] - s.length[0]) * random();
         if (to - at - long < 0.35 * mean) long = Math.min(to - at, s.length[1] * 1.15);
         const stop = Math.min(to, at + long);
         const wave = () => s.tremble * 0.6 * normal(random);
         const [w0, w1] = [row + wave(), row + wave()];
-        sheet.stroke([at * u[0] + w0 * v[0], at * u[1] + w0 * v[1]], [stop * u[0] + w1 * v[0], stop * u[1] + w1 * v[1]], s.width * (0.92 + 0.16 * random()), s.colour, s.role, s.arch * (stop - at), s.opacity ?? 1);
+        sheet.stroke(
+          [at * u[0] + w0 * v[0], at * u[1] + w0 * v[1]],
+          [stop * u[0] + w1 * v[0], stop * u[1] + w1 * v[1]],
+          s.width * (0.92 + 0.16 * random()),
+          s.colour,
+          s.role,
+          s.arch * (stop - at),
+          s.opacity ?? 1,
+        );
         at = stop + 1.4 + 0.8 * random();
       }
     }

@@ -5,12 +5,16 @@ import { plainError, ROOT } from './setup.mjs';
 
 /** Lets the demo class hand in its pieces, one after another, beside the running server. */
 export function startDemoClass(databaseUrl, cache, only) {
-  const child = spawn(process.execPath, [join(ROOT, 'build', 'bundle', 'seed-demo.mjs'), 'pieces', cache, ...(only ? [String(only)] : [])], {
-    cwd: ROOT,
-    stdio: ['ignore', 'ignore', 2],
-    detached: true,
-    env: { ...process.env, DATABASE_URL: databaseUrl, OLDHAND_ROOT: ROOT, NODE_ENV: 'production' },
-  });
+  const child = spawn(
+    process.execPath,
+    [join(ROOT, 'build', 'bundle', 'seed-demo.mjs'), 'pieces', cache, ...(only ? [String(only)] : [])],
+    {
+      cwd: ROOT,
+      stdio: ['ignore', 'ignore', 2],
+      detached: true,
+      env: { ...process.env, DATABASE_URL: databaseUrl, OLDHAND_ROOT: ROOT, NODE_ENV: 'production' },
+    },
+  );
   let ended = false;
   const finished = new Promise((done) =>
     child.once('exit', (code) => {

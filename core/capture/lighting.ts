@@ -1,6 +1,4 @@
 /** Knows how evenly a photographed sheet was lit: a second-order surface through the brightness of its bare ground. */
-import { Plane } from '../raster/image';
-import { quantile } from '../raster/statistics';
 
 export interface LightSurface {
   /** Relative brightness at (u, v), 0–1 across and down the sheet; also usable a little outside. */
@@ -24,7 +22,8 @@ function leastSquares(rows: { t: number[]; y: number; w: number }[]): number[] |
       a[i][n] += w * t[i] * y;
     }
   for (let c = 0; c < n; c++) {
-    a[c][c] += 1e-9;
+    // A breath of ridge on the bends keeps blocks along one edge from bending the rest of the sheet.
+    a[c][c] += c > 2 ? 0.4 : 1e-9;
     let p = c;
     for (let r = c + 1; r < n; r++) if (Math.abs(a[r][c]) > Math.abs(a[p][c])) p = r;
     [a[c], a[p]] = [a[p], a[c]];
@@ -39,33 +38,87 @@ function leastSquares(rows: { t: number[]; y: number; w: number }[]): number[] |
 }
 
 const BLOCKS = 22;
+/** How far a block's chromaticity (log ratios to green) may lie from the ground's. */
+const SAME_HUE = 0.09;
 
-/**
- * Fits the light over a squared-up sheet's luminance (linear, 0–1). Each block offers its 85th percentile as its
- * ground; blocks covered by drawing fall below the surface and are left out round by round. Null where fewer than a
- * quarter of the blocks agree.
- */
-export function fitLight(luminance: Plane): LightSurface | null {
-  const { width: w, height: h, data } = luminance;
-  const rows: { t: number[]; y: number; w: number }[] = [];
+interface Block {
+  u: number;
+  v: number;
+  t: number[];
+  /** Log luminance of the block's lighter part. */
+  y: number;
+  /** Log ratios of red and blue to green there: light changes the first, never these. */
+  red: number;
+  blue: number;
+  w: number;
+}
+
+function blocksOf(linear: Float32Array, w: number, h: number): Block[] {
+  const out: Block[] = [];
   for (let j = 0; j < BLOCKS; j++)
     for (let i = 0; i < BLOCKS; i++) {
       const [x0, x1] = [Math.floor(((i + 0.08) * w) / BLOCKS), Math.floor(((i + 0.92) * w) / BLOCKS)];
       const [y0, y1] = [Math.floor(((j + 0.08) * h) / BLOCKS), Math.floor(((j + 0.92) * h) / BLOCKS)];
-      const values: number[] = [];
       const step = Math.max(1, Math.floor((x1 - x0) / 12));
-      for (let y = y0; y < y1; y += step) for (let x = x0; x < x1; x += step) values.push(data[y * w + x]);
-      if (values.length)
-        rows.push({
-          t: terms((i + 0.5) / BLOCKS, (j + 0.5) / BLOCKS),
-          y: Math.log(Math.max(1e-4, quantile(values, 0.85))),
-          w: 1,
-        });
+      const samples: { Y: number; k: number }[] = [];
+      for (let y = y0; y < y1; y += step)
+        for (let x = x0; x < x1; x += step) {
+          const k = (y * w + x) * 3;
+          samples.push({ Y: 0.2126 * linear[k] + 0.7152 * linear[k + 1] + 0.0722 * linear[k + 2], k });
+        }
+      if (!samples.length) continue;
+      samples.sort((p, q) => p.Y - q.Y);
+      const light = samples.slice(Math.floor(0.75 * samples.length), Math.max(1, Math.ceil(0.95 * samples.length)));
+      const sum = [0, 0, 0];
+      for (const { k } of light) for (let c = 0; c < 3; c++) sum[c] += Math.max(1e-4, linear[k + c]);
+      const [u, v] = [(i + 0.5) / BLOCKS, (j + 0.5) / BLOCKS];
+      const mean = sum.map((s) => s / (light.length || 1));
+      const Y = 0.2126 * mean[0] + 0.7152 * mean[1] + 0.0722 * mean[2];
+      out.push({
+        u,
+        v,
+        t: terms(u, v),
+        y: Math.log(Math.max(1e-4, Y)),
+        red: Math.log(mean[0] / mean[1]),
+        blue: Math.log(mean[2] / mean[1]),
+        w: 1,
+      });
     }
+  return out;
+}
+
+/** The largest set of blocks of one hue, where that set shows in all four quarters of the sheet; else none. */
+function groundBlocks(blocks: readonly Block[]): Block[] {
+  let best: Block[] = [];
+  let bestScore = 0;
+  for (const seed of blocks) {
+    const same = blocks.filter((b) => Math.hypot(b.red - seed.red, b.blue - seed.blue) < SAME_HUE);
+    // Of two hues met equally often the lighter is the sheet.
+    const score = same.length * (1 + 0.5 * Math.exp(seed.y));
+    if (score > bestScore) {
+      bestScore = score;
+      best = same;
+    }
+  }
+  const quarters = new Set(best.map((b) => (b.u < 0.5 ? 0 : 1) + (b.v < 0.5 ? 0 : 2)));
+  const spread = (key: 'u' | 'v') => Math.max(...best.map((b) => b[key])) - Math.min(...best.map((b) => b[key]));
+  return best.length >= 0.2 * blocks.length && quarters.size === 4 && spread('u') > 0.7 && spread('v') > 0.7
+    ? best
+    : [];
+}
+
+/**
+ * Fits the light over a squared-up sheet (linear RGB, 0–1, three values a pixel). Each block offers its lighter part;
+ * blocks of another hue than the ground's are left out, and those that drawing has darkened fall below the surface and
+ * lose their say round by round. Null where too little of one ground shows over the sheet to judge by.
+ */
+export function fitLight(linear: Float32Array, w: number, h: number): LightSurface | null {
+  const all = blocksOf(linear, w, h);
+  const rows = groundBlocks(all);
+  if (!rows.length) return null;
   let fit = leastSquares(rows);
   for (let round = 0; round < 14 && fit; round++) {
     const f: number[] = fit;
-    // Drawing only darkens: what lies under the surface loses its say, what lies over it keeps it.
     for (const r of rows) {
       const off = r.y - r.t.reduce((s, t, k) => s + t * f[k], 0);
       r.w = off < 0 ? Math.exp(-((off / 0.035) ** 2)) + 1e-4 : off > 0.12 ? 0.3 : 1;
@@ -82,8 +135,8 @@ export function fitLight(luminance: Plane): LightSurface | null {
       ),
     );
   const agreement =
-    rows.filter((r) => Math.abs(r.y - r.t.reduce((s, t, k) => s + t * f[k], 0)) < 0.06).length / rows.length;
-  if (agreement < 0.25) return null;
+    rows.filter((r) => Math.abs(r.y - r.t.reduce((s, t, k) => s + t * f[k], 0)) < 0.06).length / all.length;
+  if (agreement < 0.12) return null;
   let [low, high, sum] = [Infinity, 0, 0];
   for (let j = 0; j <= 20; j++)
     for (let i = 0; i <= 20; i++) {

@@ -1,6 +1,6 @@
 /** Knows how to square up a photograph of a sheet, even out its light and take off its colour cast. */
 import { byteFromLinear, linearFromByte } from '../colour/srgb';
-import { Plane, plane, Point, Rect, rectInside, RgbImage } from '../raster/image';
+import { Point, Rect, rectInside, RgbImage } from '../raster/image';
 import { median } from '../raster/statistics';
 import { signedArea } from '../proportion/polygon';
 import { findSheet, orderCorners } from './findSheet';
@@ -148,13 +148,6 @@ function meanOf(photo: RgbImage, [x, y, w, h]: Rect): [number, number, number] {
   return channels.map((v) => median(v)) as [number, number, number];
 }
 
-function luminanceOf(linear: Float32Array, w: number, h: number): Plane {
-  const out = plane(w, h);
-  for (let i = 0; i < out.data.length; i++)
-    out.data[i] = 0.2126 * linear[i * 3] + 0.7152 * linear[i * 3 + 1] + 0.0722 * linear[i * 3 + 2];
-  return out;
-}
-
 /**
  * Squares up a photograph of a sheet. Corners given are used as they are (put clockwise if they are not); else the sheet
  * is found, and `found` false with no image says that it was not. Throws on unusable numbers, naming the field.
@@ -190,7 +183,7 @@ export function rectify(photo: RgbImage, options: RectifyOptions): Rectified {
   const h = Math.max(1, Math.round(ph * pxPerMm));
   const toPhoto = fitHomography(rectangleCorners(w, h), corners);
   const linear = resampleSheet(photo, toPhoto, w, h);
-  const light = fitLight(luminanceOf(linear, w, h));
+  const light = fitLight(linear, w, h);
   if (!light) warnings.push('too little bare ground to judge the light by; the light was left as it is');
   const gains: [number, number, number] = [1, 1, 1];
   let level = light ? light.mean : 1;

@@ -63,20 +63,20 @@ function prepare(paint: Paint, scatter: number): Ready {
   return { name: paint.name, ratio: absorption(curve), scatter, residue: linear.map((c, i) => c - back[i]) as Triple };
 }
 
+const CURVE = new Float64Array(WAVELENGTHS.length);
+
 /** Linear sRGB of paints mixed by parts: absorption and scattering both add by amount (two-constant theory, scattering flat over wavelength). */
-function mixLinear(
-  paints: readonly Ready[],
-  parts: readonly number[],
-  curve = new Float64Array(WAVELENGTHS.length),
-): Triple {
+function mixLinear(paints: readonly Ready[], parts: readonly number[]): Triple {
   let scatter = 0;
   for (let p = 0; p < paints.length; p++) scatter += parts[p] * paints[p].scatter;
-  for (let i = 0; i < curve.length; i++) {
-    let k = 0;
-    for (let p = 0; p < paints.length; p++) k += parts[p] * paints[p].scatter * paints[p].ratio[i];
-    curve[i] = reflectance(k / scatter);
+  CURVE.fill(0);
+  for (let p = 0; p < paints.length; p++) {
+    const w = (parts[p] * paints[p].scatter) / scatter;
+    const { ratio } = paints[p];
+    for (let i = 0; i < CURVE.length; i++) CURVE[i] += w * ratio[i];
   }
-  const out = linearFromReflectance(curve);
+  for (let i = 0; i < CURVE.length; i++) CURVE[i] = reflectance(CURVE[i]);
+  const out = linearFromReflectance(CURVE);
   for (let p = 0; p < paints.length; p++) {
     const w = (parts[p] * paints[p].scatter) / scatter;
     for (let c = 0; c < 3; c++) out[c] += w * paints[p].residue[c];
@@ -109,12 +109,14 @@ export function calibratedStrength(paint: Paint, white: Paint): number {
   return Math.exp((a + b) / 2);
 }
 
+const gcd = (a: number, b: number): number => (b ? gcd(b, a % b) : a);
+
+/** All ways to share at most `most` whole parts among `count` paints, one or more each; the same array is handed out again. */
 function* wholeParts(count: number, most: number): Generator<number[]> {
   const parts = new Array<number>(count).fill(1);
-  const gcd = (a: number, b: number): number => (b ? gcd(b, a % b) : a);
   const visit = function* (at: number, left: number): Generator<number[]> {
     if (at === count) {
-      if (parts.reduce(gcd) === 1 || count === 1) yield parts;
+      yield parts;
       return;
     }
     for (let n = 1; n <= left - (count - 1 - at); n++) {
@@ -122,7 +124,39 @@ function* wholeParts(count: number, most: number): Generator<number[]> {
       yield* visit(at + 1, left - n);
     }
   };
-  yield* visit(0, count === 1 ? 1 : most);
+  yield* visit(0, most);
+}
+
+interface Mix {
+  parts: number[];
+  linear: Triple;
+}
+
+interface Ranked extends Recipe {
+  total: number;
+}
+
+/**
+ * The best of the mixes of one set of paints, as a list of one or none. The plain Lab distance picks a dozen, CIEDE2000
+ * of the printed colour judges those; three hundredths of it buy nothing the eye can see, so then the shorter recipe wins.
+ */
+function nearest(names: readonly string[], mixes: readonly Mix[], asked: readonly number[]): Ranked[] {
+  const sorted = mixes
+    .map((mix) => {
+      const [L, a, b] = labFromLinear(...mix.linear);
+      return { mix, far: (L - asked[0]) ** 2 + (a - asked[1]) ** 2 + (b - asked[2]) ** 2 };
+    })
+    .sort((p, q) => p.far - q.far)
+    .slice(0, 12);
+  let best: Ranked | null = null;
+  for (const { mix } of sorted) {
+    const hex = hexFromEncoded(mix.linear.map((c) => encodedFromLinear(Math.max(0, c))));
+    const deltaE = ciede2000(asked, labFromHex(hex));
+    const total = mix.parts.reduce((a, b) => a + b, 0);
+    if (!best || deltaE < best.deltaE - 0.03 || (deltaE < best.deltaE + 0.03 && total < best.total))
+      best = { parts: names.map((paint, i) => ({ paint, parts: mix.parts[i] })), hex, deltaE, total };
+  }
+  return best ? [best] : [];
 }
 
 function* choices(n: number, most: number): Generator<number[]> {
@@ -173,35 +207,29 @@ export function mixFor(target: string, kit: Kit, wanted = 5): MixAnswer {
   const coloured = kit.paints.filter((p) => p !== white);
   const ready = coloured.map((p) => prepare(p, white ? calibratedStrength(p, white) : p.strength));
   const base = white ? prepare(white, 1) : null;
-  const best = new Map<string, Recipe & { total: number }>();
-  const scratch = new Float64Array(WAVELENGTHS.length);
-  const consider = (names: string[], parts: readonly number[], linear: Triple) => {
-    const hex = hexFromEncoded(linear.map((c) => encodedFromLinear(Math.max(0, c))));
-    const deltaE = ciede2000(asked, labFromHex(hex));
-    const key = names.join('|');
-    const total = parts.reduce((a, b) => a + b, 0);
-    const old = best.get(key);
-    // Three hundredths of ΔE buy nothing the eye can see: then the shorter recipe wins.
-    if (!old || deltaE < old.deltaE - 0.03 || (deltaE < old.deltaE + 0.03 && total < old.total))
-      best.set(key, { parts: names.map((paint, i) => ({ paint, parts: parts[i] })), hex, deltaE, total });
-  };
-  if (base) consider([base.name], [1], mixLinear([base], [1]));
+  const best: Ranked[] = [];
+  if (base) best.push(...nearest([base.name], [{ parts: [1], linear: mixLinear([base], [1]) }], asked));
   for (const chosen of choices(ready.length, 3)) {
     const paints = chosen.map((i) => ready[i]);
     const names = paints.map((p) => p.name);
+    const pure: Mix[] = [];
+    const letDown: Mix[] = [];
     for (const parts of wholeParts(paints.length, MOST_PARTS)) {
-      const plain = mixLinear(paints, parts, scratch);
-      consider(names, parts, plain);
-      if (base) continue;
+      const linear = mixLinear(paints, parts);
       const body = parts.reduce((a, b) => a + b, 0);
+      if (parts.reduce(gcd) === 1) pure.push({ parts: parts.slice(), linear });
+      if (base) continue;
       for (let water = 1; body + water <= MOST_PARTS; water++)
-        consider([...names, WATER], [...parts, water], thin(plain, body / (body + water)));
+        if (gcd(parts.reduce(gcd), water) === 1)
+          letDown.push({ parts: [...parts, water], linear: thin(linear, body / (body + water)) });
     }
-    if (!base) continue;
-    for (const parts of wholeParts(paints.length + 1, MOST_PARTS))
-      consider([...names, base.name], parts, mixLinear([...paints, base], parts, scratch));
+    if (base)
+      for (const parts of wholeParts(paints.length + 1, MOST_PARTS))
+        if (parts.reduce(gcd) === 1)
+          letDown.push({ parts: parts.slice(), linear: mixLinear([...paints, base], parts) });
+    best.push(...nearest(names, pure, asked), ...nearest([...names, base?.name ?? WATER], letDown, asked));
   }
-  const ranked = [...best.values()].sort((a, b) => a.deltaE - b.deltaE || a.total - b.total);
+  const ranked = best.sort((a, b) => a.deltaE - b.deltaE || a.total - b.total);
   // A longer recipe that hardly betters a shorter one of the same paints is left out.
   const recipes: Recipe[] = [];
   for (const { total: _total, ...recipe } of ranked) {

@@ -40,11 +40,16 @@ const TO_LINEAR: Float64Array[] = (() => {
 
 /** Linear sRGB of a reflectance curve under D65. */
 export function linearFromReflectance(curve: ArrayLike<number>): Triple {
-  return TO_LINEAR.map((row) => {
-    let s = 0;
-    for (let i = 0; i < row.length; i++) s += row[i] * curve[i];
-    return s;
-  }) as Triple;
+  const [red, green, blue] = TO_LINEAR;
+  let r = 0;
+  let g = 0;
+  let b = 0;
+  for (let i = 0; i < red.length; i++) {
+    r += red[i] * curve[i];
+    g += green[i] * curve[i];
+    b += blue[i] * curve[i];
+  }
+  return [r, g, b];
 }
 
 /** Solves a dense symmetric-or-not system in place by Gaussian elimination with partial pivoting. */

@@ -1,5 +1,4 @@
 /** Knows where a picture's darks and forms lie, small enough to lay one layout over another and see how alike they are. */
-import { departure } from '../marks/ink';
 import { lightnessPlane } from '../colour/lab';
 import { gaussian } from '../raster/filters';
 import { Mask, Plane, RgbImage } from '../raster/image';
@@ -10,25 +9,26 @@ const SIDE = 48;
 export interface Layout {
   width: number;
   height: number;
-  /** How much stands there, in departure from the ground, softened; row-major, rounded to 0.1. */
+  /** Darkness there (100 − L*), softened; row-major, rounded to 0.1. */
   weight: number[];
   /** Worked or bare, 0–100. */
   shape: number[];
 }
 
 /** Layout of a form-size picture on a lattice of at most 48 cells. */
-export function layoutOf(form: RgbImage, ground: readonly number[] | null, worked: Mask): Layout {
+export function layoutOf(form: RgbImage, worked: Mask): Layout {
   const lattice = { w: Math.max(8, Math.round((SIDE * form.width) / Math.max(form.width, form.height))), h: Math.max(8, Math.round((SIDE * form.height) / Math.max(form.width, form.height))) }; // prettier-ignore
   const w = Math.min(form.width, lattice.w);
   const h = Math.min(form.height, lattice.h);
-  const depart = ground ? departure(form, ground) : lightnessPlane(form);
+  const dark = lightnessPlane(form);
+  for (let i = 0; i < dark.data.length; i++) dark.data[i] = 100 - dark.data[i];
   const round = (p: Plane, f: number) =>
     Array.from({ length: p.data.length }, (_, i) => Math.round(p.data[i] * f * 10) / 10);
   const bits: Plane = { width: form.width, height: form.height, data: Float32Array.from(worked.data) };
   return {
     width: w,
     height: h,
-    weight: round(gaussian(reducePlane(depart, w, h), 0.8), 1),
+    weight: round(gaussian(reducePlane(dark, w, h), 0.8), 1),
     shape: round(reducePlane(bits, w, h), 100),
   };
 }
@@ -77,7 +77,16 @@ function correlate(
   return da > 1e-6 && db > 1e-6 ? (sab - (sa * sb) / n) / Math.sqrt(da * db) : 0;
 }
 
-const planeOf = (l: Layout): Plane => ({ width: l.width, height: l.height, data: Float32Array.from(l.weight) });
+/**
+ * The layout without its broad tones: what a third of the picture holds in common (a sky, a sea) belongs to the subject,
+ * what stands out from it within a sixth of the sheet is the picture's own.
+ */
+function planeOf(l: Layout): Plane {
+  const whole: Plane = { width: l.width, height: l.height, data: Float32Array.from(l.weight) };
+  const broad = gaussian(whole, Math.max(l.width, l.height) / 12);
+  for (let i = 0; i < broad.data.length; i++) whole.data[i] -= broad.data[i];
+  return whole;
+}
 
 /** Best placing of a source's layout in a piece's: shifts to a quarter, sizes 0.7 to 1.35, mirrored or not; coarse then fine. */
 export function registerLayouts(source: Layout, piece: Layout, allowMirror = true): Registration {

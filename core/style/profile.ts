@@ -1,4 +1,5 @@
 /** Knows how to take a whole picture apart into its profile: the readings, and the flat features drawn from them. */
+import { ciede2000 } from '../colour/difference';
 import { labPlanes, LabPlanes } from '../colour/lab';
 import { Palette, PaletteEntry, readPalette } from '../colour/palette';
 import { temperatureShares, TemperatureShares } from '../colour/temperature';
@@ -144,7 +145,7 @@ export function measurePicture(image: RgbImage, options: ProfileOptions = {}): P
     },
     kinds: marks.map,
     focus: focus.at,
-    layout: layoutOf(form, ground?.lab ?? null, worked),
+    layout: layoutOf(form, worked),
   };
 }
 
@@ -185,6 +186,22 @@ interface Gathered {
   bare: boolean;
 }
 
+/**
+ * Share of small vivid colours that stand far from the rest: the palette's accents, and vivid colours grown beyond an
+ * accent's size (to 8 %), so that a light drawn too large reads as more, not as none.
+ */
+function vividShare(entries: readonly PaletteEntry[]): number {
+  return entries
+    .filter(
+      (e) =>
+        (e.accent && e.lch[1] > 30) ||
+        (e.share < 0.08 &&
+          e.lch[1] > 55 &&
+          entries.every((o) => o === e || o.share < e.share || ciede2000(o.lab, e.lab) > 18)),
+    )
+    .reduce((s, e) => s + e.share, 0);
+}
+
 /** Spread of a whole-picture mean over a 4 × 4 lattice of the picture, as the standard error of that mean. */
 function latticeError(data: Float32Array, width: number, height: number): number {
   const cells = new Float64Array(16);
@@ -209,7 +226,7 @@ function collect(g: Gathered): FeatureSet {
   const lError = latticeError(L.data, L.width, L.height);
   const cError = latticeError(g.chromas, L.width, L.height);
   const entropy = -g.palette.entries.reduce((s, e) => s + (e.share > 0 ? e.share * Math.log(e.share) : 0), 0);
-  const accent = g.palette.entries.filter((e) => e.accent).reduce((s, e) => s + e.share, 0);
+  const accent = vividShare(g.palette.entries);
   const permille = (px: number | null | undefined, own: { permille: number; px: number } | null) =>
     own && px ? (px * own.permille) / own.px : null;
   const line = r.lineWidth;

@@ -87,7 +87,8 @@ async function seedStudy(teacherId: string, cache: string, say: Say): Promise<st
     kind: 'master',
     aim: 'study',
     medium: 'pen-and-wash',
-    about: 'Ferry decks, signal masts, harbour lights and caped passengers of the island port of Skerrowby, in reed pen and two washes on ochre-washed paper.',
+    about:
+      'Ferry decks, signal masts, harbour lights and caped passengers of the island port of Skerrowby, in reed pen and two washes on ochre-washed paper.',
     classId,
     paperWidthMm: SHEET[0],
     paperHeightMm: SHEET[1],
@@ -95,17 +96,39 @@ async function seedStudy(teacherId: string, cache: string, say: Say): Promise<st
   for (const [i, m] of MASTER_SCENES.entries()) {
     say(`Demo: drawing “${m.title}” (${i + 1} of ${MASTER_SCENES.length})`);
     const drawing = drawScene(m.scene, ANSGRAVE, m.widthMm, m.heightMm);
-    const png = await cached(cache, [drawing.svg, PX_PER_MM], 'png', async () => encodePng(await renderDrawing(drawing, PX_PER_MM, 5, m.scene.seed)));
-    const workId = await addWork(teacherId, studyId, png, `${m.title}.png`, { title: m.title, dated: m.dated, widthMm: m.widthMm, heightMm: m.heightMm, group: i < 3 ? 'early' : 'late' });
-    await addFact(teacherId, workId, 'Reed pen in blue-black waterproof ink; two washes, sea green and slate violet; touches of opaque white on ochre-washed paper.', i % 2 ? null : 'Harbour museum’s card, Skerrowby');
+    const png = await cached(cache, [drawing.svg, PX_PER_MM], 'png', async () =>
+      encodePng(await renderDrawing(drawing, PX_PER_MM, 5, m.scene.seed)),
+    );
+    const workId = await addWork(teacherId, studyId, png, `${m.title}.png`, {
+      title: m.title,
+      dated: m.dated,
+      widthMm: m.widthMm,
+      heightMm: m.heightMm,
+      group: i < 3 ? 'early' : 'late',
+    });
+    await addFact(
+      teacherId,
+      workId,
+      'Reed pen in blue-black waterproof ink; two washes, sea green and slate violet; touches of opaque white on ochre-washed paper.',
+      i % 2 ? null : 'Harbour museum’s card, Skerrowby',
+    );
     const figure = drawing.landmarks.at(-1);
-    if (figure) await placeLandmarks(teacherId, { subject: 'work', subjectId: workId, template: figure.template }, 0, scaled(figure.points, PX_PER_MM), 'points of the demo');
+    if (figure)
+      await placeLandmarks(
+        teacherId,
+        { subject: 'work', subjectId: workId, template: figure.template },
+        0,
+        scaled(figure.points, PX_PER_MM),
+        'points of the demo',
+      );
   }
-  for (const [kind, feature, sentence, evidence] of RULES) await addRule(teacherId, studyId, { kind, feature, sentence, evidence });
+  for (const [kind, feature, sentence, evidence] of RULES)
+    await addRule(teacherId, studyId, { kind, feature, sentence, evidence });
   return studyId;
 }
 
-const scaled = (points: Record<string, [number, number]>, k: number) => Object.fromEntries(Object.entries(points).map(([n, [x, y]]) => [n, [x * k, y * k] as [number, number]]));
+const scaled = (points: Record<string, [number, number]>, k: number) =>
+  Object.fromEntries(Object.entries(points).map(([n, [x, y]]) => [n, [x * k, y * k] as [number, number]]));
 
 /** The quick part, before any server starts: account, class, cupboard, study and the master's works. */
 export async function seedDemo(url: string, cache: string, say: Say): Promise<{ email: string; password: string }> {
@@ -131,7 +154,9 @@ async function photographOf(piece: DemoPiece, cache: string): Promise<{ jpeg: Bu
     await cached(cache, [what, 'corners'], 'json', async () => Buffer.from(JSON.stringify(photo.corners)));
     return encodeJpeg(photo.image, 92);
   });
-  const corners = JSON.parse((await cached(cache, [what, 'corners'], 'json', async () => Buffer.from('[]'))).toString()) as [number, number][];
+  const corners = JSON.parse(
+    (await cached(cache, [what, 'corners'], 'json', async () => Buffer.from('[]'))).toString(),
+  ) as [number, number][];
   return { jpeg, corners };
 }
 
@@ -145,8 +170,16 @@ async function carryLandmarks(teacherId: string, { piece, id, corners }: Arrived
   const upright = await pictureOf(database(), teacherId, row.rectifiedId);
   const toPhoto = fitHomography(rectangleCorners(SHEET[0], SHEET[1]), corners);
   const toUpright = fitHomography(row.corners, rectangleCorners(upright.width, upright.height));
-  const points = Object.fromEntries(Object.entries(figure.points).map(([n, p]) => [n, applyHomography(toUpright, applyHomography(toPhoto, p))]));
-  await placeLandmarks(teacherId, { subject: 'piece', subjectId: id, template: figure.template }, 0, points, 'points of the demo').catch(() => 0);
+  const points = Object.fromEntries(
+    Object.entries(figure.points).map(([n, p]) => [n, applyHomography(toUpright, applyHomography(toPhoto, p))]),
+  );
+  await placeLandmarks(
+    teacherId,
+    { subject: 'piece', subjectId: id, template: figure.template },
+    0,
+    points,
+    'points of the demo',
+  ).catch(() => 0);
   return true;
 }
 
@@ -163,17 +196,28 @@ async function seedPieces(cache: string, only = STUDENTS.length): Promise<void> 
   const there = await db.select({ id: pieces.id, studentId: pieces.studentId, kind: pieces.kind, attempt: pieces.attempt }).from(pieces).where(eq(pieces.studyId, study.id)); // prettier-ignore
   const arrived: Arrived[] = [];
   for (const piece of demoPieces(only)) {
-    const student = roster.find((r) => r.firstName === STUDENTS[piece.student].firstName && r.initial === STUDENTS[piece.student].initial);
+    const student = roster.find(
+      (r) => r.firstName === STUDENTS[piece.student].firstName && r.initial === STUDENTS[piece.student].initial,
+    );
     if (!student) continue;
     const photo = await photographOf(piece, cache);
-    const before = there.find((t) => t.studentId === student.id && t.kind === piece.kind && t.attempt === piece.attempt);
+    const before = there.find(
+      (t) => t.studentId === student.id && t.kind === piece.kind && t.attempt === piece.attempt,
+    );
     const id =
       before?.id ??
-      (await addPiece(study.teacherId, study.id, photo.jpeg, `${piece.key}.jpg`, { studentId: student.id, kind: piece.kind, attempt: piece.attempt, title: piece.title, paperWidthMm: SHEET[0], paperHeightMm: SHEET[1] }));
+      (await addPiece(study.teacherId, study.id, photo.jpeg, `${piece.key}.jpg`, {
+        studentId: student.id,
+        kind: piece.kind,
+        attempt: piece.attempt,
+        title: piece.title,
+        paperWidthMm: SHEET[0],
+        paperHeightMm: SHEET[1],
+      }));
     arrived.push({ piece, id, corners: photo.corners });
   }
   // Wait for the queue; whatever is removed meanwhile no longer counts.
-  for (let open = arrived; open.length; ) {
+  for (let open = arrived; open.length;) {
     const next: Arrived[] = [];
     for (const a of open) if (!(await carryLandmarks(study.teacherId, a).catch(() => true))) next.push(a);
     open = next;

@@ -39,7 +39,7 @@ export const pieces = mysqlTable(
     paperWidthMm: double('paper_width_mm').notNull(),
     paperHeightMm: double('paper_height_mm').notNull(),
     /** Corners in photograph px, clockwise; null until found or placed. */
-    corners: jsonText<[number, number][] | null>('corners').notNull(),
+    corners: jsonText<[number, number][]>('corners'),
     placedByHand: boolean('placed_by_hand').notNull().default(false),
     state: mysqlEnum('state', ['waiting', 'ready', 'no-sheet', 'failed']).notNull().default('waiting'),
     told: text('told').notNull(),

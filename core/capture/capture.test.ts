@@ -13,10 +13,14 @@ function testSheet(w: number, h: number): RgbImage {
   const image: RgbImage = { width: w, height: h, data: new Uint8Array(w * h * 3) };
   const paint = (x0: number, y0: number, x1: number, y1: number, hex: string) => {
     const rgb = [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16));
-    for (let y = Math.round(y0 * h); y < y1 * h; y++) for (let x = Math.round(x0 * w); x < x1 * w; x++) for (let c = 0; c < 3; c++) image.data[(y * w + x) * 3 + c] = rgb[c];
+    for (let y = Math.round(y0 * h); y < y1 * h; y++)
+      for (let x = Math.round(x0 * w); x < x1 * w; x++)
+        for (let c = 0; c < 3; c++) image.data[(y * w + x) * 3 + c] = rgb[c];
   };
   paint(0, 0, 1, 1, '#efe8d8');
-  FIELDS.forEach((hex, i) => paint(0.12 + 0.28 * (i % 3), i < 3 ? 0.15 : 0.55, 0.12 + 0.28 * (i % 3) + 0.18, i < 3 ? 0.42 : 0.82, hex));
+  FIELDS.forEach((hex, i) =>
+    paint(0.12 + 0.28 * (i % 3), i < 3 ? 0.15 : 0.55, 0.12 + 0.28 * (i % 3) + 0.18, i < 3 ? 0.42 : 0.82, hex),
+  );
   return image;
 }
 
@@ -24,10 +28,26 @@ function stand(seed: number, more: Partial<StandSettings> = {}): StandSettings {
   const r = seededRandom(seed * 77);
   const pick = (a: number, b: number) => a + (b - a) * r();
   const tables: TableKind[] = ['plain', 'wood', 'cluttered'];
-  return { ...STAND_DEFAULTS, seed, width: 1000, height: 750, rotation: pick(-20, 20), tilt: pick(0, 25), tiltToward: pick(0, 360), fill: pick(0.72, 0.93), table: tables[seed % 3], falloff: pick(0, 0.4), cast: [pick(0.9, 1.15), 1, pick(0.8, 1.1)], noise: 2, blur: 0.6, ...more };
+  return {
+    ...STAND_DEFAULTS,
+    seed,
+    width: 1000,
+    height: 750,
+    rotation: pick(-20, 20),
+    tilt: pick(0, 25),
+    tiltToward: pick(0, 360),
+    fill: pick(0.72, 0.93),
+    table: tables[seed % 3],
+    falloff: pick(0, 0.4),
+    cast: [pick(0.9, 1.15), 1, pick(0.8, 1.1)],
+    noise: 2,
+    blur: 0.6,
+    ...more,
+  };
 }
 
-const offCorners = (a: readonly (readonly number[])[], b: readonly (readonly number[])[], diagonal: number) => Math.max(...a.map((p, i) => Math.hypot(p[0] - b[i][0], p[1] - b[i][1]))) / diagonal;
+const offCorners = (a: readonly (readonly number[])[], b: readonly (readonly number[])[], diagonal: number) =>
+  Math.max(...a.map((p, i) => Math.hypot(p[0] - b[i][0], p[1] - b[i][1]))) / diagonal;
 
 test('finds the sheet in at least 95 % of tilted, turned, cluttered photographs, corners within 0.4 % of the diagonal in the median', () => {
   const sheet = testSheet(594, 420);
@@ -42,7 +62,9 @@ test('finds the sheet in at least 95 % of tilted, turned, cluttered photographs,
     errors.push(error);
     if (error < 0.015) found++;
   }
-  console.log(`sheets found ${found} of ${n}; corner error median ${(100 * median(errors)).toFixed(3)} % of the diagonal, worst ${(100 * Math.max(...errors)).toFixed(2)} %`);
+  console.log(
+    `sheets found ${found} of ${n}; corner error median ${(100 * median(errors)).toFixed(3)} % of the diagonal, worst ${(100 * Math.max(...errors)).toFixed(2)} %`,
+  );
   expect(found / n).toBeGreaterThanOrEqual(0.95);
   expect(median(errors)).toBeLessThan(0.004);
 });
@@ -51,15 +73,24 @@ test('after a grey card the colours come back within ΔE00 4 on average, the car
   const sheet = testSheet(891, 630);
   const misses: number[] = [];
   for (let seed = 1; seed <= 3; seed++) {
-    const photo = photograph(sheet, stand(seed, { greyCard: true, width: 1200, height: 1000, fill: 0.72, tilt: 12, rotation: 4 }));
+    const photo = photograph(
+      sheet,
+      stand(seed, { greyCard: true, width: 1200, height: 1000, fill: 0.72, tilt: 12, rotation: 4 }),
+    );
     const got = rectify(photo.image, { paper: [297, 210], pxPerMm: 2, grey: photo.grey!, corners: photo.corners });
     const { L, a, b } = labPlanes(got.image!);
     FIELDS.forEach((hex, i) => {
       const x = Math.round((0.12 + 0.28 * (i % 3) + 0.09) * L.width);
       const y = Math.round((i < 3 ? 0.28 : 0.68) * L.height);
       const patch: number[][] = [];
-      for (let dy = -8; dy <= 8; dy++) for (let dx = -8; dx <= 8; dx++) patch.push([L, a, b].map((p) => p.data[(y + dy) * L.width + x + dx]));
-      misses.push(ciede2000([0, 1, 2].map((k) => median(patch.map((p) => p[k]))), labFromHex(hex)));
+      for (let dy = -8; dy <= 8; dy++)
+        for (let dx = -8; dx <= 8; dx++) patch.push([L, a, b].map((p) => p.data[(y + dy) * L.width + x + dx]));
+      misses.push(
+        ciede2000(
+          [0, 1, 2].map((k) => median(patch.map((p) => p[k]))),
+          labFromHex(hex),
+        ),
+      );
     });
   }
   const mean = misses.reduce((s, v) => s + v, 0) / misses.length;
@@ -81,7 +112,9 @@ test('falloff is evened where bare ground shows, and the told falloff is near th
 
 test('a sheet drawn to its edges in other hues keeps its light and says so', () => {
   const sheet = testSheet(594, 420);
-  for (let y = 0; y < 420; y++) for (let x = 0; x < 594; x++) sheet.data.set(y < 110 ? [217, 192, 138] : y < 250 ? [79, 138, 116] : [60, 90, 160], (y * 594 + x) * 3);
+  for (let y = 0; y < 420; y++)
+    for (let x = 0; x < 594; x++)
+      sheet.data.set(y < 110 ? [217, 192, 138] : y < 250 ? [79, 138, 116] : [60, 90, 160], (y * 594 + x) * 3);
   const photo = photograph(sheet, stand(4, { falloff: 0.05, table: 'plain', tilt: 4 }));
   const got = rectify(photo.image, { paper: [297, 210], pxPerMm: 1, corners: photo.corners });
   expect(got.warnings.join(' ')).toMatch(/too little bare ground/);
@@ -96,7 +129,9 @@ test('a table without a sheet is said to have none, and a portrait photograph of
   const photo = photograph(sheet, stand(5, { paper: [210, 297], rotation: 3, tilt: 6 }));
   const got = rectify(photo.image, { paper: [297, 210], pxPerMm: 1 });
   // Turned 90° anticlockwise: the result's top left is the photograph's top right.
-  expect(Math.hypot(got.corners![0][0] - photo.corners[1][0], got.corners![0][1] - photo.corners[1][1])).toBeLessThan(8);
+  expect(Math.hypot(got.corners![0][0] - photo.corners[1][0], got.corners![0][1] - photo.corners[1][1])).toBeLessThan(
+    8,
+  );
   expect([got.image!.width, got.image!.height]).toEqual([297, 210]);
 });
 

@@ -173,6 +173,7 @@ export function fitShapes(points: readonly Point[]): FittedShape[] {
   });
   fitted.sort((a, b) => b.overlap - a.overlap);
   for (const [freer, plain] of [
+    ['trapezoid', 'triangle'],
     ['trapezoid', 'rectangle'],
     ['egg', 'ellipse'],
   ] as const) {

@@ -44,7 +44,7 @@ export const cropSchema = object({
   y: number().required(),
   w: number().required(),
   h: number().required(),
-  turn: number().oneOf([0, 90, 180, 270] as const).required(),
+  turn: mixed<0 | 90 | 180 | 270>().oneOf([0, 90, 180, 270] as const, 'Turn by quarters: 0, 90, 180 or 270.').required(),
 }); // prettier-ignore
 
 export const factSchema = object({ text: string().trim().required('Write the fact down.').max(2000), source: string().trim().max(190).nullable().defined().default(null) }); // prettier-ignore

@@ -8,7 +8,18 @@ const swc = createTransformer({
   jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } },
   module: { type: 'commonjs' },
 });
-const NAMES = ['Math', 'Number', 'Infinity', 'NaN', 'Float32Array', 'Float64Array', 'Uint8Array', 'Int32Array', 'Uint32Array', 'Uint8ClampedArray'];
+const NAMES = [
+  'Math',
+  'Number',
+  'Infinity',
+  'NaN',
+  'Float32Array',
+  'Float64Array',
+  'Uint8Array',
+  'Int32Array',
+  'Uint32Array',
+  'Uint8ClampedArray',
+];
 const banner = `const ${NAMES.map((n) => `${n} = globalThis.${n}`).join(', ')};`;
 
 module.exports = {

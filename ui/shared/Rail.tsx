@@ -4,7 +4,8 @@ import { usePathname } from 'next/navigation';
 import { text } from '../text/en';
 
 export type StepName = keyof typeof text.steps;
-export const STEPS = Object.keys(text.steps) as StepName[];
+/** The steps that have a bench so far, in working order. */
+const STEPS: readonly StepName[] = ['look', 'proportion', 'marks', 'colour'];
 
 /** The steps of a study in their working order, hung on a rail; a filled peg has something to show. It never bars the way. */
 export function Rail({ studyId, done }: { studyId: string; done: Record<StepName, boolean> }) {

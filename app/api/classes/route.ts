@@ -1,0 +1,10 @@
+import { body, handle } from '@/server/http';
+import { classSchema } from '@/server/studies/schemas';
+import { createClass, listClasses } from '@/server/studies/studies';
+
+export const GET = handle(({ teacher }) => listClasses(teacher.id));
+
+export const POST = handle(async ({ teacher, request }) => {
+  const { name, school, students } = await body(request, classSchema);
+  return { id: await createClass(teacher.id, name, school, students) };
+});

@@ -1,0 +1,21 @@
+import { body, handle } from '@/server/http';
+import { Told } from '@/server/errors';
+import { landmarksOf, LandmarkSubject, placeLandmarks } from '@/server/studies/landmarks';
+import { landmarksSchema } from '@/server/studies/schemas';
+
+function subjectOf(text: string): LandmarkSubject {
+  if (text !== 'work' && text !== 'piece' && text !== 'reference')
+    throw new Told(404, 'There is nothing of this kind to place points on.');
+  return text;
+}
+
+export const GET = handle(({ teacher, params }) => landmarksOf(teacher.id, subjectOf(params.subject), params.id));
+
+export const PUT = handle(async ({ teacher, request, params }) => {
+  const subject = subjectOf(params.subject);
+  await landmarksOf(teacher.id, subject, params.id);
+  const { template, version, points, label } = await body(request, landmarksSchema);
+  return {
+    version: await placeLandmarks(teacher.id, { subject, subjectId: params.id, template }, version, points, label),
+  };
+});

@@ -1,0 +1,13 @@
+import { body, handle } from '@/server/http';
+import { factSchema } from '@/server/studies/schemas';
+import { addFact, removeFact, workOf } from '@/server/studies/works';
+
+export const POST = handle(async ({ teacher, request, params }) => {
+  await workOf(teacher.id, params.work);
+  const { text, source } = await body(request, factSchema);
+  return { id: await addFact(teacher.id, params.work, text, source || null) };
+});
+
+export const DELETE = handle(async ({ teacher, request, params }) =>
+  removeFact(teacher.id, params.work, new URL(request.url).searchParams.get('id') ?? ''),
+);

@@ -1,0 +1,15 @@
+import { ClassList } from '@/ui/classes/ClassList';
+import { Shell } from '@/ui/shared/Shell';
+import { listClasses } from '@/server/studies/studies';
+import { requireTeacher } from '../session';
+
+export const metadata = { title: 'Classes' };
+
+export default async function ClassesPage() {
+  const teacher = await requireTeacher();
+  return (
+    <Shell section="classes" teacher={teacher.name}>
+      <ClassList classes={await listClasses(teacher.id)} />
+    </Shell>
+  );
+}

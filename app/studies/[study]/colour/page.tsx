@@ -1,0 +1,49 @@
+import { ColourBench } from '@/ui/colour/ColourBench';
+import { NoWorks } from '@/ui/shared/NoWorks';
+import { listKits } from '@/server/studies/kits';
+import { listRules } from '@/server/studies/rules';
+import { listWorks, profileOf } from '@/server/studies/works';
+import { orNotFound, requireTeacher } from '../../../session';
+
+export const metadata = { title: 'Colour' };
+
+export default async function ColourPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ study: string }>;
+  searchParams: Promise<{ work?: string }>;
+}) {
+  const teacher = await requireTeacher();
+  const { study } = await params;
+  const works = await orNotFound(listWorks(teacher.id, study));
+  if (!works.length) return <NoWorks studyId={study} />;
+  const wanted = (await searchParams).work;
+  const slim = works.map((w) => ({
+    id: w.id,
+    title: w.title,
+    pictureId: w.pictureId,
+    pictureWidth: w.pictureWidth,
+    pictureHeight: w.pictureHeight,
+    widthMm: w.widthMm,
+  }));
+  const work = slim.find((w) => w.id === wanted) ?? slim[0];
+  const held = await profileOf(work.pictureId, work.widthMm);
+  const read = held && {
+    palette: held.profile.palette,
+    ground: held.profile.ground,
+    values: held.profile.values,
+    temperature: held.profile.temperature,
+    chroma: held.profile.chroma,
+  };
+  return (
+    <ColourBench
+      studyId={study}
+      works={slim}
+      work={work}
+      read={read}
+      kits={await listKits(teacher.id)}
+      rules={await listRules(teacher.id, study)}
+    />
+  );
+}

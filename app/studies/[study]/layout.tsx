@@ -1,0 +1,32 @@
+import type { ReactNode } from 'react';
+import { EditBar } from '@/ui/shared/EditBar';
+import { Progress } from '@/ui/shared/Progress';
+import { Rail } from '@/ui/shared/Rail';
+import { Shell } from '@/ui/shared/Shell';
+import { railOf, studyOf } from '@/server/studies/studies';
+import { orNotFound, requireTeacher } from '../../session';
+
+export default async function StudyLayout({
+  children,
+  params,
+}: {
+  children: ReactNode;
+  params: Promise<{ study: string }>;
+}) {
+  const teacher = await requireTeacher();
+  const { study: id } = await params;
+  const study = await orNotFound(studyOf(teacher.id, id));
+  const rail = await railOf(teacher.id, id);
+  return (
+    <Shell section="studies" teacher={teacher.name}>
+      <div className="no-print flex flex-wrap items-baseline gap-x-4 px-5 pt-2">
+        <h1 className="text-lg font-semibold">{study.title}</h1>
+        <span className="text-sm">after {study.master}</span>
+        <Progress studyId={id} />
+        <EditBar studyId={id} />
+      </div>
+      <Rail studyId={id} done={rail} />
+      {children}
+    </Shell>
+  );
+}

@@ -1,0 +1,46 @@
+import { NoWorks } from '@/ui/shared/NoWorks';
+import { ProportionBench } from '@/ui/proportion/ProportionBench';
+import { isTemplate } from '@/core/proportion/templates';
+import { landmarksOf } from '@/server/studies/landmarks';
+import { listRules } from '@/server/studies/rules';
+import { listWorks } from '@/server/studies/works';
+import { orNotFound, requireTeacher } from '../../../session';
+
+export const metadata = { title: 'Proportion' };
+
+export default async function ProportionPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ study: string }>;
+  searchParams: Promise<{ work?: string; template?: string }>;
+}) {
+  const teacher = await requireTeacher();
+  const { study } = await params;
+  const works = await orNotFound(listWorks(teacher.id, study));
+  if (!works.length) return <NoWorks studyId={study} />;
+  const { work, template } = await searchParams;
+  const withSets = await Promise.all(
+    works.map(async (w) => ({
+      id: w.id,
+      title: w.title,
+      pictureId: w.pictureId,
+      pictureWidth: w.pictureWidth,
+      pictureHeight: w.pictureHeight,
+      sets: await landmarksOf(teacher.id, 'work', w.id),
+    })),
+  );
+  const current = withSets.find((w) => w.id === work) ?? withSets.find((w) => w.sets.length) ?? withSets[0];
+  const placed = current.sets[0]?.template;
+  const wanted =
+    template && isTemplate(template) ? template : placed && isTemplate(placed) ? placed : 'figure-standing';
+  return (
+    <ProportionBench
+      studyId={study}
+      works={withSets}
+      current={current.id}
+      template={wanted}
+      rules={await listRules(teacher.id, study)}
+    />
+  );
+}

@@ -1,0 +1,43 @@
+import { GridSheet } from '@/ui/proportion/GridSheet';
+import { isTemplate, TEMPLATES } from '@/core/proportion/templates';
+import { landmarksOf } from '@/server/studies/landmarks';
+import { studyOf } from '@/server/studies/studies';
+import { listWorks } from '@/server/studies/works';
+import { notFound } from 'next/navigation';
+import { orNotFound, requireTeacher } from '../../../../session';
+
+export const metadata = { title: 'Grid sheet' };
+
+const PAPERS: Record<string, [number, number]> = { A4: [297, 210], A3: [420, 297], Letter: [279.4, 215.9] };
+
+export default async function SheetPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ study: string }>;
+  searchParams: Promise<{ work?: string; template?: string; paper?: string }>;
+}) {
+  const teacher = await requireTeacher();
+  const { study: id } = await params;
+  const study = await orNotFound(studyOf(teacher.id, id));
+  const { work: wanted, template = '', paper = 'A4' } = await searchParams;
+  const work = (await listWorks(teacher.id, id)).find((w) => w.id === wanted);
+  if (!work || !isTemplate(template)) notFound();
+  const set = (await landmarksOf(teacher.id, 'work', work.id)).find((s) => s.template === template);
+  const across = PAPERS[paper] ?? PAPERS.A4;
+  const sheet: [number, number] = work.pictureWidth >= work.pictureHeight ? across : [across[1], across[0]];
+  const points = TEMPLATES[template]
+    .filter((p) => set?.points[p.name])
+    .map((p) => ({ name: p.name, words: p.words, at: set!.points[p.name] }));
+  return (
+    <GridSheet
+      study={study.title}
+      work={work.title}
+      date={new Date().toISOString().slice(0, 10)}
+      source={[work.pictureWidth, work.pictureHeight]}
+      paper={sheet}
+      columns={8}
+      points={points}
+    />
+  );
+}

@@ -1,0 +1,156 @@
+/** Ranges, distances, transport and words. */
+import fc from 'fast-check';
+import { Feature, FEATURES, FeatureSet } from './features';
+import { compare, Measured } from './compare';
+import { Layout } from './layout';
+import { rangeOf, studentT95 } from './range';
+import { paletteDistance } from './transport';
+import { featureTitle, nextStep, sayFinding, sizeWords } from './words';
+
+const feature = (value: number | null, name = 'marks.spacing'): Feature => ({
+  group: FEATURES[name].group,
+  unit: FEATURES[name].unit,
+  value,
+  spread: 0,
+});
+
+test('Student’s t at 95 % one-sided agrees with printed tables to two figures', () => {
+  // Two-sided 90 % points, from memory of the usual tables.
+  for (const [df, t] of [[1, 6.314], [2, 2.92], [3, 2.353], [5, 2.015], [10, 1.812], [30, 1.697]] as const) expect(studentT95(df)).toBeCloseTo(t, 1); // prettier-ignore
+});
+
+test('a range holds its middle, narrows with agreeing works, and goes round 0° the short way', () => {
+  const one = rangeOf('marks.spacing', [feature(5)])!;
+  const many = rangeOf('marks.spacing', [feature(5), feature(5.05), feature(4.95), feature(5.02), feature(4.98)])!;
+  expect(one.low).toBeLessThan(5);
+  expect(one.high).toBeGreaterThan(5);
+  expect(many.high - many.low).toBeLessThan(one.high - one.low);
+  const axial = rangeOf(
+    'marks.direction',
+    [178, 2, 1, 179].map((v) => feature(v, 'marks.direction')),
+  )!;
+  expect(Math.min(axial.mid, 180 - axial.mid)).toBeLessThan(1);
+  expect(rangeOf('marks.spacing', [feature(null)])).toBeNull();
+  expect(rangeOf('no.such', [feature(1)])).toBeNull();
+});
+
+const layout = (seed: number): Layout => {
+  const weight = Array.from(
+    { length: 48 * 32 },
+    (_, i) =>
+      50 +
+      40 *
+        Math.sin(seed * 3.1 + (i % 48) * (0.2 + 0.05 * seed)) *
+        Math.cos(seed + Math.floor(i / 48) * (0.25 + 0.03 * seed)),
+  );
+  return { width: 48, height: 32, weight, shape: weight.map((w) => (w > 50 ? 100 : 0)) };
+};
+
+const measured = (spacing: number, seed: number, widthMm: number | null = null): Measured => {
+  const features: FeatureSet = Object.fromEntries(
+    Object.keys(FEATURES).map((n) => [n, feature(n === 'marks.spacing' ? spacing : 1, n)]),
+  );
+  return { features, palette: [{ lab: [50, 0, 0], share: 1 }], layout: layout(seed), widthMm };
+};
+
+test('what departs stands first, signed, with the range it left; an equal piece is close on every group', () => {
+  const works = [measured(5, 1), measured(5.1, 2), measured(4.9, 3)];
+  const far = compare(works, measured(9, 9), { as: 'original' });
+  expect(far.findings[0].feature).toBe('marks.spacing');
+  expect(far.findings[0].distance).toBeGreaterThan(1);
+  expect(far.findings[0].words).toMatch(/farther apart/);
+  const less = compare(works, measured(2, 9), { as: 'original' });
+  expect(less.findings[0].distance).toBeLessThan(-1);
+  const near = compare(works, measured(5, 9), { as: 'original' });
+  expect(near.closeness.overall).toBeGreaterThan(far.closeness.overall);
+  expect(near.closeness.groups.proportion).toBeNull();
+  for (const f of near.findings) expect(Number.isFinite(f.distance)).toBe(true);
+});
+
+test('sizes are compared in mm when every width is known, else per thousandth', () => {
+  const mm = compare([measured(5, 1, 300)], measured(5, 2, 150), { as: 'original' }).findings.find(
+    (f) => f.feature === 'marks.spacing',
+  )!;
+  expect(mm.unit).toBe('mm');
+  expect(mm.master.mid).toBeCloseTo(1.5, 9);
+  expect(mm.piece).toBeCloseTo(0.75, 9);
+  const permille = compare([measured(5, 1, 300)], measured(5, 2), { as: 'original' }).findings.find(
+    (f) => f.feature === 'marks.spacing',
+  )!;
+  expect(permille.unit).toBe('permille');
+});
+
+test('own invention: the same layout scores near 0, also mirrored, another near 100', () => {
+  const works = [measured(5, 1), measured(5, 2)];
+  expect(compare(works, measured(5, 2), { as: 'original' }).ownInvention).toBeLessThan(5);
+  const mirrored = measured(5, 2);
+  const flip = (a: number[]) => a.map((_, i) => a[Math.floor(i / 48) * 48 + 47 - (i % 48)]);
+  mirrored.layout = { ...mirrored.layout, weight: flip(mirrored.layout.weight), shape: flip(mirrored.layout.shape) };
+  expect(compare(works, mirrored, { as: 'original' }).ownInvention).toBeLessThan(15);
+  expect(compare(works, measured(5, 7), { as: 'original' }).ownInvention).toBeGreaterThan(40);
+});
+
+test('a copy is also held place by place', () => {
+  const places = compare([measured(5, 1)], measured(5, 1), { as: 'copy' }).findings.filter((f) =>
+    f.feature.startsWith('place.'),
+  );
+  expect(places.length).toBeGreaterThan(9);
+  expect(places.every((f) => f.distance === 0)).toBe(true);
+});
+
+test('palette transport is a metric: zero on itself, symmetric, and a whole change costs its ΔE00', () => {
+  const colour = fc.record({
+    lab: fc.tuple(
+      fc.integer({ min: 5, max: 95 }),
+      fc.integer({ min: -60, max: 60 }),
+      fc.integer({ min: -60, max: 60 }),
+    ),
+    share: fc.double({ min: 0.05, max: 1, noNaN: true }),
+  });
+  fc.assert(
+    fc.property(
+      fc.array(colour, { minLength: 1, maxLength: 6 }),
+      fc.array(colour, { minLength: 1, maxLength: 6 }),
+      (a, b) => {
+        expect(paletteDistance(a, a)).toBeCloseTo(0, 6);
+        expect(paletteDistance(a, b)).toBeCloseTo(paletteDistance(b, a), 5);
+      },
+    ),
+    { numRuns: 40, seed: 7 },
+  );
+  expect(paletteDistance([{ lab: [50, 2.5, 0], share: 1 }], [{ lab: [73, 25, -18], share: 1 }])).toBeCloseTo(
+    27.1492,
+    3,
+  );
+});
+
+test('every feature can be said inside, above and below its range, in both spellings, with a next step outside', () => {
+  for (const name of [
+    ...Object.keys(FEATURES),
+    'proportion.heads-tall',
+    'proportion.eye-line',
+    'proportion.nose-width',
+    'proportion.lean',
+    'colour.palette',
+  ]) {
+    const base = { feature: name, unit: 'ratio' as const, master: { low: 1, mid: 1.5, high: 2 } };
+    const said = [0, 2.5, -2.5, 6].map((distance) => sayFinding({ ...base, piece: 1.5 + distance, distance }));
+    for (const s of said) {
+      expect(s).toMatch(/^[A-Z].*\.$/);
+      expect(s).not.toMatch(/undefined|NaN|\bmarks\.|\bcolour\./);
+    }
+    expect(said[1]).not.toBe(said[2]);
+    expect(nextStep({ feature: name, distance: 2 })).toMatch(/^Next time .*\.$/);
+    expect(nextStep({ feature: name, distance: 0 })).toBe('');
+    expect(featureTitle(name)).not.toMatch(/\./);
+  }
+  const grey = {
+    feature: 'colour.chroma',
+    unit: 'C*' as const,
+    master: { low: 1, mid: 2, high: 3 },
+    piece: 9,
+    distance: 2,
+  };
+  expect(nextStep(grey, { spelling: 'american', units: 'mm' })).toMatch(/gray/);
+  expect(sizeWords(25.4, { spelling: 'british', units: 'inch' })).toBe('1.00 in');
+});

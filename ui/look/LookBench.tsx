@@ -1,0 +1,316 @@
+'use client';
+import { Camera, ImagePlus } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { Bench } from '../shared/Bench';
+import { PictureView } from '../shared/looking/PictureView';
+import { ToolRow } from '../shared/looking/ToolRow';
+import { useLooking } from '../shared/looking/tools';
+import { Notice } from '../shared/Notice';
+import { send, sendPicture } from '../shared/request';
+import { useAct } from '../shared/useAct';
+import { WorkStrip } from '../shared/WorkStrip';
+import { CropFrame } from './CropFrame';
+import { StandCamera } from './StandCamera';
+
+export interface LookWork {
+  id: string;
+  title: string;
+  dated: string;
+  widthMm: number | null;
+  heightMm: number | null;
+  group: string | null;
+  foil: boolean;
+  impressions: string;
+  version: number;
+  pictureId: string;
+  pictureWidth: number;
+  pictureHeight: number;
+  facts: { id: string; text: string; source: string | null }[];
+}
+
+interface Props {
+  studyId: string;
+  works: LookWork[];
+  current: string | null;
+  units: 'mm' | 'inch';
+}
+
+export function LookBench({ studyId, works, current, units }: Props) {
+  const looking = useLooking();
+  const [share, setShare] = useState<number | null>(null);
+  const [cropping, setCropping] = useState(false);
+  const [standing, setStanding] = useState(false);
+  const choose = useRef<HTMLInputElement>(null);
+  const { act, problem } = useAct();
+  const work = works.find((w) => w.id === current) ?? works[0] ?? null;
+  const take = (files: FileList | null) => {
+    const list = Array.from(files ?? []).slice(0, 8);
+    if (!list.length) return;
+    void act(async () => {
+      for (const file of list) {
+        setShare(0);
+        await sendPicture(`/api/studies/${studyId}/works`, file, file.name, {}, setShare);
+      }
+    }).finally(() => setShare(null));
+  };
+  const adding = (
+    <>
+      <input
+        ref={choose}
+        type="file"
+        accept="image/*"
+        multiple
+        className="sr-only"
+        aria-label="Choose pictures of works"
+        onChange={(e) => take(e.target.files)}
+      />
+      <button type="button" className="btn btn-sm" onClick={() => choose.current?.click()}>
+        <ImagePlus aria-hidden className="size-4" /> Add works
+      </button>
+      {work && (
+        <button type="button" className="btn btn-sm" onClick={() => setStanding(true)}>
+          <Camera aria-hidden className="size-4" /> Stand-in camera
+        </button>
+      )}
+      {share !== null && <progress className="progress w-24" value={share} max={1} aria-label="Sending the picture" />}
+    </>
+  );
+  return (
+    <div
+      className="flex flex-1 flex-col"
+      onDragOver={(e) => e.preventDefault()}
+      onDrop={(e) => {
+        e.preventDefault();
+        take(e.dataTransfer.files);
+      }}
+    >
+      <Bench
+        tools={<ToolRow {...looking} />}
+        picture={
+          work ? (
+            cropping ? (
+              <CropFrame
+                pictureId={work.pictureId}
+                width={work.pictureWidth}
+                height={work.pictureHeight}
+                onCancel={() => setCropping(false)}
+                onDone={(crop) =>
+                  void act(() => send('POST', `/api/works/${work.id}/crop`, { version: work.version, ...crop })).then(
+                    (ok) => ok && setCropping(false),
+                  )
+                }
+              />
+            ) : (
+              <PictureView
+                pictureId={work.pictureId}
+                width={work.pictureWidth}
+                height={work.pictureHeight}
+                alt={work.title}
+                on={looking.on}
+                className="flex-1"
+              />
+            )
+          ) : (
+            <div className="m-auto max-w-md text-center">
+              <p className="bench-note rounded px-4 py-3 text-lg">
+                Drop pictures of one to eight works here, or choose them. A photographed postcard will do.
+              </p>
+            </div>
+          )
+        }
+        strip={
+          works.length > 0 && <WorkStrip works={works} current={work?.id ?? ''} href={`/studies/${studyId}/look`} />
+        }
+      >
+        <div className="flex flex-wrap items-center gap-2">{adding}</div>
+        <Notice message={problem} />
+        {standing && work && <StandCamera studyId={studyId} work={work} onClose={() => setStanding(false)} />}
+        {work ? (
+          <WorkForm
+            key={`${work.id}:${work.version}`}
+            work={work}
+            units={units}
+            onCrop={() => setCropping(true)}
+            groups={[...new Set(works.map((w) => w.group).filter((g): g is string => !!g))]}
+          />
+        ) : (
+          <p className="mt-4">What strikes you first will go here, with sizes and facts.</p>
+        )}
+      </Bench>
+    </div>
+  );
+}
+
+const INCH = 25.4;
+
+function WorkForm({
+  work,
+  units,
+  onCrop,
+  groups,
+}: {
+  work: LookWork;
+  units: 'mm' | 'inch';
+  onCrop: () => void;
+  groups: string[];
+}) {
+  const { act, busy, problem } = useAct();
+  const [fact, setFact] = useState('');
+  const [source, setSource] = useState('');
+  const shown = (mm: number | null) => (mm === null ? '' : units === 'inch' ? (mm / INCH).toFixed(2) : String(mm));
+  const save = (value: Record<string, unknown>) =>
+    void act(() => send('PATCH', `/api/works/${work.id}`, { version: work.version, ...value }));
+  const size = (name: 'widthMm' | 'heightMm', label: string) => (
+    <label className="grid gap-1">
+      {label} ({units === 'inch' ? 'in' : 'mm'})
+      <input
+        className="input input-sm w-28"
+        inputMode="decimal"
+        defaultValue={shown(work[name])}
+        onBlur={(e) => {
+          const typed = e.target.value.trim().replace(',', '.');
+          const value = typed === '' ? null : Number(typed) * (units === 'inch' ? INCH : 1);
+          if (typed !== shown(work[name])) save({ [name]: value });
+        }}
+      />
+    </label>
+  );
+  const ratio =
+    work.widthMm && work.heightMm ? work.widthMm / work.heightMm / (work.pictureWidth / work.pictureHeight) : 1;
+  return (
+    <div className="mt-3 grid gap-3">
+      <label className="grid gap-1">
+        Title
+        <input
+          className="input input-sm w-full"
+          defaultValue={work.title}
+          maxLength={120}
+          onBlur={(e) => e.target.value.trim() && e.target.value !== work.title && save({ title: e.target.value })}
+        />
+      </label>
+      <div className="flex gap-3">
+        {size('widthMm', 'Real width')}
+        {size('heightMm', 'height')}
+        <label className="grid gap-1">
+          Dated
+          <input
+            className="input input-sm w-24"
+            defaultValue={work.dated}
+            maxLength={40}
+            onBlur={(e) => e.target.value !== work.dated && save({ dated: e.target.value })}
+          />
+        </label>
+      </div>
+      {Math.abs(ratio - 1) > 0.03 && (
+        <p className="text-sm">
+          The picture’s shape and these sizes differ by {Math.round(100 * Math.abs(ratio - 1))} %. Crop the picture to
+          the work, or check the sizes.
+        </p>
+      )}
+      {work.widthMm === null && (
+        <p className="text-sm">Without the real width, marks are given per thousandth of the picture’s width.</p>
+      )}
+      <div className="flex items-end gap-3">
+        <label className="grid gap-1">
+          Group
+          <input
+            list="groups"
+            className="input input-sm w-32"
+            defaultValue={work.group ?? ''}
+            placeholder="early, late …"
+            maxLength={60}
+            onBlur={(e) => e.target.value.trim() !== (work.group ?? '') && save({ group: e.target.value })}
+          />
+          <datalist id="groups">
+            {[...new Set([...groups, 'early', 'late'])].map((g) => (
+              <option key={g} value={g} />
+            ))}
+          </datalist>
+        </label>
+        <label className="flex items-center gap-2 pb-1">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            defaultChecked={work.foil}
+            onChange={(e) => save({ foil: e.target.checked })}
+          />
+          by another hand (a foil)
+        </label>
+      </div>
+      <div className="flex gap-2">
+        <button type="button" className="btn btn-sm" onClick={onCrop}>
+          Crop or turn
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => void act(() => send('DELETE', `/api/works/${work.id}`))}
+        >
+          Remove this work
+        </button>
+      </div>
+      <label className="grid gap-1">
+        What strikes you first?
+        <textarea
+          className="textarea w-full"
+          rows={3}
+          defaultValue={work.impressions}
+          maxLength={4000}
+          onBlur={(e) => e.target.value !== work.impressions && save({ impressions: e.target.value })}
+        />
+      </label>
+      <section>
+        <h2 className="text-lg font-semibold">Facts</h2>
+        <ul className="grid gap-1">
+          {work.facts.map((f) => (
+            <li key={f.id}>
+              {f.text} <span className="text-sm italic">{f.source ?? 'inferred'}</span>{' '}
+              <button
+                type="button"
+                className="link text-sm"
+                onClick={() => void act(() => send('DELETE', `/api/works/${work.id}/facts?id=${f.id}`))}
+              >
+                remove
+              </button>
+            </li>
+          ))}
+        </ul>
+        <form
+          className="mt-2 grid gap-2"
+          onSubmit={async (e) => {
+            e.preventDefault();
+            if (await act(() => send('POST', `/api/works/${work.id}/facts`, { text: fact, source: source || null }))) {
+              setFact('');
+              setSource('');
+            }
+          }}
+        >
+          <input
+            aria-label="A fact"
+            className="input input-sm w-full"
+            required
+            maxLength={2000}
+            placeholder="A fact about this work"
+            value={fact}
+            onChange={(e) => setFact(e.target.value)}
+          />
+          <div className="flex gap-2">
+            <input
+              aria-label="Where it was read"
+              className="input input-sm flex-1"
+              maxLength={190}
+              placeholder="Where you read it; empty means inferred"
+              value={source}
+              onChange={(e) => setSource(e.target.value)}
+            />
+            <button className="btn btn-sm">Add</button>
+          </div>
+        </form>
+      </section>
+      <p role="status" className="text-sm">
+        {busy ? 'Saving …' : problem ? '' : 'Saved'}
+      </p>
+      <Notice message={problem} />
+    </div>
+  );
+}

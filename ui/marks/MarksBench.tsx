@@ -1,0 +1,306 @@
+'use client';
+import { useEffect, useRef, useState } from 'react';
+import type { Reading } from '@/core/marks/reading';
+import { kindName } from '@/core/style/words';
+import { Bench } from '../shared/Bench';
+import { PictureView } from '../shared/looking/PictureView';
+import { ToolRow } from '../shared/looking/ToolRow';
+import { useLooking } from '../shared/looking/tools';
+import { Notice } from '../shared/Notice';
+import { readingWorker, wholePicture } from '../shared/reading/client';
+import { send } from '../shared/request';
+import { useAct } from '../shared/useAct';
+import { StripWork, WorkStrip } from '../shared/WorkStrip';
+import { Rule, RuleList, TickRule } from '../rules/RuleList';
+import { tellKind, tellReading } from './words';
+
+export interface MarksWork extends StripWork {
+  pictureWidth: number;
+  pictureHeight: number;
+  widthMm: number | null;
+  pins: { id: string; patch: [number, number, number, number]; reading: unknown }[];
+}
+
+interface Props {
+  studyId: string;
+  works: MarksWork[];
+  work: MarksWork;
+  ground: number[] | null;
+  overall: Reading | null;
+  edges: { outlined: number; sharp: number; soft: number; lost: number } | null;
+  shares: [string, number][];
+  rules: Rule[];
+  units: 'mm' | 'inch';
+}
+
+type Rect = [number, number, number, number];
+
+export function MarksBench(props: Props) {
+  return <Reader key={props.work.id} {...props} />;
+}
+
+function Reader({ studyId, works, work, ground, overall, edges, shares, rules, units }: Props) {
+  const looking = useLooking();
+  const { act, problem } = useAct();
+  const words = { spelling: 'british' as const, units };
+  const side = Math.round(Math.min(300, Math.min(work.pictureWidth, work.pictureHeight) / 3));
+  const [rect, setRect] = useState<Rect>([
+    Math.round(work.pictureWidth * 0.1),
+    Math.round(work.pictureHeight * 0.3),
+    side,
+    side,
+  ]);
+  const [live, setLive] = useState<{ reading: Reading; ms: number } | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
+  const grip = useRef<[number, number] | null>(null);
+  const busy = useRef(false);
+  const waiting = useRef<Rect | null>(null);
+  const url = wholePicture(work.pictureId);
+  useEffect(() => {
+    const read = async (wanted: Rect) => {
+      // One reading at a time; of those asked meanwhile only the last counts.
+      if (busy.current) {
+        waiting.current = wanted;
+        return;
+      }
+      busy.current = true;
+      try {
+        setLive(
+          await readingWorker().patch(
+            url,
+            wanted,
+            ground,
+            work.widthMm === null ? null : work.widthMm / work.pictureWidth,
+          ),
+        );
+        setFailed(null);
+      } catch (error) {
+        setFailed((error as Error).message);
+      } finally {
+        busy.current = false;
+        const again = waiting.current;
+        waiting.current = null;
+        if (again) void read(again);
+      }
+    };
+    void read(rect);
+  }, [rect, url, ground, work.widthMm, work.pictureWidth]);
+  const clamp = (r: Rect): Rect => {
+    const w = Math.max(40, Math.min(work.pictureWidth, 640, Math.round(r[2])));
+    const h = Math.max(40, Math.min(work.pictureHeight, 640, Math.round(r[3])));
+    return [
+      Math.max(0, Math.min(work.pictureWidth - w, Math.round(r[0]))),
+      Math.max(0, Math.min(work.pictureHeight - h, Math.round(r[1]))),
+      w,
+      h,
+    ];
+  };
+  const centre = (at: [number, number]) => setRect((r) => clamp([at[0] - r[2] / 2, at[1] - r[3] / 2, r[2], r[3]]));
+  return (
+    <Bench
+      tools={<ToolRow {...looking} />}
+      picture={
+        <PictureView
+          pictureId={work.pictureId}
+          width={work.pictureWidth}
+          height={work.pictureHeight}
+          alt={work.title}
+          on={looking.on}
+          className="flex-1"
+          onPoint={(at) => {
+            grip.current = at;
+            centre(at);
+          }}
+          onMove={(at) => grip.current && centre(at)}
+          onRelease={() => (grip.current = null)}
+        >
+          {work.pins.map((p, i) => (
+            <g key={p.id}>
+              <rect
+                x={p.patch[0]}
+                y={p.patch[1]}
+                width={p.patch[2]}
+                height={p.patch[3]}
+                fill="none"
+                stroke="#000"
+                strokeWidth={work.pictureWidth / 280}
+                strokeDasharray="12 8"
+              />
+              <text
+                x={p.patch[0] + 8}
+                y={p.patch[1] + work.pictureWidth / 34}
+                fontSize={work.pictureWidth / 38}
+                fill="#fff"
+                stroke="#000"
+                strokeWidth={work.pictureWidth / 500}
+                paintOrder="stroke"
+              >
+                {i + 1}
+              </text>
+            </g>
+          ))}
+          <g
+            tabIndex={0}
+            role="slider"
+            aria-label="Reading window: arrow keys move it, plus and minus change its size"
+            aria-valuenow={rect[0]}
+            aria-valuetext={`at ${rect[0]} across, ${rect[1]} down, ${rect[2]} px wide`}
+            className="cursor-move"
+            onKeyDown={(e) => {
+              const step = e.shiftKey ? 60 : 15;
+              const by = {
+                ArrowLeft: [-step, 0, 0],
+                ArrowRight: [step, 0, 0],
+                ArrowUp: [0, -step, 0],
+                ArrowDown: [0, step, 0],
+                '+': [-10, -10, 20],
+                '-': [10, 10, -20],
+              }[e.key];
+              if (!by) return;
+              e.preventDefault();
+              setRect((r) => clamp([r[0] + by[0], r[1] + by[1], r[2] + by[2], r[3] + by[2]]));
+            }}
+          >
+            <rect
+              x={rect[0]}
+              y={rect[1]}
+              width={rect[2]}
+              height={rect[3]}
+              fill="#fff"
+              fillOpacity="0.06"
+              stroke="#000"
+              strokeWidth={work.pictureWidth / 220}
+            />
+            <rect
+              x={rect[0]}
+              y={rect[1]}
+              width={rect[2]}
+              height={rect[3]}
+              fill="none"
+              stroke="#fff"
+              strokeWidth={work.pictureWidth / 480}
+            />
+          </g>
+        </PictureView>
+      }
+      strip={<WorkStrip works={works} current={work.id} href={`/studies/${studyId}/marks`} />}
+    >
+      <section aria-live="polite">
+        <h2 className="text-lg font-semibold">In the window</h2>
+        <label className="flex items-center gap-2 text-sm">
+          size
+          <input
+            type="range"
+            className="range range-xs w-32"
+            min={60}
+            max={Math.min(640, work.pictureWidth, work.pictureHeight)}
+            value={rect[2]}
+            onChange={(e) =>
+              setRect((r) =>
+                clamp([
+                  r[0] + (r[2] - Number(e.target.value)) / 2,
+                  r[1] + (r[3] - Number(e.target.value)) / 2,
+                  Number(e.target.value),
+                  Number(e.target.value),
+                ]),
+              )
+            }
+          />
+          {live && <span>read in {Math.round(live.ms)} ms</span>}
+        </label>
+        {live && (
+          <>
+            <p className="mt-1 text-lg">This is {tellKind(live.reading)}.</p>
+            <ul>
+              {tellReading(live.reading, words).map((t) => (
+                <li key={t.feature}>{t.sentence.replace('of the worked part', 'of the window')}</li>
+              ))}
+            </ul>
+            <button
+              type="button"
+              className="btn btn-sm mt-2"
+              onClick={() =>
+                void act(() => send('POST', `/api/works/${work.id}/pins`, { patch: rect, reading: live.reading }))
+              }
+            >
+              Keep this patch
+            </button>
+          </>
+        )}
+        <Notice message={failed ?? problem} />
+      </section>
+      {work.pins.length > 0 && (
+        <section className="mt-3">
+          <h2 className="text-lg font-semibold">Kept patches</h2>
+          <ol className="list-decimal pl-5">
+            {work.pins.map((p) => (
+              <li key={p.id}>
+                {tellKind(p.reading as Reading)}
+                {(p.reading as Reading).spacing
+                  ? `; ${tellReading(p.reading as Reading, words)[0].sentence}`
+                  : '.'}{' '}
+                <button
+                  type="button"
+                  className="link text-sm"
+                  onClick={() => void act(() => send('DELETE', `/api/works/${work.id}/pins?id=${p.id}`))}
+                >
+                  let go
+                </button>
+              </li>
+            ))}
+          </ol>
+        </section>
+      )}
+      <section className="mt-4 border-t border-base-300 pt-3">
+        <h2 className="text-lg font-semibold">The whole work</h2>
+        {!overall && <p>It is being measured; the reading appears here by itself.</p>}
+        {overall && (
+          <>
+            <p>
+              Mostly {kindName(overall.kind)}
+              {shares.length > 1 &&
+                `, beside ${shares
+                  .slice(1, 3)
+                  .map(([k, v]) => `${k} (${Math.round(100 * v)} %)`)
+                  .join(' and ')}`}
+              . {/* prettier-ignore */}
+            </p>
+            <ul className="mt-1 grid gap-1">
+              {[
+                ...tellReading(overall, words),
+                ...(edges
+                  ? [
+                      {
+                        feature: 'edges.outlined',
+                        sentence: `Of the borders between tones ${Math.round(100 * edges.outlined)} % are outlined, ${Math.round(100 * edges.sharp)} % sharp, ${Math.round(100 * edges.soft)} % soft and ${Math.round(100 * edges.lost)} % lost.`,
+                      },
+                    ]
+                  : []),
+              ].map((t) => (
+                <li key={t.feature} className="flex items-start gap-2">
+                  <TickRule
+                    studyId={studyId}
+                    feature={t.feature}
+                    sentence={t.sentence}
+                    evidence={`Measured on “${work.title}”.`}
+                    ticked={rules.find((r) => r.feature === t.feature)}
+                  />
+                  <span>{t.sentence}</span>
+                </li>
+              ))}
+            </ul>
+            <details className="mt-2 text-sm">
+              <summary>How this was measured</summary>
+              <p>
+                Directions come from the structure tensor of the tone, spacing from single crossings along the normal,
+                width from the darkness across each line, lengths from strokes followed through their crossings. A
+                photograph shows only the top layer; the order of layers stays a guess.
+              </p>
+            </details>
+          </>
+        )}
+      </section>
+      <RuleList studyId={studyId} rules={rules} />
+    </Bench>
+  );
+}

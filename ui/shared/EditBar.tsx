@@ -1,0 +1,83 @@
+'use client';
+import { Redo2, Undo2 } from 'lucide-react';
+import { useCallback, useEffect, useState } from 'react';
+import { text } from '../text/en';
+import { get, send } from './request';
+
+interface State {
+  undo: string | null;
+  redo: string | null;
+}
+
+export const EDITED = 'oldhand:edited';
+export const STEPPED = 'oldhand:stepped';
+
+/** Tells the undo bar that something has been saved. */
+export function edited(): void {
+  window.dispatchEvent(new Event(EDITED));
+}
+
+/** Undo and redo over the study's log of edits; benches listen for STEPPED and show the newer state. */
+export function EditBar({ studyId }: { studyId: string }) {
+  const [state, setState] = useState<State>({ undo: null, redo: null });
+  const [told, setTold] = useState('');
+  const load = useCallback(
+    () => void get<State>(`/api/studies/${studyId}/edits`).then(setState, () => undefined),
+    [studyId],
+  );
+  const step = useCallback(
+    async (direction: 'undo' | 'redo') => {
+      try {
+        const next = await send<State & { label: string }>('POST', `/api/studies/${studyId}/edits`, { direction });
+        setState(next);
+        setTold(`${direction === 'undo' ? 'Undone' : 'Redone'}: ${next.label}`);
+        window.dispatchEvent(new Event(STEPPED));
+      } catch (error) {
+        setTold((error as Error).message);
+      }
+    },
+    [studyId],
+  );
+  useEffect(() => {
+    load();
+    const key = (e: KeyboardEvent) => {
+      if (
+        !(e.ctrlKey || e.metaKey) ||
+        e.key.toLowerCase() !== 'z' ||
+        (e.target instanceof HTMLElement && /^(INPUT|TEXTAREA)$/.test(e.target.tagName))
+      )
+        return;
+      e.preventDefault();
+      void step(e.shiftKey ? 'redo' : 'undo');
+    };
+    window.addEventListener(EDITED, load);
+    window.addEventListener('keydown', key);
+    return () => {
+      window.removeEventListener(EDITED, load);
+      window.removeEventListener('keydown', key);
+    };
+  }, [load, step]);
+  return (
+    <span className="ml-auto flex items-center gap-2 text-sm">
+      <span role="status">{told}</span>
+      <button
+        type="button"
+        className="btn btn-sm"
+        disabled={!state.undo}
+        title={state.undo ?? undefined}
+        onClick={() => void step('undo')}
+      >
+        <Undo2 aria-hidden className="size-4" /> {text.shared.undo}
+      </button>
+      <button
+        type="button"
+        className="btn btn-sm"
+        disabled={!state.redo}
+        title={state.redo ?? undefined}
+        onClick={() => void step('redo')}
+      >
+        <Redo2 aria-hidden className="size-4" /> {text.shared.redo}
+      </button>
+    </span>
+  );
+}

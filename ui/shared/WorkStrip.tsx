@@ -1,0 +1,27 @@
+'use client';
+import Link from 'next/link';
+
+export interface StripWork {
+  id: string;
+  title: string;
+  pictureId: string;
+}
+
+/** The study's works in a row under the bench; each state of a bench has its own address. */
+export function WorkStrip({ works, current, href }: { works: readonly StripWork[]; current: string; href: string }) {
+  return (
+    <nav aria-label="Works" className="no-print flex gap-3 overflow-x-auto border-t border-base-300 px-5 py-2">
+      {works.map((w) => (
+        <Link
+          key={w.id}
+          href={`${href}?work=${w.id}`}
+          aria-current={w.id === current ? 'true' : undefined}
+          className={`flex shrink-0 flex-col items-center gap-1 p-1 text-xs ${w.id === current ? 'outline-2 outline-base-content' : ''}`}
+        >
+          <img src={`/api/pictures/${w.pictureId}?size=small`} alt="" className="h-14 w-auto" />
+          <span className="max-w-28 truncate">{w.title}</span>
+        </Link>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,67 @@
+'use client';
+import { Eye, FlipHorizontal2, FlipVertical2, Grid3x3, Layers2, Search, SquareSplitHorizontal } from 'lucide-react';
+import { Looking, TOOLS, ToolName } from './tools';
+
+const ICONS: Record<ToolName, typeof Eye> = {
+  squint: Eye,
+  values: Layers2,
+  mirror: FlipHorizontal2,
+  flip: FlipVertical2,
+  grid: Grid3x3,
+  quarters: SquareSplitHorizontal,
+  lens: Search,
+};
+
+interface Props {
+  on: Looking;
+  toggle: (name: ToolName) => void;
+  help: boolean;
+  setHelp: (v: boolean) => void;
+  only?: readonly ToolName[];
+}
+
+/** The looking tools in a row, each with its key; `?` lists them. */
+export function ToolRow({ on, toggle, help, setHelp, only }: Props) {
+  const shown = TOOLS.filter((t) => !only || only.includes(t.name));
+  return (
+    <div className="flex flex-wrap items-center gap-1" role="toolbar" aria-label="Looking tools">
+      {shown.map(({ name, key, label, hint }) => {
+        const Icon = ICONS[name];
+        return (
+          <button
+            key={name}
+            type="button"
+            aria-pressed={on[name]}
+            title={`${hint} (key ${key})`}
+            onClick={() => toggle(name)}
+            className={`flex items-center gap-1 rounded px-2 py-1 text-sm ${on[name] ? 'bg-neutral text-neutral-content' : 'hover:bg-base-300'}`}
+          >
+            <Icon aria-hidden className="size-4" />
+            {label}
+            <kbd className="text-xs opacity-80">{key}</kbd>
+          </button>
+        );
+      })}
+      <button
+        type="button"
+        aria-expanded={help}
+        className="rounded px-2 py-1 text-sm hover:bg-base-300"
+        onClick={() => setHelp(!help)}
+      >
+        ? <span className="sr-only">all keys</span>
+      </button>
+      {help && (
+        <dl className="w-full border border-base-300 bg-base-100 p-3 text-sm">
+          {shown.map((t) => (
+            <div key={t.name} className="flex gap-3">
+              <dt className="w-28 font-semibold">
+                {t.key} · {t.label}
+              </dt>
+              <dd>{t.hint}; tap to keep it, hold to glance</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+    </div>
+  );
+}

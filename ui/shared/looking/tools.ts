@@ -1,0 +1,58 @@
+'use client';
+import { useCallback, useEffect, useState } from 'react';
+
+export type ToolName = 'squint' | 'values' | 'mirror' | 'flip' | 'grid' | 'quarters' | 'lens';
+
+export const TOOLS: readonly { name: ToolName; key: string; label: string; hint: string }[] = [
+  { name: 'squint', key: 's', label: 'Squint', hint: 'see with half-closed eyes' },
+  { name: 'values', key: 'v', label: 'Values', hint: 'only a few steps from dark to light' },
+  { name: 'mirror', key: 'm', label: 'Mirror', hint: 'left and right exchanged' },
+  { name: 'flip', key: 'u', label: 'Upside down', hint: 'see shapes, not things' },
+  { name: 'grid', key: 'g', label: 'Grid', hint: 'squares to carry over by' },
+  { name: 'quarters', key: 'q', label: 'Quarters', hint: 'halves and quarters of the sheet' },
+  { name: 'lens', key: 'l', label: 'Lens', hint: 'three times larger under the pointer' },
+];
+
+export type Looking = Record<ToolName, boolean>;
+const NONE = Object.fromEntries(TOOLS.map((t) => [t.name, false])) as Looking;
+
+const inField = (target: EventTarget | null) =>
+  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+/** Which looking tools are on. A short press of a key toggles its tool; a key held longer shows it only while held. */
+export function useLooking(): {
+  on: Looking;
+  toggle: (name: ToolName) => void;
+  help: boolean;
+  setHelp: (v: boolean) => void;
+} {
+  const [on, setOn] = useState<Looking>(NONE);
+  const [help, setHelp] = useState(false);
+  const toggle = useCallback((name: ToolName) => setOn((o) => ({ ...o, [name]: !o[name] })), []);
+  useEffect(() => {
+    const since = new Map<string, number>();
+    const down = (e: KeyboardEvent) => {
+      if (e.ctrlKey || e.metaKey || e.altKey || inField(e.target)) return;
+      if (e.key === '?') setHelp((h) => !h);
+      if (e.key === 'Escape') setHelp(false);
+      const tool = TOOLS.find((t) => t.key === e.key.toLowerCase());
+      if (!tool || e.repeat) return;
+      since.set(tool.key, Date.now());
+      toggle(tool.name);
+    };
+    const up = (e: KeyboardEvent) => {
+      const tool = TOOLS.find((t) => t.key === e.key.toLowerCase());
+      const begun = tool && since.get(tool.key);
+      if (!tool || begun === undefined) return;
+      since.delete(tool.key);
+      if (Date.now() - begun > 350) toggle(tool.name);
+    };
+    window.addEventListener('keydown', down);
+    window.addEventListener('keyup', up);
+    return () => {
+      window.removeEventListener('keydown', down);
+      window.removeEventListener('keyup', up);
+    };
+  }, [toggle]);
+  return { on, toggle, help, setHelp };
+}

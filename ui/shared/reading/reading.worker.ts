@@ -1,0 +1,94 @@
+/** Interactive readings, off the page's main thread: squint, value steps, the reading window, recipes. Same core, same pixels as on the server. */
+import { expose, transfer } from 'comlink';
+import { Kit, mixFor, MixAnswer } from '../../../core/colour/mixing';
+import { lightnessPlane } from '../../../core/colour/lab';
+import { posterise, readValues, squint, ValueStep } from '../../../core/colour/values';
+import { Reading } from '../../../core/marks/reading';
+import { Rect, RgbImage } from '../../../core/raster/image';
+import { reduceToLongSide } from '../../../core/raster/resample';
+import { measurePatch } from '../../../core/style/profile';
+
+const held = new Map<string, Promise<RgbImage>>();
+
+async function decode(url: string): Promise<RgbImage> {
+  const response = await fetch(url);
+  if (!response.ok) throw new Error('The picture could not be fetched.');
+  const bitmap = await createImageBitmap(await response.blob(), {
+    colorSpaceConversion: 'none',
+    premultiplyAlpha: 'none',
+  });
+  const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
+  const context = canvas.getContext('2d', { willReadFrequently: true })!;
+  context.drawImage(bitmap, 0, 0);
+  const rgba = context.getImageData(0, 0, bitmap.width, bitmap.height).data;
+  const data = new Uint8Array(bitmap.width * bitmap.height * 3);
+  for (let i = 0, j = 0; i < rgba.length; i += 4, j += 3) {
+    data[j] = rgba[i];
+    data[j + 1] = rgba[i + 1];
+    data[j + 2] = rgba[i + 2];
+  }
+  return { width: bitmap.width, height: bitmap.height, data };
+}
+
+function open(url: string): Promise<RgbImage> {
+  let picture = held.get(url);
+  if (!picture) {
+    // A few pictures at a time: source and piece, and the ones looked at just before.
+    if (held.size >= 4) held.delete(held.keys().next().value!);
+    held.set(url, (picture = decode(url)));
+    picture.catch(() => held.delete(url));
+  }
+  return picture;
+}
+
+export interface ShownPicture {
+  width: number;
+  height: number;
+  rgba: Uint8ClampedArray;
+}
+
+function shown(image: RgbImage): ShownPicture {
+  const rgba = new Uint8ClampedArray(image.width * image.height * 4);
+  for (let i = 0, j = 0; j < image.data.length; i += 4, j += 3) {
+    rgba[i] = image.data[j];
+    rgba[i + 1] = image.data[j + 1];
+    rgba[i + 2] = image.data[j + 2];
+    rgba[i + 3] = 255;
+  }
+  return transfer({ width: image.width, height: image.height, rgba }, [rgba.buffer]);
+}
+
+const SHOWN_SIDE = 900;
+
+const api = {
+  async warm(url: string): Promise<void> {
+    await open(url);
+  },
+  /** Half-closed eyes: blur of `strength` thousandths of the long side, in linear light. */
+  async squint(url: string, strength: number): Promise<ShownPicture> {
+    return shown(squint(reduceToLongSide(await open(url), SHOWN_SIDE), (strength * SHOWN_SIDE) / 1000));
+  },
+  async values(url: string, steps: number): Promise<ShownPicture & { steps: ValueStep[] }> {
+    const L = lightnessPlane(reduceToLongSide(await open(url), SHOWN_SIDE));
+    const { steps: read } = readValues(L, steps);
+    const picture = shown(posterise(L, read));
+    return transfer({ ...picture, steps: read }, [picture.rgba.buffer]);
+  },
+  async patch(
+    url: string,
+    rect: Rect,
+    ground: number[] | null,
+    mmPerPixel: number | null,
+  ): Promise<{ reading: Reading; ms: number }> {
+    const image = await open(url);
+    const begun = performance.now();
+    const reading = measurePatch(image, rect, ground, mmPerPixel);
+    return { reading, ms: performance.now() - begun };
+  },
+  async mix(target: string, kit: Kit): Promise<MixAnswer> {
+    return mixFor(target, kit);
+  },
+};
+
+export type ReadingApi = typeof api;
+expose(api);

@@ -33,6 +33,8 @@ export interface Evidence {
   strokeCount: number;
   straightness: number;
   directions: Direction[];
+  /** The angle density the directions are peaks of. */
+  density: Float64Array;
   coherence: number;
   meanAngle: number;
   turn: number;
@@ -116,7 +118,8 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
       straight.push(s.straightness);
     }
   }
-  const directions = principalDirections(angleDensity(work.field, rect));
+  const density = angleDensity(work.field, rect);
+  const directions = principalDirections(density);
   const lined = lineArea > 0.015 * n;
   const depart = planeIn(work.depart, rect);
   const spacing = lined && directions.length ? readSpacing(depart, directions[0].angle) : null;
@@ -136,6 +139,7 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
     strokeCount,
     straightness: straight.length ? median(straight) : 1,
     directions,
+    density,
     ...directionTurn(work.field, rect),
     spacing,
     secondSpacing: second,

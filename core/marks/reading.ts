@@ -3,7 +3,7 @@ import { cropImage, Rect, RgbImage } from '../raster/image';
 import { clamp, median, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
 import { crossingOf, decideKind, Evidence, gatherEvidence, MARK_KINDS, MarkKind, weighKinds } from './kind';
 import { readWidths, WidthReading } from './lineWidth';
-import { angleDensity, axialMean, Direction, principalDirections } from './orientation';
+import { axialMean, Direction, principalDirections } from './orientation';
 import { censoredQuantile, Stroke } from './strokes';
 import { Workup, workUp } from './workup';
 
@@ -178,6 +178,22 @@ function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number): T
   return out;
 }
 
+/** Does a stroke lie where strokes can be followed: in a tile of one direction, not under a crossing set? */
+function followed(
+  tiles: readonly TileReading[],
+  [ox, oy]: Rect,
+  stroke: Stroke,
+  width: number,
+  height: number,
+): boolean {
+  const [x, y] = stroke.points[stroke.points.length >> 1];
+  const [u, v] = [(ox + x) / width, (oy + y) / height];
+  let near = tiles[0];
+  for (const t of tiles)
+    if (Math.hypot(t.centre[0] - u, t.centre[1] - v) < Math.hypot(near.centre[0] - u, near.centre[1] - v)) near = t;
+  return near.kind === 'parallel-hatch' || near.kind === 'contour-hatch';
+}
+
 /** Spread of the weighted values as a standard deviation from the 16–84 % range; null with fewer than 3. */
 function rangeSpread(values: readonly number[]): number | null {
   return values.length < 3 ? null : (quantile(values, 0.84) - quantile(values, 0.16)) / 2;
@@ -187,6 +203,7 @@ function rangeSpread(values: readonly number[]): number | null {
 export function readOverall(image: RgbImage, ground: readonly number[] | null, scale: MarkScale): OverallMarks {
   const tiles: TileReading[] = [];
   const density = new Float64Array(180);
+  const lineDensity = new Float64Array(180);
   const strokes: Stroke[] = [];
   const windows: { spacing: number[]; variation: number[]; width: WidthReading[]; weight: number[]; angle: number[]; length: number[] } = {
     spacing: [], variation: [], width: [], weight: [], angle: [], length: [] }; // prettier-ignore
@@ -196,14 +213,20 @@ export function readOverall(image: RgbImage, ground: readonly number[] | null, s
     tiles.push(...own);
     const lined = own.filter((t) => LINED.has(t.kind)).length / own.length;
     if (!lined) continue;
-    angleDensity(work.field, [0, 0, work.width, work.height]).forEach((v, i) => (density[i] += v));
-    for (const t of own) if (HATCHED.has(t.kind)) windows.angle.push(t.evidence.meanAngle);
+    // Directions and lengths are those of the hatching: outlines, horizons and masts run their own ways.
+    const hatchedTiles = own.filter((t) => HATCHED.has(t.kind) || t.kind === 'scribble');
+    for (const t of hatchedTiles.length ? hatchedTiles : own.filter((t) => t.kind === 'line')) {
+      const into = hatchedTiles.length ? density : lineDensity;
+      t.evidence.density.forEach((v, k) => (into[k] += v));
+      if (hatchedTiles.length) windows.angle.push(t.evidence.meanAngle);
+    }
     const width = readWidths(work.depart, work.skeleton, work.inside, work.field);
     if (width) {
       windows.width.push(width);
       windows.weight.push(lined);
     }
-    strokes.push(...work.strokes);
+    const clear = work.strokes.filter((s) => followed(own, rect, s, image.width, image.height));
+    strokes.push(...(clear.length >= 12 ? clear : work.strokes));
     const free = work.strokes.filter((s) => !s.cut && s.length > 8).map((s) => s.length);
     if (free.length > 5) windows.length.push(median(free));
     for (const t of own)
@@ -212,7 +235,7 @@ export function readOverall(image: RgbImage, ground: readonly number[] | null, s
         windows.variation.push(t.evidence.spacing.variation);
       }
   }
-  return summarise(tiles, density, strokes, windows, scale);
+  return summarise(tiles, density.some((v) => v > 0) ? density : lineDensity, strokes, windows, scale);
 }
 
 function summarise(

@@ -43,7 +43,7 @@ function Reader({ studyId, works, work, ground, overall, edges, shares, rules, u
   const looking = useLooking();
   const { act, problem } = useAct();
   const words = { spelling: 'british' as const, units };
-  const side = Math.round(Math.min(300, Math.min(work.pictureWidth, work.pictureHeight) / 3));
+  const side = Math.round(Math.min(240, Math.min(work.pictureWidth, work.pictureHeight) / 3));
   const [rect, setRect] = useState<Rect>([
     Math.round(work.pictureWidth * 0.1),
     Math.round(work.pictureHeight * 0.3),

@@ -12,7 +12,10 @@ export function Rail({ studyId, done }: { studyId: string; done: Record<StepName
   const path = usePathname();
   const next = STEPS.find((s) => !done[s]);
   return (
-    <nav aria-label="Steps of the study" className="rail no-print mx-5 mt-4 flex flex-wrap justify-between gap-x-2">
+    <nav
+      aria-label="Steps of the study"
+      className="rail no-print mx-5 mt-4 flex min-h-[3.6rem] flex-wrap justify-between gap-x-2"
+    >
       {STEPS.map((step) => {
         const href = `/studies/${studyId}/${step}`;
         const here = path.startsWith(href);

@@ -81,7 +81,7 @@ export function PictureView({
         className="relative touch-none select-none"
         style={{
           aspectRatio: `${width} / ${height}`,
-          width: `min(100%, calc(var(--bench-height, 62vh) * ${width / height}))`,
+          width: `min(100%, calc(var(--bench-height, 54vh) * ${width / height}))`,
           transform: `scale(${on.mirror ? -1 : 1}, ${on.flip ? -1 : 1})`,
         }}
         onPointerDown={(e) => onPoint?.(place(e), e)}

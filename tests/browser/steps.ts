@@ -1,0 +1,83 @@
+/** What browser tests do again and again. */
+import { expect, Page } from '@playwright/test';
+import sharp from 'sharp';
+
+export const origin = (): string => process.env.OLDHAND_TEST_ORIGIN ?? '';
+
+interface DemoIds {
+  study: string;
+  work: string;
+  picture: string;
+  works: { id: string; pictureId: string; title: string }[];
+  /** Method and path of every route that names something of the demo's. */
+  routes: [string, string][];
+}
+
+/** Signs in to the demo by its button and tells what is in it. */
+export async function demo(page: Page): Promise<{ ids: DemoIds }> {
+  await page.goto(`${origin()}/sign-in`);
+  await page.getByRole('button', { name: 'Look round with the demo class' }).click();
+  await expect(page).toHaveURL(/studies/);
+  const studies = (await (await page.request.get(`${origin()}/api/studies`)).json()) as { id: string; title: string }[];
+  const study = studies.find((s) => s.title.startsWith('Harbour'))!.id;
+  const works = (await (await page.request.get(`${origin()}/api/studies/${study}/works`)).json()) as DemoIds['works'];
+  const rules = (await (await page.request.get(`${origin()}/api/studies/${study}/rules`)).json()) as { id: string }[];
+  const work = works[0].id;
+  const routes: [string, string][] = [
+    ['GET', `/api/studies/${study}`],
+    ['PATCH', `/api/studies/${study}`],
+    ['DELETE', `/api/studies/${study}`],
+    ['GET', `/api/studies/${study}/works`],
+    ['POST', `/api/studies/${study}/works`],
+    ['GET', `/api/studies/${study}/rules`],
+    ['POST', `/api/studies/${study}/rules`],
+    ['PATCH', `/api/studies/${study}/rules/${rules[0].id}`],
+    ['DELETE', `/api/studies/${study}/rules/${rules[0].id}`],
+    ['GET', `/api/studies/${study}/edits`],
+    ['POST', `/api/studies/${study}/edits`],
+    ['GET', `/api/studies/${study}/progress`],
+    ['DELETE', `/api/studies/${study}/progress`],
+    ['POST', `/api/studies/${study}/stand`],
+    ['GET', `/api/works/${work}`],
+    ['PATCH', `/api/works/${work}`],
+    ['DELETE', `/api/works/${work}`],
+    ['POST', `/api/works/${work}/crop`],
+    ['POST', `/api/works/${work}/facts`],
+    ['DELETE', `/api/works/${work}/facts?id=none`],
+    ['POST', `/api/works/${work}/pins`],
+    ['DELETE', `/api/works/${work}/pins?id=none`],
+    ['GET', `/api/landmarks/work/${work}`],
+    ['PUT', `/api/landmarks/work/${work}`],
+  ];
+  return { ids: { study, work, picture: works[0].pictureId, works, routes } };
+}
+
+/** A small made-up picture: hatching on a pale sheet with one red field. */
+export async function madePicture(width = 900, height = 640, spacing = 14): Promise<Buffer> {
+  const lines = Array.from(
+    { length: Math.ceil((width + height) / spacing) },
+    (_, i) => `<path d="M ${i * spacing} 60 l -300 520" stroke="#223" stroke-width="3"/>`,
+  ).join('');
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><rect width="100%" height="100%" fill="#eee6d6"/><clipPath id="c"><rect x="60" y="60" width="${width - 120}" height="${height - 120}"/></clipPath><g clip-path="url(#c)">${lines}</g><rect x="120" y="120" width="150" height="110" fill="#b8322c"/></svg>`;
+  return sharp(Buffer.from(svg)).png().toBuffer();
+}
+
+/** A study of this page's own teacher, empty. */
+export async function ownStudy(page: Page, title: string): Promise<string> {
+  const answer = await page.request.post(`${origin()}/api/studies`, {
+    headers: { origin: origin() },
+    data: {
+      title,
+      master: 'An invented hand',
+      kind: 'master',
+      aim: 'study',
+      medium: 'pen',
+      about: '',
+      classId: null,
+      paperWidthMm: 297,
+      paperHeightMm: 210,
+    },
+  });
+  expect(answer.ok()).toBe(true);
+  return ((await answer.json()) as { id: string }).id;
+}

@@ -3,7 +3,12 @@ const forbid = (name, from, to) => ({ name, severity: 'error', from: { path: fro
 module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
-    forbid('core-is-pure', '^core/', '^(app|ui|server|headless|atelier|tests)/'),
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(app|ui|server|headless|atelier|tests)/' },
+    },
     {
       name: 'core-imports-computation-only',
       severity: 'error',

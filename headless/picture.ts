@@ -4,8 +4,8 @@ import { readFile } from 'node:fs/promises';
 import { RgbImage } from '../core/raster/image';
 import { Unusable } from './unusable';
 
-export const MOST_BYTES = 40 * 1024 * 1024;
-export const MOST_PIXELS = 40e6;
+const MOST_BYTES = 40 * 1024 * 1024;
+const MOST_PIXELS = 40e6;
 
 export interface OpenedPicture {
   image: RgbImage;
@@ -30,7 +30,7 @@ export async function openPicture(path: string): Promise<OpenedPicture> {
   return { image: await decodePicture(bytes, path), sha256: createHash('sha256').update(bytes).digest('hex') };
 }
 
-export async function decodePicture(bytes: Buffer, name: string): Promise<RgbImage> {
+async function decodePicture(bytes: Buffer, name: string): Promise<RgbImage> {
   if (bytes.length === 0) throw new Unusable(`${name}: the file is empty`);
   if (bytes.length > MOST_BYTES) throw new Unusable(`${name}: the file is larger than 40 MB; save it smaller`);
   const sharp = await library();

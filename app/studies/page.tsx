@@ -9,7 +9,7 @@ export const metadata = { title: 'Studies' };
 export default async function StudiesPage({ searchParams }: { searchParams: Promise<{ demo?: string }> }) {
   const teacher = await requireTeacher();
   const studies = await listStudies(teacher.id);
-  if ((await searchParams).demo && studies.length === 1) redirect(`/studies/${studies[0].id}/look`);
+  if ((await searchParams).demo && studies.length === 1) redirect(`/studies/${studies[0].id}/compare`);
   return (
     <Shell section="studies" teacher={teacher.name}>
       <StudyList

@@ -3,7 +3,7 @@ import { byteFromLinear, linearFromByte } from '../colour/srgb';
 import { gaussian } from '../raster/filters';
 import { plane, Point, RgbImage } from '../raster/image';
 import { normal, Random, seededRandom } from '../raster/statistics';
-import { applyHomography, fitHomography, invertHomography, rectangleCorners } from './homography';
+import { fitHomography, invertHomography, rectangleCorners } from './homography';
 
 export type TableKind = 'plain' | 'wood' | 'cluttered' | 'similar';
 
@@ -60,11 +60,6 @@ export interface StandPhoto {
   corners: [number, number][];
   /** Where the grey card fell: an upright rectangle safely inside it, or null. */
   grey: [number, number, number, number] | null;
-}
-
-/** Carries a point of the sheet (mm from its top left) into the photograph. */
-export function sheetToPhoto(photo: StandPhoto, paper: readonly [number, number], point: Point): [number, number] {
-  return applyHomography(fitHomography(rectangleCorners(paper[0], paper[1]), photo.corners), point);
 }
 
 /** Pinhole view of the table plane: focal length 1.2 of the frame's long side, the sheet's middle on the axis. */

@@ -28,7 +28,7 @@ export interface Rectified {
 
 /** Linear light of an 18 % card, which sRGB writes #767676. */
 const CARD = linearFromByte[0x76];
-export const MOST_PIXELS = 40e6;
+const MOST_PIXELS = 40e6;
 
 /** Corners so that the first is the result's top left: a photograph that shows the sheet the other way is turned 90° anticlockwise. */
 function turnToPaper(corners: readonly Point[], [w, h]: readonly [number, number]): Point[] {

@@ -22,7 +22,7 @@ export interface Kit {
   paints: Paint[];
 }
 
-export interface Recipe {
+interface Recipe {
   parts: { paint: string; parts: number }[];
   hex: string;
   deltaE: number;

@@ -22,7 +22,3 @@ export function parseLandmarkFile(text: string, what = 'landmarks'): LandmarkFil
     if (!isPoint(point)) throw new FormatError(`${what}: point "${name}" must be [x, y] in pixels, two numbers`);
   return { template: template as LandmarkFile['template'], points: points as Record<string, [number, number]> };
 }
-
-export function writeLandmarkFile(file: LandmarkFile): string {
-  return JSON.stringify({ format: 'oldhand.landmarks/1', ...file }, null, 2);
-}

@@ -12,7 +12,7 @@ export interface EdgeShares {
   lost: number;
 }
 
-export type EdgeHandling = keyof EdgeShares;
+type EdgeHandling = keyof EdgeShares;
 
 export interface BoundaryPoint {
   /** Form-size pixels. */

@@ -56,7 +56,7 @@ export function darkness(image: RgbImage): Plane {
 }
 
 /**
- * Marked pixels of a departure plane: near half (0.42, since Lab falls off faster than coverage) of the strongest departure near by (so that a line's width is kept
+ * Marked pixels of a departure plane: near half (0.45, since Lab falls off faster than coverage) of the strongest departure near by (so that a line's width is kept
  * under blur), or wholly surrounded by departure (so that a pale wash with a dark line in it stays marked).
  */
 export function markedMask(depart: Plane, reach = 4): Mask {
@@ -66,7 +66,7 @@ export function markedMask(depart: Plane, reach = 4): Mask {
   const out = mask(depart.width, depart.height);
   for (let i = 0; i < out.data.length; i++) {
     const v = soft.data[i];
-    out.data[i] = v > BARE && (v > 0.42 * high.data[i] || low.data[i] > BARE) ? 1 : 0;
+    out.data[i] = v > BARE && (v > 0.45 * high.data[i] || low.data[i] > BARE) ? 1 : 0;
   }
   return out;
 }

@@ -131,11 +131,11 @@ test('the angle at which two sets cross is read within 4°', () => {
 
 test('half the contrast keeps a blurred line’s width, and a pale wash with a line in it stays marked', () => {
   const image = blankPatch(80, 80, [205, 200, 188]);
-  drawLine(image, [[0, 40], [80, 40]], 4, [30, 30, 40]); // prettier-ignore
+  drawLine(image, [[0, 40.5], [80, 40.5]], 4, [30, 30, 40]); // prettier-ignore
   const marked = markedMask(departure(image, GROUND));
   expect(marked.data.reduce((s, v) => s + v, 0) / 6400).toBeGreaterThan(0.97);
   const bare = blankPatch(80, 80);
-  drawLine(bare, [[0, 40], [80, 40]], 4, [30, 30, 40]); // prettier-ignore
+  drawLine(bare, [[0, 40.5], [80, 40.5]], 4, [30, 30, 40]); // prettier-ignore
   const line = markedMask(departure(bare, GROUND));
   expect(line.data.reduce((s, v) => s + v, 0) / 80).toBeCloseTo(4, 0);
 });

@@ -7,7 +7,7 @@ import { axialMean, Direction, principalDirections } from './orientation';
 import { censoredQuantile, Stroke } from './strokes';
 import { Workup, workUp } from './workup';
 
-export interface Size {
+interface Size {
   px: number;
   mm: number | null;
   permille: number;

@@ -2,7 +2,7 @@
 import { Plane } from './image';
 
 /** Normalised Gaussian kernel out to three sigmas; sigma in px. */
-export function gaussianKernel(sigma: number): Float32Array {
+function gaussianKernel(sigma: number): Float32Array {
   const radius = Math.max(1, Math.ceil(3 * sigma));
   const kernel = new Float32Array(2 * radius + 1);
   let sum = 0;

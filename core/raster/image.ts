@@ -36,16 +36,6 @@ export function mask(width: number, height: number): Mask {
   return { width, height, data: new Uint8Array(width * height) };
 }
 
-/** The part of a plane inside `rect`, copied; the rectangle must lie inside the plane. */
-export function cropPlane(source: Plane, [x, y, w, h]: Rect): Plane {
-  const out = plane(w, h);
-  for (let row = 0; row < h; row++) {
-    const from = (y + row) * source.width + x;
-    out.data.set(source.data.subarray(from, from + w), row * w);
-  }
-  return out;
-}
-
 /** The part of a picture inside `rect`, copied; the rectangle must lie inside the picture. */
 export function cropImage(source: RgbImage, [x, y, w, h]: Rect): RgbImage {
   const data = new Uint8Array(w * h * 3);

@@ -3,7 +3,7 @@ import { linearFromByte, byteFromLinear } from '../colour/srgb';
 import { Plane, plane, RgbImage } from './image';
 
 /** Smaller size whose long side is at most `longSide`; the same size when it is already. */
-export function fittedSize(width: number, height: number, longSide: number): { width: number; height: number } {
+function fittedSize(width: number, height: number, longSide: number): { width: number; height: number } {
   const scale = Math.min(1, longSide / Math.max(width, height));
   return { width: Math.max(1, Math.round(width * scale)), height: Math.max(1, Math.round(height * scale)) };
 }

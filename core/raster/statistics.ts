@@ -89,8 +89,3 @@ export function clamp(value: number, low: number, high: number): number {
 export function axialDifference(a: number, b: number): number {
   return ((((b - a + 90) % 180) + 180) % 180) - 90;
 }
-
-/** Difference b − a of two hues in degrees, the short way round, in [−180, 180). */
-export function circularDifference(a: number, b: number): number {
-  return ((((b - a + 180) % 360) + 360) % 360) - 180;
-}

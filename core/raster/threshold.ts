@@ -49,12 +49,6 @@ export function multiOtsu(counts: ArrayLike<number>, classes: number): number[] 
   return out;
 }
 
-/** Otsu's threshold over a plane: a value, in the plane's unit, that parts dark from light. */
-export function otsu(source: Plane, low: number, high: number, bins = 256): number {
-  const [cut] = multiOtsu(histogram(source.data, low, high, bins), 2);
-  return low + (cut * (high - low)) / bins;
-}
-
 /**
  * Dark marks by Sauvola and Pietikäinen (2000): t = m (1 + k (s / R − 1)) over a square of (2·radius+1) px,
  * for a plane of lightness 0–100, R = half the scale. `floor` is a contrast below which nothing is a mark.

@@ -16,7 +16,7 @@ export interface Measured {
   widthMm: number | null;
 }
 
-export interface Finding {
+interface Finding {
   group: FeatureGroup;
   feature: string;
   unit: FeatureUnit;

@@ -20,7 +20,7 @@ import { Layout, layoutOf } from './layout';
 /** Raised whenever the same picture would read differently. */
 export const PROFILE_VERSION = 1;
 
-export const FORM_SIDE = 1024;
+const FORM_SIDE = 1024;
 const MARK_SIDE = 4096;
 const MARK_PX_PER_MM = 10;
 
@@ -55,7 +55,7 @@ export interface ProfileWithMaps {
 }
 
 /** The picture at mark size: native, or at most 10 px/mm where the scale is known, long side at most 4096. */
-export function markSize(image: RgbImage, mmPerPixel: number | null): { image: RgbImage; factor: number } {
+function markSize(image: RgbImage, mmPerPixel: number | null): { image: RgbImage; factor: number } {
   let side = Math.min(MARK_SIDE, Math.max(image.width, image.height));
   if (mmPerPixel !== null)
     side = Math.min(side, Math.ceil(Math.max(image.width, image.height) * mmPerPixel * MARK_PX_PER_MM));

@@ -1,6 +1,6 @@
 /** Knows the master's range of a feature: a 90 % prediction interval from few works, shrunk toward the usual spread of one hand. */
 import { axialDifference, mean } from '../raster/statistics';
-import { Feature, FeatureSet, featureSpec, FeatureSpec } from './features';
+import { Feature, featureSpec, FeatureSpec } from './features';
 
 export interface Range {
   low: number;
@@ -26,7 +26,7 @@ export function studentT95(df: number): number {
 }
 
 /** Usual standard deviation between works of one hand around a middle value. */
-export function typicalSpread(spec: FeatureSpec, mid: number): number {
+function typicalSpread(spec: FeatureSpec, mid: number): number {
   return Math.max(spec.typical.floor, spec.typical.part * Math.abs(mid));
 }
 
@@ -57,17 +57,4 @@ export function rangeOf(name: string, works: readonly Feature[]): Range | null {
   const sd = Math.sqrt((squares + PRIOR_WORKS * prior) / (n - 1 + PRIOR_WORKS));
   const half = studentT95(n - 1 + PRIOR_WORKS) * sd * Math.sqrt(1 + 1 / n);
   return { low: mid - half, mid, high: mid + half, sd, works: n };
-}
-
-/** Ranges of every feature that at least one work has. */
-export function rangesOf(sets: readonly FeatureSet[]): Map<string, Range> {
-  const out = new Map<string, Range>();
-  for (const name of new Set(sets.flatMap((s) => Object.keys(s)))) {
-    const range = rangeOf(
-      name,
-      sets.flatMap((s) => (s[name] ? [s[name]] : [])),
-    );
-    if (range) out.set(name, range);
-  }
-  return out;
 }

@@ -35,7 +35,7 @@ export function sizeWords(mm: number, { units }: WordSettings): string {
 }
 
 /** A feature's value with its unit, sensibly rounded. */
-export function valueWords(value: number, unit: FeatureUnit, settings: WordSettings = PLAIN_WORDS): string {
+function valueWords(value: number, unit: FeatureUnit, settings: WordSettings = PLAIN_WORDS): string {
   switch (unit) {
     case 'mm':
       return sizeWords(value, settings);

@@ -35,7 +35,7 @@ export function newId(): string {
 const DEADLOCK = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_CHECKREAD']);
 
 /** MySQL's own code of an error, wherever the driver wrapped it. */
-export function errorCode(error: unknown): string {
+function errorCode(error: unknown): string {
   for (let e = error as { code?: unknown; cause?: unknown } | undefined; e; e = e.cause as typeof e)
     if (typeof e.code === 'string') return e.code;
   return '';

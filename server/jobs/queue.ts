@@ -4,7 +4,7 @@ import { Database, isDeadlock, newId } from '../database/connection';
 import { jobs } from '../schema';
 
 export type Job = typeof jobs.$inferSelect;
-export type JobKind = Job['kind'];
+type JobKind = Job['kind'];
 
 export const LEASE_MS = 60_000;
 const MOST_ATTEMPTS = 3;

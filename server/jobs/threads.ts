@@ -14,7 +14,7 @@ interface Results {
 const holder = globalThis as { __oldhandThreads?: Piscina };
 
 /** Root of the installation; the launcher says it, since a bundled server cannot know where it came from. */
-export function installRoot(): string {
+function installRoot(): string {
   return process.env.OLDHAND_ROOT ?? process.cwd();
 }
 

@@ -4,7 +4,7 @@ import { RgbImage } from '../../core/raster/image';
 import { Told } from '../errors';
 
 export const MOST_BYTES = 40 * 1024 * 1024;
-export const MOST_PIXELS = 40e6;
+const MOST_PIXELS = 40e6;
 const FORMATS: Record<string, string> = {
   jpeg: 'image/jpeg',
   png: 'image/png',

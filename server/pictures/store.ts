@@ -10,7 +10,7 @@ const CHUNK = 1024 * 1024;
 export type PictureRow = typeof pictures.$inferSelect;
 
 /** Stores bytes once; safe when two processes store the same at the same time. */
-export async function putBlob(db: Database, bytes: Buffer): Promise<string> {
+async function putBlob(db: Database, bytes: Buffer): Promise<string> {
   const sha256 = createHash('sha256').update(bytes).digest('hex');
   const [there] = await db.select({ complete: blobs.complete }).from(blobs).where(eq(blobs.sha256, sha256));
   if (there?.complete) return sha256;

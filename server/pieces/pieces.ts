@@ -12,7 +12,17 @@ import { ask } from '../jobs/queue';
 import { inThread } from '../jobs/threads';
 import { checkPicture } from '../pictures/decode';
 import { getBlob, pictureOf, putPicture } from '../pictures/store';
-import { comparisons, findingNotes, landmarkSets, pieces, ruleAnswers, students, studies, works } from '../schema';
+import {
+  comparisons,
+  findingNotes,
+  landmarkSets,
+  pieces,
+  ruleAnswers,
+  rules,
+  students,
+  studies,
+  works,
+} from '../schema';
 import { studyOf } from '../studies/studies';
 import { ensureProfile } from '../studies/works';
 
@@ -38,11 +48,7 @@ export interface NewPiece {
   paperHeightMm: number;
 }
 
-export async function askToProcess(
-  teacherId: string,
-  piece: Pick<PieceRow, 'id' | 'studyId'>,
-  priority = 0,
-): Promise<void> {
+async function askToProcess(teacherId: string, piece: Pick<PieceRow, 'id' | 'studyId'>, priority = 0): Promise<void> {
   await ask(database(), {
     teacherId,
     studyId: piece.studyId,
@@ -207,7 +213,7 @@ export async function compareAgain(teacherId: string, studyId: string): Promise<
 }
 
 /** A profile's features with the proportions of whatever landmarks have been placed since. */
-export function withProportions(
+function withProportions(
   features: FeatureSet,
   sets: readonly { template: string; points: Record<string, [number, number]> }[],
 ): FeatureSet {
@@ -268,7 +274,7 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
   await db.insert(comparisons).values({ pieceId: id, ...values }).onDuplicateKeyUpdate({ set: values }); // prettier-ignore
 }
 
-export interface PieceView extends PieceRow {
+interface PieceView extends PieceRow {
   student: string | null;
   photoWidth: number;
   photoHeight: number;
@@ -307,7 +313,7 @@ export async function listPieces(teacherId: string, studyId: string): Promise<Pi
   );
 }
 
-export type StoredComparison = Comparison & { nearestWorkId: string };
+type StoredComparison = Comparison & { nearestWorkId: string };
 
 export async function comparisonOf(
   teacherId: string,
@@ -339,6 +345,8 @@ export async function noteFinding(
 }
 
 export async function answerRule(teacherId: string, pieceId: string, ruleId: string, met: boolean): Promise<void> {
-  await pieceOf(teacherId, pieceId);
+  const piece = await pieceOf(teacherId, pieceId);
+  const [rule] = await database().select({ studyId: rules.studyId }).from(rules).where(eq(rules.id, ruleId));
+  if (rule?.studyId !== piece.studyId) throw notFound('This rule');
   await database().insert(ruleAnswers).values({ pieceId, ruleId, met }).onDuplicateKeyUpdate({ set: { met } }); // prettier-ignore
 }

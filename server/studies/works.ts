@@ -15,7 +15,7 @@ export type WorkRow = typeof works.$inferSelect;
 const MOST_WORKS = 24;
 
 /** Checks an upload, turns it upright, stores both, and gives the upright picture's id and size. */
-export async function takeInPicture(
+async function takeInPicture(
   teacherId: string,
   bytes: Buffer,
   name: string,

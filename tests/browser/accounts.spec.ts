@@ -26,10 +26,7 @@ test('another teacher gets 404 on every page and every route of a study, and no 
 }) => {
   const { ids } = await demo(page);
   const paths = [
-    ...['look', 'proportion', 'marks', 'colour', 'plan', 'make', 'pieces', 'compare', 'hanging'].map((s) => [
-      'GET',
-      `/studies/${ids.study}/${s}`,
-    ]),
+    ...['look', 'proportion', 'marks', 'colour', 'pieces', 'compare'].map((s) => ['GET', `/studies/${ids.study}/${s}`]),
     ['GET', `/api/pictures/${ids.picture}`],
     ...ids.routes,
   ];

@@ -12,7 +12,7 @@ import { readingWorker } from '../shared/reading/client';
 import { StripWork, WorkStrip } from '../shared/WorkStrip';
 import { Rule, RuleList, TickRule } from '../rules/RuleList';
 
-export interface ColourWork extends StripWork {
+interface ColourWork extends StripWork {
   pictureWidth: number;
   pictureHeight: number;
 }

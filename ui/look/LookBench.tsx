@@ -11,22 +11,7 @@ import { useAct } from '../shared/useAct';
 import { WorkStrip } from '../shared/WorkStrip';
 import { CropFrame } from './CropFrame';
 import { StandCamera } from './StandCamera';
-
-export interface LookWork {
-  id: string;
-  title: string;
-  dated: string;
-  widthMm: number | null;
-  heightMm: number | null;
-  group: string | null;
-  foil: boolean;
-  impressions: string;
-  version: number;
-  pictureId: string;
-  pictureWidth: number;
-  pictureHeight: number;
-  facts: { id: string; text: string; source: string | null }[];
-}
+import type { LookWork } from './work';
 
 interface Props {
   studyId: string;

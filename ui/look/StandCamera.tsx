@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useAct } from '../shared/useAct';
-import type { LookWork } from './LookBench';
+import type { LookWork } from './work';
 
 const SLIDERS = [
   ['rotation', 'Turned on the table', -20, 20, 1, '°'],

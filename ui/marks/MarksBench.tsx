@@ -14,7 +14,7 @@ import { StripWork, WorkStrip } from '../shared/WorkStrip';
 import { Rule, RuleList, TickRule } from '../rules/RuleList';
 import { tellKind, tellReading } from './words';
 
-export interface MarksWork extends StripWork {
+interface MarksWork extends StripWork {
   pictureWidth: number;
   pictureHeight: number;
   widthMm: number | null;

@@ -14,7 +14,7 @@ import { text } from '../text/en';
 import { LandmarkLayer } from './LandmarkLayer';
 import { LandmarkSet, useLandmarks } from './useLandmarks';
 
-export interface ProportionWork extends StripWork {
+interface ProportionWork extends StripWork {
   pictureWidth: number;
   pictureHeight: number;
   sets: LandmarkSet[];

@@ -9,7 +9,7 @@ interface State {
   redo: string | null;
 }
 
-export const EDITED = 'oldhand:edited';
+const EDITED = 'oldhand:edited';
 export const STEPPED = 'oldhand:stepped';
 
 /** Tells the undo bar that something has been saved. */

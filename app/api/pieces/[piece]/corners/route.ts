@@ -1,0 +1,14 @@
+import { array, number, object } from 'yup';
+import { body, handle } from '@/server/http';
+import { pieceOf, placeCorners } from '@/server/pieces/pieces';
+
+const schema = object({
+  version: number().integer().required(),
+  corners: array(array(number().required()).length(2).required()).length(4, 'Place all four corners.').required(),
+}); // prettier-ignore
+
+export const PUT = handle(async ({ teacher, request, params }) => {
+  await pieceOf(teacher.id, params.piece);
+  const { version, corners } = await body(request, schema);
+  await placeCorners(teacher.id, params.piece, version, corners as [number, number][]);
+});

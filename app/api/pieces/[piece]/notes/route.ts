@@ -1,0 +1,24 @@
+import { boolean, object, string } from 'yup';
+import { body, handle } from '@/server/http';
+import { answerRule, noteFinding, pieceOf } from '@/server/pieces/pieces';
+
+const schema = object({
+  feature: string().max(80).required(),
+  setAside: boolean().required(),
+  note: string().max(2000).defined().default(''),
+});
+const answer = object({ ruleId: string().max(36).required(), met: boolean().required() });
+
+/** A finding set aside or commented on. */
+export const PUT = handle(async ({ teacher, request, params }) => {
+  await pieceOf(teacher.id, params.piece);
+  const { feature, setAside, note } = await body(request, schema);
+  await noteFinding(teacher.id, params.piece, feature, setAside, note);
+});
+
+/** An always or never sentence answered by a person. */
+export const POST = handle(async ({ teacher, request, params }) => {
+  await pieceOf(teacher.id, params.piece);
+  const { ruleId, met } = await body(request, answer);
+  await answerRule(teacher.id, params.piece, ruleId, met);
+});

@@ -1,0 +1,16 @@
+/** A work as the Look bench shows it. */
+export interface LookWork {
+  id: string;
+  title: string;
+  dated: string;
+  widthMm: number | null;
+  heightMm: number | null;
+  group: string | null;
+  foil: boolean;
+  impressions: string;
+  version: number;
+  pictureId: string;
+  pictureWidth: number;
+  pictureHeight: number;
+  facts: { id: string; text: string; source: string | null }[];
+}

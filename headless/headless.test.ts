@@ -165,9 +165,10 @@ test('mix, colour-difference, fit-shapes and align answer on one document each',
   const b = file('b.json', points({ p: [5, 5], q: [25, 5], r: [5, 25] }));
   const aligned = JSON.parse((await run('align', '--from', a, '--to', b, '--json')).out);
   expect(Object.keys(aligned)).toEqual(['scale', 'rotation', 'shift', 'residuals', 'rms']);
-  expect([aligned.scale, aligned.rotation, ...aligned.shift].map((v: number) => Math.round(v * 1e9) / 1e9)).toEqual([2, 0, 5, 5]);
+  expect([aligned.scale, aligned.rotation, ...aligned.shift].map((v: number) => Math.round(v * 1e9) / 1e9)).toEqual([
+    2, 0, 5, 5,
+  ]);
   expect(aligned.rms).toBeLessThan(1e-9);
-});
 });
 
 test('rectify writes the sheet, or says that none was found and writes nothing', async () => {

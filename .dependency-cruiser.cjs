@@ -18,7 +18,12 @@ module.exports = {
     forbid('pages-keep-off-the-database', '^ui/', '^(server/|node_modules/(drizzle-orm|mysql2)/)'),
     forbid('routes-keep-off-the-database', '^app/', '^(server/schema/|node_modules/(drizzle-orm|mysql2)/)'),
     forbid('server-has-no-interface', '^server/', '^(ui|app)/'),
-    forbid('headless-is-thin', '^headless/', '^(app|ui|server|atelier)/'),
+    {
+      name: 'headless-is-thin',
+      severity: 'error',
+      from: { path: '^headless/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(app|ui|server|atelier)/' },
+    },
     {
       name: 'atelier-draws-on-core',
       severity: 'error',

@@ -1,7 +1,16 @@
 /** Knows the pool of worker threads of this process. */
 import { join } from 'node:path';
 import Piscina from 'piscina';
-import type { compareTask, measureTask, squareUpTask, standTask, uprightTask, WorkTask } from './workThread';
+import { Told } from '../errors';
+import type {
+  ToldElsewhere,
+  compareTask,
+  measureTask,
+  squareUpTask,
+  standTask,
+  uprightTask,
+  WorkTask,
+} from './workThread';
 
 interface Results {
   measure: ReturnType<typeof measureTask>;
@@ -29,6 +38,12 @@ function pool(): Piscina {
   }));
 }
 
-export function inThread<T extends WorkTask>(task: T): Results[T['task']] {
-  return pool().run(task) as Results[T['task']];
+/** Runs a task in a worker thread; what it tells a person is thrown here as it was there. */
+export async function inThread<T extends WorkTask>(task: T): Promise<Awaited<Results[T['task']]>> {
+  const answer = (await pool().run(task)) as Awaited<Results[T['task']]> | ToldElsewhere;
+  if (typeof answer === 'object' && answer !== null && 'told' in answer && typeof answer.told === 'object') {
+    const { status, message, field } = (answer as ToldElsewhere).told;
+    throw new Told(status, message, field);
+  }
+  return answer as Awaited<Results[T['task']]>;
 }

@@ -2,6 +2,7 @@
 import { rectify } from '../../core/capture/rectify';
 import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
 import { compare, Comparison, CompareOptions, Measured } from '../../core/style/compare';
+import { Told } from '../errors';
 import { decodeUpright, encodeJpeg, encodePng, encodePreview } from '../pictures/decode';
 import { photograph, StandSettings } from '../../core/capture/copyStand';
 
@@ -138,7 +139,22 @@ export async function standTask(t: StandTask): Promise<{ jpeg: Uint8Array; corne
   return { jpeg: await encodeJpeg(photo.image, t.quality), corners: photo.corners };
 }
 
+/** A told error loses its class on the way between threads, so it travels as plain data. */
+export interface ToldElsewhere {
+  told: { status: Told['status']; message: string; field: string | null };
+}
+
 export default async function work(t: WorkTask): Promise<unknown> {
+  try {
+    return await carryOut(t);
+  } catch (error) {
+    if (error instanceof Told)
+      return { told: { status: error.status, message: error.message, field: error.field } } satisfies ToldElsewhere;
+    throw error;
+  }
+}
+
+async function carryOut(t: WorkTask): Promise<unknown> {
   switch (t.task) {
     case 'measure':
       return measureTask(t);

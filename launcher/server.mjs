@@ -61,17 +61,6 @@ export async function startServer({ port, databaseUrl, secret, env = {}, dev = f
   );
   let ended = null;
   child.once('exit', (code, signal) => (ended = signal ?? String(code)));
-  for (let tries = 0; ; tries++) {
-    if (ended !== null) throw plainError(`the application ended at once (${ended}); the lines above say why`);
-    if (tries > 600) throw plainError('the application did not answer within two minutes');
-    try {
-      const response = await fetch(`${origin}/sign-in`);
-      if (response.ok) break;
-    } catch {
-      // Not up yet.
-    }
-    await new Promise((done) => setTimeout(done, 200));
-  }
   const stop = (signal = 'SIGTERM') =>
     new Promise((done) => {
       if (ended !== null) return done();
@@ -82,5 +71,25 @@ export async function startServer({ port, databaseUrl, secret, env = {}, dev = f
       });
       child.kill(signal);
     });
+  let last = 'nothing listens';
+  for (let tries = 0; ; tries++) {
+    if (ended !== null) throw plainError(`the application ended at once (${ended}); the lines above say why`);
+    if (tries > 600) {
+      await stop('SIGKILL');
+      throw plainError(`the application did not answer within two minutes (${last})`);
+    }
+    try {
+      const response = await fetch(`${origin}/sign-in`);
+      if (response.ok) break;
+      last = `its sign-in page answers ${response.status}`;
+    } catch (error) {
+      if (/bad port/.test(String(error.cause?.message))) {
+        await stop('SIGKILL');
+        throw plainError(`browsers refuse to open port ${port}; choose another with --port`);
+      }
+      last = String(error.cause?.code ?? error.message);
+    }
+    await new Promise((done) => setTimeout(done, 200));
+  }
   return { origin, stop, pid: child.pid, ended: () => ended };
 }

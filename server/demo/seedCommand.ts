@@ -2,7 +2,7 @@
 import { createHash } from 'node:crypto';
 import { mkdir, readFile, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { CLASS_NAME, DemoPiece, demoPieces, SCHOOL_NAME, SHEET, STUDENTS } from '../../atelier/class9c';
 import { ANSGRAVE } from '../../atelier/hand';
 import { DEMO_KIT } from '../../atelier/kit';
@@ -194,7 +194,12 @@ async function seedPieces(cache: string, only = STUDENTS.length): Promise<void> 
   if (!study?.classId) return;
   const roster = await db.select().from(students).where(eq(students.classId, study.classId)); // prettier-ignore
   const there = await db.select({ id: pieces.id, studentId: pieces.studentId, kind: pieces.kind, attempt: pieces.attempt }).from(pieces).where(eq(pieces.studyId, study.id)); // prettier-ignore
-  const arrived: Arrived[] = [];
+  let open: Arrived[] = [];
+  const carry = async () => {
+    const next: Arrived[] = [];
+    for (const a of open) if (!(await carryLandmarks(study.teacherId, a).catch(() => true))) next.push(a);
+    open = next;
+  };
   for (const piece of demoPieces(only)) {
     const student = roster.find(
       (r) => r.firstName === STUDENTS[piece.student].firstName && r.initial === STUDENTS[piece.student].initial,
@@ -214,16 +219,15 @@ async function seedPieces(cache: string, only = STUDENTS.length): Promise<void> 
         paperWidthMm: SHEET[0],
         paperHeightMm: SHEET[1],
       }));
-    arrived.push({ piece, id, corners: photo.corners });
+    open.push({ piece, id, corners: photo.corners });
+    await carry();
   }
   // Wait for the queue; whatever is removed meanwhile no longer counts.
-  for (let open = arrived; open.length;) {
-    const next: Arrived[] = [];
-    for (const a of open) if (!(await carryLandmarks(study.teacherId, a).catch(() => true))) next.push(a);
-    open = next;
-    const [any] = await db.select({ id: works.id }).from(works).where(inArray(works.studyId, [study.id])).limit(1); // prettier-ignore
+  while (open.length) {
+    await new Promise((done) => setTimeout(done, 1500));
+    await carry();
+    const [any] = await db.select({ id: works.id }).from(works).where(eq(works.studyId, study.id)).limit(1); // prettier-ignore
     if (!any) return;
-    if (open.length) await new Promise((done) => setTimeout(done, 1500));
   }
 }
 

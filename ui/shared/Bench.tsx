@@ -45,7 +45,7 @@ export function Bench({
                 <span
                   aria-hidden
                   className="size-5 border border-base-content peer-checked:outline-2 peer-checked:outline-offset-2 peer-focus-visible:outline-4"
-                  style={{ background: { white: '#f2f2f2', grey: '#777777', black: '#161616' }[s] }}
+                  style={{ background: { white: '#f2f2f2', grey: '#767676', black: '#161616' }[s] }}
                 />
                 <span className="sr-only">{s} ground</span>
               </label>

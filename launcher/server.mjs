@@ -30,7 +30,15 @@ export function startDemoClass(databaseUrl, cache, only) {
 }
 
 /** Starts a server; resolves once its sign-in page answers. */
-export async function startServer({ port, databaseUrl, secret, env = {}, dev = false, quiet = false }) {
+export async function startServer({
+  port,
+  databaseUrl,
+  secret,
+  env = {},
+  dev = false,
+  quiet = false,
+  onSpawn = () => {},
+}) {
   const origin = `http://127.0.0.1:${port}`;
   const child = spawn(
     process.execPath,
@@ -71,6 +79,8 @@ export async function startServer({ port, databaseUrl, secret, env = {}, dev = f
       });
       child.kill(signal);
     });
+  // Known to the caller before the server answers, so that Ctrl-C meanwhile leaves nothing behind.
+  onSpawn(stop);
   let last = 'nothing listens';
   for (let tries = 0; ; tries++) {
     if (ended !== null) throw plainError(`the application ended at once (${ended}); the lines above say why`);

@@ -67,8 +67,8 @@ export async function start(words) {
       databaseUrl: url,
       secret: process.env.BETTER_AUTH_SECRET ?? keptSecret(options.data, 'sign-in-secret'),
       dev: options.dev,
+      onSpawn: (stop) => stops.push(stop),
     });
-    stops.push(server.stop);
     process.stdout.write(`Old Hand is at ${server.origin}\n`);
     if (seed) stops.push(startDemoClass(url, join(options.data, 'demo-pictures')).stop);
     if (seed) process.stdout.write(`Demo sign-in: ${seed.email} with the password ${seed.password}\n`);

@@ -172,7 +172,7 @@ function* choices(n: number, most: number): Generator<number[]> {
 /** How one colour misses another, said by a painter: "a little redder and duller than asked". */
 export function missInWords(asked: readonly number[], got: readonly number[]): string {
   const deltaE = ciede2000(asked, got);
-  if (deltaE < 1) return 'no eye will tell it from the colour asked for';
+  if (deltaE < 1) return 'so near that no eye will tell it from the colour asked for';
   const [La, Ca, ha] = lchFromLab(asked);
   const [Lg, Cg, hg] = lchFromLab(got);
   const parts: { size: number; word: string }[] = [

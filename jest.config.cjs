@@ -5,6 +5,6 @@ module.exports = {
   transform: { '^.+\\.(t|j|mj)sx?$': '<rootDir>/tests/support/transform.cjs' },
   transformIgnorePatterns: ['/node_modules/(?!(culori|colorjs\\.io|spectral\\.js)/)'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1' },
-  testTimeout: 120_000,
+  testTimeout: 300_000,
   maxWorkers: 2,
 };

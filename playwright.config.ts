@@ -6,8 +6,8 @@ export default defineConfig({
   globalSetup: './tests/browser/setup.ts',
   workers: 1,
   retries: 0,
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  timeout: 420_000,
+  expect: { timeout: 45_000 },
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },

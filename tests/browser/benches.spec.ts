@@ -12,7 +12,7 @@ test('a picture is dropped into a new study, measured in the background, and rea
   await page
     .getByLabel('Choose pictures of works')
     .setInputFiles({ name: 'postcard.png', mimeType: 'image/png', buffer: await madePicture() });
-  await expect(page.getByRole('img', { name: 'postcard' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('img', { name: 'postcard' })).toBeVisible({ timeout: 180_000 });
   await page.getByLabel('Real width (mm)').fill('180');
   await page.getByLabel('Real width (mm)').blur();
   await expect(page.getByText('Without the real width')).toHaveCount(0);
@@ -21,8 +21,8 @@ test('a picture is dropped into a new study, measured in the background, and rea
   await page.reload();
   await expect(page.getByLabel('What strikes you first?')).toHaveValue('Everything leans.');
   await page.goto(`${origin()}/studies/${study}/marks`);
-  await expect(page.getByText(/This is (surely|probably) parallel strokes/)).toBeVisible({ timeout: 60_000 });
-  await expect(page.getByText(/Mostly parallel strokes/)).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByText(/This is (surely|probably) parallel strokes/)).toBeVisible({ timeout: 180_000 });
+  await expect(page.getByText(/Mostly parallel strokes/)).toBeVisible({ timeout: 240_000 });
   // 14 px across rows that lean: 14 · cos of the lean, in mm of a 180 mm sheet 900 px wide.
   const spacing = 14 * Math.cos(Math.atan2(300, 520)) * (180 / 900);
   const said = await page
@@ -32,7 +32,7 @@ test('a picture is dropped into a new study, measured in the background, and rea
   expect(Math.abs(Number(said.match(/stand ([\d.]+)/)![1]) / spacing - 1)).toBeLessThan(0.06);
   await page.goto(`${origin()}/studies/${study}/colour`);
   await page.getByRole('button', { name: /red/ }).first().click();
-  await expect(page.getByText(/ΔE \d/).first()).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/ΔE \d/).first()).toBeVisible({ timeout: 180_000 });
   await expect(page.getByText(/Within reach|Out of reach/)).toBeVisible();
 });
 
@@ -120,7 +120,7 @@ test('looking tools answer to their keys, and the picture is reduced in linear l
   await page.keyboard.press('v');
   await expect(page.getByRole('button', { name: /Values/ })).toHaveAttribute('aria-pressed', 'true');
   const canvas = page.getByLabel(/reduced to values/);
-  await expect(canvas).toHaveCSS('visibility', 'visible', { timeout: 60_000 });
+  await expect(canvas).toHaveCSS('visibility', 'visible', { timeout: 180_000 });
   const greys = await canvas.evaluate((c: HTMLCanvasElement) => {
     const d = c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data;
     const seen = new Set<number>();

@@ -7,7 +7,7 @@ import { madePicture } from './steps';
 test('a killed server loses no job, a second server takes jobs too, and none runs twice to effect', async ({
   playwright,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(600_000);
   const database = await testDatabase(3711);
   const env = { OLDHAND_RATE_LIMIT: 'off' };
   const run = async (port: number, more: Record<string, string> = {}) =>
@@ -65,7 +65,7 @@ test('a killed server loses no job, a second server takes jobs too, and none run
   expect((await jobs()).filter((j) => j.state === 'queued')).toHaveLength(6);
   await first.stop();
   const killed = await run(4471);
-  await until(async () => (await jobs()).some((j) => j.state === 'running'), 60);
+  await until(async () => (await jobs()).some((j) => j.state === 'running'), 180);
   process.kill(killed.pid!, 'SIGKILL');
   await new Promise((r) => setTimeout(r, 500));
   const held = (await jobs()).filter((j) => j.state === 'running');
@@ -73,7 +73,7 @@ test('a killed server loses no job, a second server takes jobs too, and none run
   // The lease runs out by itself in a minute; the test does not wait for it.
   await sql.query("update jobs set lease_until = utc_timestamp(3) - interval 1 second where state = 'running'");
   const [one, two] = [await run(4471), await run(4481)];
-  await until(async () => (await jobs()).every((j) => j.state === 'done'), 120);
+  await until(async () => (await jobs()).every((j) => j.state === 'done'), 300);
   const rows = await jobs();
   expect(new Set(rows.map((j) => j.owner)).size).toBeGreaterThan(1);
   for (const j of rows.filter((j) => held.some((h) => h.id === j.id))) expect(j.attempts).toBe(2);

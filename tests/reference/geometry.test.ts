@@ -12,7 +12,7 @@ import { normal, seededRandom } from '../../core/raster/statistics';
 import { multiOtsu } from '../../core/raster/threshold';
 import { opencv } from '../support/opencv';
 
-jest.setTimeout(120_000);
+jest.setTimeout(300_000);
 
 /* eslint-disable @typescript-eslint/no-explicit-any */
 let cv: any;

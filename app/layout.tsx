@@ -3,6 +3,7 @@ import '@fontsource/literata/600.css';
 import '@fontsource/source-sans-3/400.css';
 import '@fontsource/source-sans-3/600.css';
 import './globals.css';
+import { Alive } from '@/ui/shared/Alive';
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
 
@@ -14,7 +15,10 @@ export const metadata: Metadata = {
 export default function RootLayout({ children }: { children: ReactNode }) {
   return (
     <html lang="en-GB">
-      <body className="min-h-screen bg-base-100 text-base-content">{children}</body>
+      <body className="min-h-screen bg-base-100 text-base-content">
+        <Alive />
+        {children}
+      </body>
     </html>
   );
 }

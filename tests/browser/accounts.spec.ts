@@ -1,9 +1,9 @@
 /** Sign-in, sign-up, and that one teacher's things do not exist for another. */
 import { expect, test } from '@playwright/test';
-import { demo, origin } from './steps';
+import { demo, open, origin } from './steps';
 
 test('a new teacher makes an account and begins a study; a wrong password is told', async ({ page }) => {
-  await page.goto(`${origin()}/`);
+  await open(page, `${origin()}/`);
   await expect(page).toHaveURL(/sign-in/);
   await page.getByLabel('E-mail').fill('nobody@fennick.example');
   await page.getByLabel(/^Password/).fill('not-the-password');

@@ -1,14 +1,14 @@
 /** The benches as a teacher uses them: a study of one's own from a picture, points, marks, colour, rules, undo. */
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { demo, madePicture, origin, ownStudy } from './steps';
+import { demo, madePicture, open, origin, ownStudy } from './steps';
 
 test('a picture is dropped into a new study, measured in the background, and read on every bench', async ({ page }) => {
   await demo(page);
   const study = await ownStudy(page, `Trial ${Date.now()}`);
-  await page.goto(`${origin()}/studies/${study}/marks`);
+  await open(page, `${origin()}/studies/${study}/marks`);
   await expect(page.getByText('This bench needs a picture to measure.')).toBeVisible();
-  await page.goto(`${origin()}/studies/${study}/look`);
+  await open(page, `${origin()}/studies/${study}/look`);
   await page
     .getByLabel('Choose pictures of works')
     .setInputFiles({ name: 'postcard.png', mimeType: 'image/png', buffer: await madePicture() });
@@ -18,9 +18,9 @@ test('a picture is dropped into a new study, measured in the background, and rea
   await expect(page.getByText('Without the real width')).toHaveCount(0);
   await page.getByLabel('What strikes you first?').fill('Everything leans.');
   await page.getByLabel('What strikes you first?').blur();
-  await page.reload();
+  await open(page, page.url());
   await expect(page.getByLabel('What strikes you first?')).toHaveValue('Everything leans.');
-  await page.goto(`${origin()}/studies/${study}/marks`);
+  await open(page, `${origin()}/studies/${study}/marks`);
   await expect(page.getByText(/This is (surely|probably) parallel strokes/)).toBeVisible({ timeout: 180_000 });
   await expect(page.getByText(/Mostly parallel strokes/)).toBeVisible({ timeout: 240_000 });
   // 14 px across rows that lean: 14 · cos of the lean, in mm of a 180 mm sheet 900 px wide.
@@ -30,7 +30,7 @@ test('a picture is dropped into a new study, measured in the background, and rea
     .first()
     .innerText();
   expect(Math.abs(Number(said.match(/stand ([\d.]+)/)![1]) / spacing - 1)).toBeLessThan(0.06);
-  await page.goto(`${origin()}/studies/${study}/colour`);
+  await open(page, `${origin()}/studies/${study}/colour`);
   await page.getByRole('button', { name: /red/ }).first().click();
   await expect(page.getByText(/ΔE \d/).first()).toBeVisible({ timeout: 180_000 });
   await expect(page.getByText(/Within reach|Out of reach/)).toBeVisible();
@@ -65,10 +65,10 @@ test('a point is placed, nudged by keys, undone and redone over a reload; a stal
   const { ids } = await demo(page);
   const face = ids.works.find((w) => w.title.startsWith('Harbour'))!;
   const address = `${origin()}/studies/${ids.study}/proportion?work=${face.id}&template=figure-standing`;
-  await page.goto(address);
+  await open(page, address);
   await expect(page.getByText('Click on the top of the head.')).toBeVisible();
   const stale = await context.newPage();
-  await stale.goto(address);
+  await open(stale, address);
   await expect(stale.getByText('Click on the top of the head.')).toBeVisible();
   const picture = page.getByRole('img', { name: 'Harbour lights' });
   await picture.click({ position: { x: 200, y: 60 }, force: true });
@@ -80,7 +80,7 @@ test('a point is placed, nudged by keys, undone and redone over a reload; a stal
   await page.keyboard.press('ArrowRight');
   await expect(handle).not.toHaveAttribute('aria-label', before!);
   await expect(page.getByText(/Saved\./)).toBeVisible();
-  await page.reload();
+  await open(page, page.url());
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: before! })).toBeVisible();
   await page.getByRole('button', { name: 'Redo' }).click();
@@ -94,7 +94,7 @@ test('a rule is ticked from a reading, edited as a sentence, and removed; always
   page,
 }) => {
   const { ids } = await demo(page);
-  await page.goto(`${origin()}/studies/${ids.study}/colour`);
+  await open(page, `${origin()}/studies/${ids.study}/colour`);
   const tick = page.getByRole('button', { name: /^Make it a rule: Values span/ });
   await tick.click();
   await expect(page.getByRole('button', { name: /^A rule already: Values span/ })).toBeVisible();
@@ -106,7 +106,7 @@ test('a rule is ticked from a reading, edited as a sentence, and removed; always
   await rule.fill('A face is seen in profile.');
   await rule.blur();
   await page.waitForTimeout(800);
-  await page.reload();
+  await open(page, page.url());
   await expect(page.getByLabel('Rule', { exact: true }).last()).toHaveValue('A face is seen in profile.');
   await page.getByRole('button', { name: 'Remove: A face is seen in profile.' }).click();
   await expect(page.getByRole('button', { name: 'Remove: A face is seen in profile.' })).toHaveCount(0);
@@ -116,7 +116,7 @@ test('looking tools answer to their keys, and the picture is reduced in linear l
   page,
 }) => {
   const { ids } = await demo(page);
-  await page.goto(`${origin()}/studies/${ids.study}/look`);
+  await open(page, `${origin()}/studies/${ids.study}/look`);
   await page.keyboard.press('v');
   await expect(page.getByRole('button', { name: /Values/ })).toHaveAttribute('aria-pressed', 'true');
   const canvas = page.getByLabel(/reduced to values/);
@@ -163,7 +163,7 @@ test('unusable uploads each get a clear answer and leave the study as it was', a
 test('the benches have no accessibility faults that axe can find', async ({ page }) => {
   const { ids } = await demo(page);
   for (const path of ['look', 'proportion', 'marks', 'colour']) {
-    await page.goto(`${origin()}/studies/${ids.study}/${path}`);
+    await open(page, `${origin()}/studies/${ids.study}/${path}`);
     await page.waitForTimeout(1500);
     const { violations } = await new AxeBuilder({ page })
       .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])

@@ -4,6 +4,12 @@ import sharp from 'sharp';
 
 export const origin = (): string => process.env.OLDHAND_TEST_ORIGIN ?? '';
 
+/** Opens an address and waits until the page has come alive, so that clicks and files are not lost. */
+export async function open(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await page.locator('html[data-alive]').waitFor({ state: 'attached' });
+}
+
 interface DemoIds {
   study: string;
   work: string;
@@ -15,7 +21,7 @@ interface DemoIds {
 
 /** Signs in to the demo by its button and tells what is in it. */
 export async function demo(page: Page): Promise<{ ids: DemoIds }> {
-  await page.goto(`${origin()}/sign-in`);
+  await open(page, `${origin()}/sign-in`);
   await page.getByRole('button', { name: 'Look round with the demo class' }).click();
   await expect(page).toHaveURL(/studies/);
   const studies = (await (await page.request.get(`${origin()}/api/studies`)).json()) as { id: string; title: string }[];

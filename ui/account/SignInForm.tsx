@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { Notice } from '../shared/Notice';
 import { RequestError, send } from '../shared/request';
+import { useHydrated } from '../shared/useHydrated';
 import { text } from '../text/en';
 
 const t = text.signIn;
@@ -10,6 +11,7 @@ export function SignInForm({ demo }: { demo: { email: string; password: string }
   const [fresh, setFresh] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  const hydrated = useHydrated();
 
   async function enter(path: string, value: Record<string, string>, to: string) {
     setBusy(true);
@@ -34,6 +36,7 @@ export function SignInForm({ demo }: { demo: { email: string; password: string }
 
   return (
     <form
+      method="post"
       className="flex w-full max-w-sm flex-col gap-3"
       onSubmit={(event) => {
         event.preventDefault();
@@ -71,7 +74,7 @@ export function SignInForm({ demo }: { demo: { email: string; password: string }
         />
       </label>
       <Notice message={problem} />
-      <button className="btn btn-primary" disabled={busy}>
+      <button className="btn btn-primary" disabled={busy || !hydrated}>
         {fresh ? t.create : t.go}
       </button>
       <button type="button" className="link self-start" onClick={() => setFresh(!fresh)}>
@@ -81,7 +84,7 @@ export function SignInForm({ demo }: { demo: { email: string; password: string }
         <button
           type="button"
           className="btn btn-outline"
-          disabled={busy}
+          disabled={busy || !hydrated}
           onClick={() => void enter('/api/auth/sign-in/email', demo, '/studies?demo=1')}
         >
           {t.demo}

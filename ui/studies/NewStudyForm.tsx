@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { number, object, string } from 'yup';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
+import { useHydrated } from '../shared/useHydrated';
 import { text } from '../text/en';
 import { MEDIA, SHEETS } from '../text/media';
 
@@ -26,6 +27,7 @@ const schema = object({
 
 export function NewStudyForm({ classes }: { classes: { id: string; name: string; count: number }[] }) {
   const [problem, setProblem] = useState<string | null>(null);
+  const hydrated = useHydrated();
   const {
     register,
     handleSubmit,
@@ -132,7 +134,7 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
         </label>
       </div>
       <Notice message={problem} />
-      <button className="btn btn-primary justify-self-start" disabled={isSubmitting}>
+      <button className="btn btn-primary justify-self-start" disabled={isSubmitting || !hydrated}>
         {isSubmitting ? t.making : t.make}
       </button>
     </form>

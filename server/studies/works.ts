@@ -122,13 +122,13 @@ export async function addWork(
   return id;
 }
 
-/** Changes a work; `version` is the one the screen showed. */
+/** Changes a work; `version` is the one the screen showed. Gives the new version. */
 export async function updateWork(
   teacherId: string,
   id: string,
   version: number,
   fields: Partial<WorkFields>,
-): Promise<void> {
+): Promise<number> {
   const work = await workOf(teacherId, id);
   const { group, ...plain } = fields;
   const set = {
@@ -139,6 +139,7 @@ export async function updateWork(
   const [result] = await database().update(works).set(set).where(and(eq(works.id, id), eq(works.version, version))); // prettier-ignore
   if (result.affectedRows !== 1) throw conflict('This work');
   if (fields.widthMm !== undefined && fields.widthMm !== work.widthMm) await askToMeasure(teacherId, work);
+  return version + 1;
 }
 
 export async function removeWork(teacherId: string, id: string): Promise<void> {

@@ -17,7 +17,11 @@ test('a picture is dropped into a new study, measured in the background, and rea
   await page.getByLabel('Real width (mm)').blur();
   await expect(page.getByText('Without the real width')).toHaveCount(0);
   await page.getByLabel('What strikes you first?').fill('Everything leans.');
+  const saved = page.waitForResponse(
+    (r) => r.request().method() === 'PATCH' && !!r.request().postData()?.includes('leans'),
+  );
   await page.getByLabel('What strikes you first?').blur();
+  expect((await saved).ok()).toBe(true);
   await open(page, page.url());
   await expect(page.getByLabel('What strikes you first?')).toHaveValue('Everything leans.');
   await open(page, `${origin()}/studies/${study}/marks`);

@@ -1,6 +1,6 @@
 'use client';
 import { Camera, ImagePlus } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Bench } from '../shared/Bench';
 import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';
@@ -112,7 +112,7 @@ export function LookBench({ studyId, works, current, units }: Props) {
         {standing && work && <StandCamera studyId={studyId} work={work} onClose={() => setStanding(false)} />}
         {work ? (
           <WorkForm
-            key={`${work.id}:${work.version}`}
+            key={work.id}
             work={work}
             units={units}
             onCrop={() => setCropping(true)}
@@ -143,8 +143,23 @@ function WorkForm({
   const [fact, setFact] = useState('');
   const [source, setSource] = useState('');
   const shown = (mm: number | null) => (mm === null ? '' : units === 'inch' ? (mm / INCH).toFixed(2) : String(mm));
-  const save = (value: Record<string, unknown>) =>
-    void act(() => send('PATCH', `/api/works/${work.id}`, { version: work.version, ...value }));
+  // What is being typed stays as it is while something else is saved; each save knows the version the one before it made.
+  const version = useRef(work.version);
+  const chain = useRef<Promise<unknown>>(Promise.resolve());
+  useEffect(() => {
+    version.current = Math.max(version.current, work.version);
+  }, [work.version]);
+  const save = (value: Record<string, unknown>) => {
+    chain.current = chain.current.then(() =>
+      act(async () => {
+        const answer = await send<{ version: number }>('PATCH', `/api/works/${work.id}`, {
+          version: version.current,
+          ...value,
+        });
+        version.current = answer.version;
+      }),
+    );
+  };
   const size = (name: 'widthMm' | 'heightMm', label: string) => (
     <label className="grid gap-1">
       {label} ({units === 'inch' ? 'in' : 'mm'})

@@ -11,7 +11,7 @@ export const GET = handle(async ({ teacher, params }) => {
 export const PATCH = handle(async ({ teacher, request, params }) => {
   await workOf(teacher.id, params.work);
   const { version, ...fields } = await body(request, workChangeSchema);
-  await updateWork(teacher.id, params.work, version, fields);
+  return { version: await updateWork(teacher.id, params.work, version, fields) };
 });
 
 export const DELETE = handle(({ teacher, params }) => removeWork(teacher.id, params.work));

@@ -30,15 +30,7 @@ export function startDemoClass(databaseUrl, cache, only) {
 }
 
 /** Starts a server; resolves once its sign-in page answers. */
-export async function startServer({
-  port,
-  databaseUrl,
-  secret,
-  env = {},
-  dev = false,
-  quiet = false,
-  onSpawn = () => {},
-}) {
+export async function startServer({ port, databaseUrl, secret, env = {}, dev = false, onSpawn = () => {} }) {
   const origin = `http://127.0.0.1:${port}`;
   const child = spawn(
     process.execPath,
@@ -52,7 +44,7 @@ export async function startServer({
     ],
     {
       cwd: ROOT,
-      stdio: ['ignore', quiet ? 'ignore' : dev ? 2 : 'ignore', 2],
+      stdio: ['ignore', dev ? 2 : 'ignore', 2],
       detached: true,
       env: {
         ...process.env,

@@ -1,4 +1,5 @@
 /** Knows how evenly a photographed sheet was lit: a second-order surface through the brightness of its bare ground. */
+import { solve } from '../raster/solve';
 
 export interface LightSurface {
   /** Relative brightness at (u, v), 0–1 across and down the sheet; also usable a little outside. */
@@ -15,26 +16,17 @@ const terms = (u: number, v: number) => [1, u, v, u * u, u * v, v * v];
 
 function leastSquares(rows: { t: number[]; y: number; w: number }[]): number[] | null {
   const n = 6;
-  const a = Array.from({ length: n }, () => new Float64Array(n + 1));
+  const a = Array.from({ length: n }, () => new Float64Array(n));
+  const b = new Float64Array(n);
   for (const { t, y, w } of rows)
     for (let i = 0; i < n; i++) {
       for (let j = 0; j < n; j++) a[i][j] += w * t[i] * t[j];
-      a[i][n] += w * t[i] * y;
+      b[i] += w * t[i] * y;
     }
-  for (let c = 0; c < n; c++) {
-    // A breath of ridge on the bends keeps blocks along one edge from bending the rest of the sheet.
-    a[c][c] += c > 2 ? 0.4 : 1e-9;
-    let p = c;
-    for (let r = c + 1; r < n; r++) if (Math.abs(a[r][c]) > Math.abs(a[p][c])) p = r;
-    [a[c], a[p]] = [a[p], a[c]];
-    if (Math.abs(a[c][c]) < 1e-12) return null;
-    for (let r = 0; r < n; r++) {
-      if (r === c) continue;
-      const m = a[r][c] / a[c][c];
-      for (let k = c; k <= n; k++) a[r][k] -= m * a[c][k];
-    }
-  }
-  return a.map((row, i) => row[n] / row[i]);
+  // A breath of ridge on the bends keeps blocks along one edge from bending the rest of the sheet.
+  for (let c = 0; c < n; c++) a[c][c] += c > 2 ? 0.4 : 1e-9;
+  const fit = Array.from(solve(a, b));
+  return fit.every(Number.isFinite) ? fit : null;
 }
 
 const BLOCKS = 22;

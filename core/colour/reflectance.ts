@@ -1,4 +1,5 @@
 /** Knows a likely reflectance curve for an sRGB colour: the smoothest one in a hyperbolic tangent (Burns 2020, LHTSS). */
+import { solve } from '../raster/solve';
 import { Triple } from './srgb';
 
 /** Wavelengths 380 to 730 nm by 10. */
@@ -50,28 +51,6 @@ export function linearFromReflectance(curve: ArrayLike<number>): Triple {
     b += blue[i] * curve[i];
   }
   return [r, g, b];
-}
-
-/** Solves a dense symmetric-or-not system in place by Gaussian elimination with partial pivoting. */
-function solve(a: Float64Array[], b: Float64Array): Float64Array {
-  const n = b.length;
-  for (let c = 0; c < n; c++) {
-    let pivot = c;
-    for (let r = c + 1; r < n; r++) if (Math.abs(a[r][c]) > Math.abs(a[pivot][c])) pivot = r;
-    [a[c], a[pivot]] = [a[pivot], a[c]];
-    [b[c], b[pivot]] = [b[pivot], b[c]];
-    for (let r = c + 1; r < n; r++) {
-      const m = a[r][c] / a[c][c];
-      if (m === 0) continue;
-      for (let k = c; k < n; k++) a[r][k] -= m * a[c][k];
-      b[r] -= m * b[c];
-    }
-  }
-  for (let r = n - 1; r >= 0; r--) {
-    for (let k = r + 1; k < n; k++) b[r] -= a[r][k] * b[k];
-    b[r] /= a[r][r];
-  }
-  return b;
 }
 
 /**

@@ -51,14 +51,14 @@ async function takeInPicture(
   return { uprightId, ...size };
 }
 
-export async function workOf(teacherId: string, id: string): Promise<WorkRow & { studyTeacher: string }> {
+export async function workOf(teacherId: string, id: string): Promise<WorkRow> {
   const [row] = await database()
-    .select({ work: works, studyTeacher: studies.teacherId })
+    .select({ work: works })
     .from(works)
     .innerJoin(studies, eq(studies.id, works.studyId))
     .where(and(eq(works.id, id), eq(studies.teacherId, teacherId)));
   if (!row) throw notFound('This work');
-  return { ...row.work, studyTeacher: row.studyTeacher };
+  return row.work;
 }
 
 async function groupNamed(studyId: string, name: string): Promise<string | null> {

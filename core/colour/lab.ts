@@ -70,6 +70,11 @@ export function lightnessFromLuminance(y: number): number {
   return lightnessTable[low] + (at - low) * (lightnessTable[low + 1] - lightnessTable[low]);
 }
 
+/** Relative luminance 0–1 of L* 0–100. */
+export function luminanceFromLightness(L: number): number {
+  return L > 8 ? ((L + 16) / 116) ** 3 : (L * 27) / 24389;
+}
+
 /** L* (0–100) of every pixel. */
 export function lightnessPlane(image: RgbImage): Plane {
   const out = luminancePlane(image);

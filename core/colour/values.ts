@@ -3,7 +3,7 @@ import { gaussian } from '../raster/filters';
 import { Plane, plane, Point, RgbImage } from '../raster/image';
 import { histogramQuantiles } from '../raster/statistics';
 import { histogram, multiOtsu } from '../raster/threshold';
-import { lightnessFromLuminance } from './lab';
+import { lightnessFromLuminance, luminanceFromLightness } from './lab';
 import { byteFromLinear, linearFromByte, luminancePlane } from './srgb';
 
 export interface ValueStep {
@@ -50,8 +50,7 @@ export function posterise(lightness: Plane, steps: readonly ValueStep[]): RgbIma
   const data = new Uint8Array(lightness.data.length * 3);
   const greys = steps.map((_, i) => {
     const L = steps.length === 1 ? 50 : 8 + (88 * i) / (steps.length - 1);
-    const Y = L > 8 ? ((L + 16) / 116) ** 3 : (L * 27) / 24389;
-    return byteFromLinear(Y);
+    return byteFromLinear(luminanceFromLightness(L));
   });
   for (let i = 0; i < lightness.data.length; i++)
     data.fill(greys[stepIndex(lightness.data[i], steps)], i * 3, i * 3 + 3);

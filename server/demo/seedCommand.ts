@@ -6,6 +6,7 @@ import { and, eq } from 'drizzle-orm';
 import { CLASS_NAME, DemoPiece, demoPieces, SCHOOL_NAME, SHEET, STUDENTS } from '../../atelier/class9c';
 import { ANSGRAVE } from '../../atelier/hand';
 import { DEMO_KIT } from '../../atelier/kit';
+import { plainFace, standingNeighbour } from '../../atelier/reference';
 import { renderDrawing } from '../../atelier/render';
 import { drawScene, MASTER_SCENES } from '../../atelier/scenes';
 import { photograph } from '../../core/capture/copyStand';
@@ -17,6 +18,7 @@ import { encodeJpeg, encodePng } from '../pictures/decode';
 import { addPiece, pieceOf } from '../pieces/pieces';
 import { kits, paints, pieces, studies, students, user, works } from '../schema';
 import { placeLandmarks } from '../studies/landmarks';
+import { addReference } from '../studies/references';
 import { addRule } from '../studies/rules';
 import { createClass, createStudy } from '../studies/studies';
 import { addFact, addWork } from '../studies/works';
@@ -25,6 +27,11 @@ import { DEMO_EMAIL, DEMO_NAME, DEMO_PASSWORD } from './account';
 
 type Say = (text: string) => void;
 const PX_PER_MM = 6;
+const REFERENCE_PX_PER_MM = 8;
+const REFERENCES = [
+  ['Neighbour on the quay', standingNeighbour()],
+  ['Face, plain light', plainFace()],
+] as const;
 const STUDY_TITLE = 'Harbour drawings after Ansgrave';
 
 /** A made picture kept on disk under a hash of what it was made from, so that a second start need not draw it again. */
@@ -73,6 +80,7 @@ const RULES: readonly ['feature' | 'always' | 'never', string, string, string][]
   ['feature', 'proportion.heads-tall', 'Passengers are four and a half heads tall.', 'Measured on three works with standing figures.'],
   ['feature', 'marks.spacing', 'Strokes stand 1.6 mm apart, very evenly.', 'Measured on all six works.'],
   ['feature', 'marks.direction', 'Strokes lean at about 152 degrees.', 'Measured on all six works.'],
+  ['feature', 'colour.accent', 'One small touch of vivid orange, under one per cent of the sheet.', 'Measured on all six works.'],
   ['always', '', 'One small warm light in every picture.', 'A lantern, a lamp, a buoy: always one, always small.'],
   ['never', '', 'Hands are shown.', 'Capes cover them in every figure.'],
   ['always', '', 'The horizon stands high, about a fifth from the top.', 'In all six works.'],
@@ -121,6 +129,14 @@ async function seedStudy(teacherId: string, cache: string, say: Say): Promise<st
         scaled(figure.points, PX_PER_MM),
         'points of the demo',
       );
+  }
+  for (const [title, drawing] of REFERENCES) {
+    const png = await cached(cache, [drawing.svg, REFERENCE_PX_PER_MM], 'png', async () =>
+      encodePng(await renderDrawing(drawing, REFERENCE_PX_PER_MM, 4, 3)),
+    );
+    const id = await addReference(teacherId, studyId, png, `${title}.png`, { title, credit: 'class photograph' });
+    const [{ template, points }] = drawing.landmarks;
+    await placeLandmarks(teacherId, { subject: 'reference', subjectId: id, template }, 0, scaled(points, REFERENCE_PX_PER_MM), 'points of the demo'); // prettier-ignore
   }
   for (const [kind, feature, sentence, evidence] of RULES)
     await addRule(teacherId, studyId, { kind, feature, sentence, evidence });

@@ -30,11 +30,12 @@ export const planSteps = mysqlTable(
     planId: key('plan_id').notNull().references(() => plans.id, { onDelete: 'cascade' }),
     position: int('position').notNull(),
     technique: varchar('technique', { length: 60 }).notNull(),
-    minutes: int('minutes').notNull(),
-    dryMinutes: int('dry_minutes').notNull().default(0),
+    /** As the teacher set them; null leaves them to the plan. */
+    minutes: int('minutes'),
+    dryMinutes: int('dry_minutes'),
     note: text('note').notNull(),
   },
-  (t) => [uniqueIndex('plan_steps_position').on(t.planId, t.position), check('plan_steps_minutes', sql`${t.minutes} >= 0 and ${t.dryMinutes} >= 0`)],
+  (t) => [uniqueIndex('plan_steps_position').on(t.planId, t.position), check('plan_steps_minutes', sql`(${t.minutes} is null or ${t.minutes} > 0) and (${t.dryMinutes} is null or ${t.dryMinutes} >= 0)`)],
 ); // prettier-ignore
 
 export const kits = mysqlTable(

@@ -6,7 +6,7 @@ import { conflict, Told } from '../errors';
 import { landmarkSets } from '../schema';
 import { record, registerSubject, Transaction } from './edits';
 import { compareAgain, askToCompare, pieceOf } from '../pieces/pieces';
-import { studyOf } from './studies';
+import { referenceOf } from './references';
 import { workOf } from './works';
 
 export type Points = Record<string, [number, number]>;
@@ -56,7 +56,7 @@ async function studyOfSubject(
 ): Promise<string> {
   if (subject === 'work') return (await workOf(teacherId, subjectId)).studyId;
   if (subject === 'piece') return (await pieceOf(teacherId, subjectId)).studyId;
-  return (await studyOf(teacherId, subjectId)).id;
+  return (await referenceOf(teacherId, subjectId)).studyId;
 }
 
 export async function landmarksOf(

@@ -1,5 +1,6 @@
 /** What may be sent for studies, classes, works and rules, checked before anything is stored. */
 import { array, boolean, mixed, number, object, string } from 'yup';
+import { LESSON_MEDIA } from '../../core/lesson/technique';
 
 const mm = (label: string) =>
   number()
@@ -81,3 +82,37 @@ export const pinSchema = object({
   patch: array(number().required()).length(4, 'A patch is x, y, width and height.').required(),
   reading: mixed().required(),
 }); // prettier-ignore
+
+const minutes = (label: string, low: number, high: number) => number().integer(`${label} must be a whole number of minutes.`).typeError(`${label} must be a number of minutes.`).min(low, `${label}: at least ${low} minutes.`).max(high, `${label}: at most ${high} minutes.`); // prettier-ignore
+
+export const planSchema = object({
+  version: number().integer().min(0).required(),
+  label: string().max(180).defined().default('the plan'),
+  medium: string().oneOf(LESSON_MEDIA, 'Choose one of the media.').required(),
+  ink: string().oneOf(['waterproof', 'washable'] as const).required(),
+  contact: string().oneOf(['light-pencil', 'straight-in'] as const).required(),
+  erasing: boolean().required(),
+  youngest: number().integer().typeError('The youngest age must be a number of years.').min(4, 'The youngest age: at least 4.').max(99, 'The youngest age: at most 99.').required(),
+  minutesPerPeriod: minutes('A period', 25, 240).required(),
+  periods: number().integer().typeError('The periods must be a number.').min(1, 'At least one period.').max(12, 'At most 12 periods.').required(),
+  classSize: number().integer().typeError('The class size must be a number.').min(1, 'At least one student.').max(60, 'At most 60 students.').required(),
+  steps: array(object({
+    technique: string().max(60).required(),
+    minutes: minutes('A step', 1, 240).nullable().defined().default(null),
+    dry: minutes('Drying', 0, 600).nullable().defined().default(null),
+    note: string().max(500, 'A note is longer than 500 letters.').defined().default(''),
+  }).required()).min(1, 'Choose at least one technique.').max(24, 'A plan holds at most 24 steps.').required(),
+}); // prettier-ignore
+
+const share = number().min(0, 'A strength lies between 0 and 1.').max(1, 'A strength lies between 0 and 1.');
+
+export const referenceChangeSchema = object({
+  version: number().integer().required(),
+  title: string().trim().min(1, 'Give the reference a title.').max(120),
+  credit: string().trim().max(120),
+  studentId: string().nullable(),
+  strength: share,
+  parts: mixed<Record<string, number>>().test('parts', 'Parts must be names with a strength from 0 to 1 each.', (v) => v === undefined || (typeof v === 'object' && v !== null && Object.keys(v).length <= 20 && Object.values(v).every((n) => share.isValidSync(n)))),
+}); // prettier-ignore
+
+export const referenceTickSchema = object({ ruleId: string().required(), done: boolean().required() });

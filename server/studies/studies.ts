@@ -2,7 +2,18 @@
 import { and, desc, eq, sql } from 'drizzle-orm';
 import { database, newId } from '../database/connection';
 import { notFound } from '../errors';
-import { classes, comparisons, landmarkSets, pieces, plans, rules, studies, students, works } from '../schema';
+import {
+  classes,
+  comparisons,
+  landmarkSets,
+  pieces,
+  plans,
+  referencePictures,
+  rules,
+  studies,
+  students,
+  works,
+} from '../schema';
 
 export type StudyRow = typeof studies.$inferSelect;
 
@@ -94,7 +105,7 @@ export async function railOf(teacherId: string, studyId: string): Promise<Record
     count(db.select({ n }).from(rules).where(and(eq(rules.studyId, studyId), sql`(${rules.feature} like 'marks.%' or ${rules.feature} like 'edges.%')`))),
     count(db.select({ n }).from(rules).where(and(eq(rules.studyId, studyId), sql`(${rules.feature} like 'colour.%' or ${rules.feature} like 'value.%')`))),
     count(db.select({ n }).from(plans).where(eq(plans.studyId, studyId))),
-    count(db.select({ n }).from(landmarkSets).where(and(eq(landmarkSets.studyId, studyId), eq(landmarkSets.subject, 'reference')))),
+    count(db.select({ n }).from(referencePictures).where(eq(referencePictures.studyId, studyId))),
     count(db.select({ n }).from(pieces).where(eq(pieces.studyId, studyId))),
     count(db.select({ n }).from(comparisons).innerJoin(pieces, eq(pieces.id, comparisons.pieceId)).where(eq(pieces.studyId, studyId))),
   ]); // prettier-ignore
@@ -133,6 +144,13 @@ export async function listClasses(teacherId: string): Promise<ClassWithStudents[
         .orderBy(students.position, students.firstName),
     })),
   );
+}
+
+/** Who hands in for a study, by the name shown; empty where one person studies alone. */
+export async function rosterOf(teacherId: string, studyId: string): Promise<{ id: string; name: string }[]> {
+  const study = await studyOf(teacherId, studyId);
+  const own = (await listClasses(teacherId)).find((c) => c.id === study.classId);
+  return (own?.students ?? []).map((s) => ({ id: s.id, name: `${s.firstName} ${s.initial}`.trim() }));
 }
 
 /** A new class with its students, given as "First name I" a line. */

@@ -5,51 +5,14 @@ import { database, newId } from '../database/connection';
 import { conflict, notFound, Told } from '../errors';
 import { ask } from '../jobs/queue';
 import { inThread } from '../jobs/threads';
-import { checkPicture } from '../pictures/decode';
 import { getBlob, pictureOf, putPicture } from '../pictures/store';
+import { takeInPicture } from '../pictures/takeIn';
 import { facts, pins, profiles, studies, workGroups, works } from '../schema';
 import { studyOf } from './studies';
 
 export type WorkRow = typeof works.$inferSelect;
 
 const MOST_WORKS = 24;
-
-/** Checks an upload, turns it upright, stores both, and gives the upright picture's id and size. */
-async function takeInPicture(
-  teacherId: string,
-  bytes: Buffer,
-  name: string,
-): Promise<{ uprightId: string; width: number; height: number }> {
-  const checked = await checkPicture(bytes, name);
-  const made = await inThread({ task: 'upright', bytes, name, crop: null });
-  const db = database();
-  const originalId = await putPicture(db, bytes, {
-    teacherId,
-    role: 'original',
-    name,
-    mime: checked.mime,
-    width: checked.width,
-    height: checked.height,
-  });
-  const size = { width: made.width, height: made.height };
-  const uprightId = await putPicture(db, Buffer.from(made.png), {
-    teacherId,
-    role: 'upright',
-    madeFrom: originalId,
-    name,
-    mime: 'image/png',
-    ...size,
-  });
-  await putPicture(db, Buffer.from(made.preview), {
-    teacherId,
-    role: 'preview',
-    madeFrom: uprightId,
-    name,
-    mime: 'image/jpeg',
-    ...size,
-  });
-  return { uprightId, ...size };
-}
 
 export async function workOf(teacherId: string, id: string): Promise<WorkRow> {
   const [row] = await database()

@@ -12,6 +12,7 @@ import { StripWork, WorkStrip } from '../shared/WorkStrip';
 import { Rule, RuleList, TickRule } from '../rules/RuleList';
 import { text } from '../text/en';
 import { LandmarkLayer } from './LandmarkLayer';
+import { TEMPLATE_NAMES } from './templateNames';
 import { LandmarkSet, useLandmarks } from './useLandmarks';
 
 interface ProportionWork extends StripWork {
@@ -19,11 +20,6 @@ interface ProportionWork extends StripWork {
   pictureHeight: number;
   sets: LandmarkSet[];
 }
-
-const NAMES: Record<TemplateName, string> = {
-  'face-front': 'Face from the front',
-  'figure-standing': 'Standing figure',
-};
 
 interface Props {
   studyId: string;
@@ -84,14 +80,14 @@ function Placing({ studyId, works, work, template, rules }: Props & { work: Prop
       strip={<WorkStrip works={works} current={work.id} href={base} />}
     >
       <div className="flex flex-wrap gap-2" role="group" aria-label="Template">
-        {(Object.keys(NAMES) as TemplateName[]).map((t) => (
+        {(Object.keys(TEMPLATE_NAMES) as TemplateName[]).map((t) => (
           <Link
             key={t}
             href={`${base}?work=${work.id}&template=${t}`}
             aria-current={t === template ? 'true' : undefined}
             className={`btn btn-sm ${t === template ? 'btn-neutral' : ''}`}
           >
-            {NAMES[t]}
+            {TEMPLATE_NAMES[t]}
           </Link>
         ))}
       </div>

@@ -5,7 +5,17 @@ import { text } from '../text/en';
 
 export type StepName = keyof typeof text.steps;
 /** The steps that have a bench so far, in working order. */
-const STEPS: readonly StepName[] = ['look', 'proportion', 'marks', 'colour', 'pieces', 'compare'];
+const STEPS: readonly StepName[] = [
+  'look',
+  'proportion',
+  'marks',
+  'colour',
+  'plan',
+  'make',
+  'pieces',
+  'compare',
+  'hanging',
+];
 
 /** The steps of a study in their working order, hung on a rail; a filled peg has something to show. It never bars the way. */
 export function Rail({ studyId, done }: { studyId: string; done: Record<StepName, boolean> }) {

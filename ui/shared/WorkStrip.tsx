@@ -8,13 +8,25 @@ export interface StripWork {
 }
 
 /** The study's works in a row under the bench; each state of a bench has its own address. */
-export function WorkStrip({ works, current, href }: { works: readonly StripWork[]; current: string; href: string }) {
+export function WorkStrip({
+  works,
+  current,
+  href,
+  query = 'work',
+  label = 'Works',
+}: {
+  works: readonly StripWork[];
+  current: string;
+  href: string;
+  query?: string;
+  label?: string;
+}) {
   return (
-    <nav aria-label="Works" className="no-print flex gap-3 overflow-x-auto border-t border-base-300 px-5 py-2">
+    <nav aria-label={label} className="no-print flex gap-3 overflow-x-auto border-t border-base-300 px-5 py-2">
       {works.map((w) => (
         <Link
           key={w.id}
-          href={`${href}?work=${w.id}`}
+          href={`${href}?${query}=${w.id}`}
           aria-current={w.id === current ? 'true' : undefined}
           className={`flex shrink-0 flex-col items-center gap-1 p-1 text-xs ${w.id === current ? 'outline-2 outline-base-content' : ''}`}
         >

@@ -1,9 +1,12 @@
 /** Interactive readings, off the page's main thread: squint, value steps, the reading window, recipes. Same core, same pixels as on the server. */
 import { expose, transfer } from 'comlink';
 import { Kit, mixFor, MixAnswer } from '../../../core/colour/mixing';
+import { inMastersPalette, inMastersValues, Regrouped } from '../../../core/colour/regroup';
 import { lightnessPlane } from '../../../core/colour/lab';
 import { posterise, readValues, squint, ValueStep } from '../../../core/colour/values';
 import { Reading } from '../../../core/marks/reading';
+import { Landmarks } from '../../../core/proportion/align';
+import { drawGhost, ghostMap } from '../../../core/proportion/ghost';
 import { Rect, RgbImage } from '../../../core/raster/image';
 import { reduceToLongSide } from '../../../core/raster/resample';
 import { measurePatch } from '../../../core/style/profile';
@@ -84,6 +87,35 @@ const api = {
     const begun = performance.now();
     const reading = measurePatch(image, rect, ground, mmPerPixel);
     return { reading, ms: performance.now() - begun };
+  },
+  /** The reference bent so that `reference` points (px of a width × height frame) stand at `bent`; long side `side` px. */
+  async ghost(
+    url: string,
+    frame: readonly [number, number],
+    reference: Landmarks,
+    bent: Landmarks,
+    side: number,
+  ): Promise<ShownPicture & { folded: number }> {
+    const picture = reduceToLongSide(await open(url), side);
+    const { image, folded } = drawGhost(picture, ghostMap(reference, bent, ...frame), frame);
+    const made = shown(image);
+    return transfer({ ...made, folded }, [made.rgba.buffer]);
+  },
+  /** The reference in the master's value steps. */
+  async mastersValues(url: string, master: string, steps: number): Promise<ShownPicture & Pick<Regrouped, 'parts'>> {
+    const [own, theirs] = await Promise.all([open(url), open(master)]);
+    const told = inMastersValues(reduceToLongSide(own, SHOWN_SIDE), reduceToLongSide(theirs, SHOWN_SIDE), steps);
+    const made = shown(told.image);
+    return transfer({ ...made, parts: told.parts }, [made.rgba.buffer]);
+  },
+  /** The reference in the master's palette. */
+  async mastersPalette(
+    url: string,
+    palette: readonly { hex: string; share: number; accent: boolean }[],
+  ): Promise<ShownPicture & Pick<Regrouped, 'parts'>> {
+    const told = inMastersPalette(reduceToLongSide(await open(url), SHOWN_SIDE), palette);
+    const made = shown(told.image);
+    return transfer({ ...made, parts: told.parts }, [made.rgba.buffer]);
   },
   async mix(target: string, kit: Kit): Promise<MixAnswer> {
     return mixFor(target, kit);

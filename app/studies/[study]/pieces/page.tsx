@@ -1,6 +1,6 @@
 import { PiecesBench } from '@/ui/pieces/PiecesBench';
 import { listPieces } from '@/server/pieces/pieces';
-import { listClasses, studyOf } from '@/server/studies/studies';
+import { rosterOf } from '@/server/studies/studies';
 import { orNotFound, requireTeacher } from '../../../session';
 
 export const metadata = { title: 'Pieces' };
@@ -14,13 +14,11 @@ export default async function PiecesPage({
 }) {
   const teacher = await requireTeacher();
   const { study: id } = await params;
-  const study = await orNotFound(studyOf(teacher.id, id));
-  const pieces = await listPieces(teacher.id, id);
-  const roster = (await listClasses(teacher.id)).find((c) => c.id === study.classId)?.students ?? [];
+  const pieces = await orNotFound(listPieces(teacher.id, id));
   return (
     <PiecesBench
       studyId={id}
-      roster={roster.map((s) => ({ id: s.id, name: `${s.firstName} ${s.initial}`.trim() }))}
+      roster={await rosterOf(teacher.id, id)}
       pieces={pieces}
       current={(await searchParams).piece ?? null}
     />

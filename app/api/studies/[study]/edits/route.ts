@@ -3,6 +3,7 @@ import { body, handle } from '@/server/http';
 import { editState, step } from '@/server/studies/edits';
 import '@/server/studies/landmarks';
 import '@/server/studies/rules';
+import '@/server/lessons/plans';
 import { studyOf } from '@/server/studies/studies';
 
 const schema = object({ direction: string().oneOf(['undo', 'redo'] as const).required() }); // prettier-ignore

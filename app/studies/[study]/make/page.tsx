@@ -1,0 +1,36 @@
+import { MakeBench } from '@/ui/make/MakeBench';
+import { isTemplate } from '@/core/proportion/templates';
+import { makingOf } from '@/server/lessons/making';
+import { listRules } from '@/server/studies/rules';
+import { rosterOf } from '@/server/studies/studies';
+import { orNotFound, requireTeacher } from '../../../session';
+
+export const metadata = { title: 'Make' };
+
+export default async function MakePage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ study: string }>;
+  searchParams: Promise<{ reference?: string; template?: string }>;
+}) {
+  const teacher = await requireTeacher();
+  const { study } = await params;
+  const { references, works } = await orNotFound(makingOf(teacher.id, study));
+  const { reference, template } = await searchParams;
+  const current = references.find((r) => r.id === reference) ?? references[0] ?? null;
+  const placed = current?.sets[0]?.template;
+  const wanted =
+    template && isTemplate(template) ? template : placed && isTemplate(placed) ? placed : 'figure-standing';
+  return (
+    <MakeBench
+      studyId={study}
+      references={references}
+      current={current?.id ?? null}
+      template={wanted}
+      works={works}
+      roster={await rosterOf(teacher.id, study)}
+      rules={await listRules(teacher.id, study)}
+    />
+  );
+}

@@ -1,0 +1,38 @@
+import { notFound } from 'next/navigation';
+import { GhostSheet } from '@/ui/make/GhostSheet';
+import { isTemplate } from '@/core/proportion/templates';
+import { makingOf } from '@/server/lessons/making';
+import { listRules } from '@/server/studies/rules';
+import { studyOf } from '@/server/studies/studies';
+import { orNotFound, requireTeacher } from '../../../../session';
+
+export const metadata = { title: 'Ghost, to print' };
+
+export default async function GhostSheetPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ study: string }>;
+  searchParams: Promise<{ reference?: string; template?: string }>;
+}) {
+  const teacher = await requireTeacher();
+  const { study: id } = await params;
+  const study = await orNotFound(studyOf(teacher.id, id));
+  const { reference: wanted, template = '' } = await searchParams;
+  const { references, works } = await makingOf(teacher.id, id);
+  const reference = references.find((r) => r.id === wanted);
+  if (!reference || !isTemplate(template)) notFound();
+  // The class's own sheet, turned the way the reference lies.
+  const across = [Math.max(study.paperWidthMm, study.paperHeightMm), Math.min(study.paperWidthMm, study.paperHeightMm)] as const; // prettier-ignore
+  return (
+    <GhostSheet
+      study={study.title}
+      date={new Date().toISOString().slice(0, 10)}
+      reference={reference}
+      template={template}
+      works={works}
+      rules={await listRules(teacher.id, id)}
+      paper={reference.pictureWidth >= reference.pictureHeight ? across : [across[1], across[0]]}
+    />
+  );
+}

@@ -1,0 +1,139 @@
+/** Knows how much is needed: sheets from parent sheets, millilitres for an area, paint for a measured palette. */
+import { ITEMS, Item, ItemId } from './items';
+
+const A4_MM2 = 297 * 210;
+
+/** How many pieces of a × b mm come out of a parent sheet, cut straight across, in the best of two blocks either way. */
+export function piecesFromParent(parent: readonly [number, number], piece: readonly [number, number]): number {
+  for (const [name, v] of [['parent', parent], ['piece', piece]] as const)
+    if (!(v[0] > 0 && v[1] > 0)) throw new RangeError(`${name}: both sides must be larger than 0 mm`); // prettier-ignore
+  const grid = (w: number, h: number, a: number, b: number) =>
+    Math.max(0, Math.floor((w + 1e-6) / a)) * Math.max(0, Math.floor((h + 1e-6) / b));
+  let best = 0;
+  for (const [w, h] of [parent, [parent[1], parent[0]]])
+    for (const [a, b] of [piece, [piece[1], piece[0]]])
+      for (let k = 0; k * a <= w + 1e-6; k++) best = Math.max(best, k * grid(a, h, a, b) + grid(w - k * a, h, b, a));
+  return best;
+}
+
+/** Parent sheets for so many pieces; null where the piece is larger than the parent. */
+export function parentsNeeded(
+  count: number,
+  parent: readonly [number, number],
+  piece: readonly [number, number],
+): number | null {
+  const each = piecesFromParent(parent, piece);
+  return each === 0 ? null : Math.ceil(count / each);
+}
+
+export interface ColourNeed {
+  name: string;
+  hex: string;
+  /** Millilitres for the whole class, waste included. */
+  ml: number;
+}
+
+/** Common practice, no source: one millilitre of gouache covers about 90 cm² in one coat. */
+export const GOUACHE_CM2_PER_ML = 90;
+
+/**
+ * Paint for a measured palette: share × sheet area ÷ coverage × layers × class, and the waste on top.
+ * Shares 0–1, sheet in mm; at least 1 ml each, since less cannot be mixed evenly.
+ */
+export function paintForPalette(
+  palette: readonly { name: string; hex: string; share: number }[],
+  sheetMm: readonly [number, number],
+  classSize: number,
+  layers = 1,
+  waste = 0.25,
+): ColourNeed[] {
+  const cm2 = (sheetMm[0] * sheetMm[1]) / 100;
+  return palette.map(({ name, hex, share }) => ({
+    name,
+    hex,
+    ml: Math.max(1, Math.ceil(((share * cm2) / GOUACHE_CM2_PER_ML) * layers * classSize * (1 + waste))),
+  }));
+}
+
+/** Shares of the sheet each kind of material works on, 0–1. */
+export interface WorkedShares {
+  line: number;
+  wash: number;
+  paint: number;
+  light: number;
+}
+
+const DRAWN = ['parallel-hatch', 'cross-hatch', 'contour-hatch', 'stipple', 'scribble', 'line'] as const;
+
+/** Shares as measured on a work: what is drawn on, what is washed or painted, what is lighter than the sheet. */
+export function sharesOf(
+  palette: readonly { share: number; ground: boolean; accent: boolean; lab: readonly [number, number, number] }[],
+  markShare: (kind: (typeof DRAWN)[number]) => number | null,
+): WorkedShares {
+  const sheet = palette.find((c) => c.ground);
+  const light = palette.filter((c) => !c.ground && (c.accent || (sheet && c.lab[0] > sheet.lab[0] + 6)));
+  const rest = palette.filter((c) => !c.ground && !light.includes(c));
+  const sum = (list: readonly { share: number }[]) => list.reduce((s, c) => s + c.share, 0);
+  return {
+    line: Math.max(0.05, DRAWN.reduce((s, kind) => s + (markShare(kind) ?? 0), 0)),
+    wash: Math.max(0.05, sum(rest)),
+    paint: Math.max(0.05, sum(rest) + sum(light)),
+    light: Math.max(0.02, sum(light)),
+  }; // prettier-ignore
+}
+
+export interface Needed {
+  id: ItemId;
+  name: string;
+  unit: Item['unit'];
+  amount: number;
+  how: string;
+}
+
+const PER: Record<Item['per'], (size: number) => number> = {
+  student: (n) => n,
+  pair: (n) => Math.ceil(n / 2),
+  table: (n) => Math.ceil(n / 4),
+  class: () => 1,
+};
+const PER_WORDS: Record<Item['per'], string> = { student: 'one each', pair: 'one a pair', table: 'one a table of four', class: 'for the class' }; // prettier-ignore
+const PAPERS: readonly ItemId[] = ['paper', 'heavy-paper', 'toothed-paper'];
+
+/** The list for the tables: tools once however many steps use them, liquids and sheets summed. */
+export function materialsFor(
+  uses: readonly Partial<Record<ItemId, number>>[],
+  classSize: number,
+  sheetMm: readonly [number, number],
+  shares: WorkedShares,
+): Needed[] {
+  const most = new Map<ItemId, number>();
+  const sum = new Map<ItemId, number>();
+  for (const use of uses)
+    for (const [id, n] of Object.entries(use) as [ItemId, number][]) {
+      most.set(id, Math.max(most.get(id) ?? 0, n));
+      sum.set(id, (sum.get(id) ?? 0) + n);
+    }
+  // One kind of drawing paper is enough: the most demanding step chooses it.
+  const papers = PAPERS.filter((p) => most.has(p));
+  const paper = papers.at(-1);
+  const sheets = Math.max(0, ...papers.map((p) => most.get(p)!));
+  for (const p of papers) if (p !== paper) most.delete(p);
+  if (paper) most.set(paper, sheets);
+  const area = (sheetMm[0] * sheetMm[1]) / A4_MM2;
+  return [...most.keys()]
+    .map((id): Needed => {
+      const it: Item = ITEMS[id];
+      if (it.byArea) {
+        const share = it.byArea === 'sheet' ? 1 : shares[it.byArea];
+        const each = sum.get(id)! * area * share * (1 + (it.waste ?? 0));
+        return { id, name: it.name, unit: it.unit, amount: Math.max(1, Math.ceil(each * classSize)), how: `about ${each < 1 ? each.toFixed(1) : Math.round(each)} ml a student, waste included` }; // prettier-ignore
+      }
+      if (PAPERS.includes(id)) {
+        const spare = Math.ceil(classSize / 5);
+        return { id, name: it.name, unit: it.unit, amount: classSize * most.get(id)! + spare, how: `${most.get(id)} each and ${spare} spare` }; // prettier-ignore
+      }
+      const count = id === 'scrap' ? Math.min(3, sum.get(id)!) : most.get(id)!;
+      return { id, name: it.name, unit: it.unit, amount: PER[it.per](classSize) * count, how: count > 1 ? `${count} ${PER_WORDS[it.per].replace('one ', '')}` : PER_WORDS[it.per] }; // prettier-ignore
+    })
+    .sort((a, b) => Number(a.unit === 'piece') - Number(b.unit === 'piece') || a.name.localeCompare(b.name));
+}

@@ -1,0 +1,177 @@
+/**
+ * Knows how a reference would be bent toward a master's manner: the master's factors applied to the reference's own
+ * measures, and the points moved there with as little bending as possible.
+ */
+import { solve } from '../raster/solve';
+import { Landmarks } from './align';
+import { measureProportions } from './measures';
+import { TemplateName } from './templates';
+import { bendingMatrix } from './thinPlate';
+
+export interface MannerFactor {
+  measure: string;
+  /** Geometric mean of the works' factors against nature. */
+  factor: number;
+  /** How many works it rests on. */
+  works: number;
+}
+
+/** The master's factors from the landmarks of the measured works; measures without nature's proportion have none. */
+export function mannerFactors(template: TemplateName, works: readonly Landmarks[]): MannerFactor[] {
+  const sums = new Map<string, { log: number; works: number }>();
+  for (const points of works)
+    for (const { name, factor } of measureProportions(template, points)) {
+      if (factor === null || !(factor > 0)) continue;
+      const held = sums.get(name) ?? { log: 0, works: 0 };
+      sums.set(name, { log: held.log + Math.log(factor), works: held.works + 1 });
+    }
+  return [...sums].map(([measure, { log, works: n }]) => ({ measure, factor: Math.exp(log / n), works: n }));
+}
+
+export interface Bent {
+  points: Record<string, [number, number]>;
+  /** What each measure was in the reference, what the manner asks for, and what was reached. */
+  measures: { measure: string; from: number; asked: number; reached: number }[];
+}
+
+/** Residuals count by this: one per cent off a measure weighs as much as a clear bend. */
+const MEASURE_SPREAD = 0.01;
+const BENDING = 0.02;
+/** Holds the figure where it stands, since measures do not care about place, size or turn. */
+const STAYING = 2e-3;
+const ROUNDS = 40;
+
+/**
+ * Moves the reference's points (px) so that each of its measures becomes itself times the master's factor, as nearly as
+ * they allow each other: non-linear least squares (Levenberg and Marquardt) on the logarithms of the measures, with the
+ * thin-plate bending energy (Bookstein 1989) of the move and a small pull to stay. Points no measure needs follow
+ * smoothly. Throws with fewer than three points.
+ */
+export function bendToManner(template: TemplateName, reference: Landmarks, factors: readonly MannerFactor[]): Bent {
+  const names = Object.keys(reference);
+  const n = names.length;
+  if (n < 3) throw new RangeError('landmarks: place at least three points on the reference');
+  const from = names.map((name) => reference[name]);
+  const middle = [0, 1].map((k) => from.reduce((s, p) => s + p[k], 0) / n);
+  const size = Math.sqrt(from.reduce((s, p) => s + (p[0] - middle[0]) ** 2 + (p[1] - middle[1]) ** 2, 0) / n) || 1;
+  const unit = from.map((p): [number, number] => [(p[0] - middle[0]) / size, (p[1] - middle[1]) / size]);
+  const own = measureProportions(template, reference);
+  const asked = factors.flatMap(({ measure, factor }) => {
+    const value = own.find((m) => m.name === measure)?.value;
+    return value && value > 0 ? [{ measure, from: value, asked: value * factor }] : [];
+  });
+  const at = (d: Float64Array): Landmarks =>
+    Object.fromEntries(names.map((name, i) => [name, [unit[i][0] + d[2 * i], unit[i][1] + d[2 * i + 1]]]));
+  const residuals = (d: Float64Array) => {
+    const now = measureProportions(template, at(d));
+    return asked.map(({ measure, asked: want }) => {
+      const value = now.find((m) => m.name === measure)!.value;
+      return value && value > 0 ? Math.log(value / want) / MEASURE_SPREAD : 50;
+    });
+  };
+  const bending = bendingMatrix(unit);
+  const d = new Float64Array(2 * n);
+  const cost = (v: Float64Array) => {
+    let sum = residuals(v).reduce((s, r) => s + r * r, 0);
+    for (let i = 0; i < n; i++)
+      for (let j = 0; j < n; j++) sum += BENDING * bending[i][j] * (v[2 * i] * v[2 * j] + v[2 * i + 1] * v[2 * j + 1]);
+    for (const x of v) sum += STAYING * x * x;
+    return sum;
+  };
+  let damping = 1e-3;
+  let best = cost(d);
+  for (let round = 0; round < ROUNDS && asked.length; round++) {
+    const r = residuals(d);
+    // One row a measure: how it answers to each coordinate, by central differences.
+    const jacobian = r.map(() => new Float64Array(2 * n));
+    const step = 1e-5;
+    for (let k = 0; k < 2 * n; k++) {
+      const held = d[k];
+      d[k] = held + step;
+      const up = residuals(d);
+      d[k] = held - step;
+      const down = residuals(d);
+      d[k] = held;
+      for (let m = 0; m < r.length; m++) jacobian[m][k] = (up[m] - down[m]) / (2 * step);
+    }
+    const normal = Array.from({ length: 2 * n }, () => new Float64Array(2 * n));
+    const right = new Float64Array(2 * n);
+    for (let i = 0; i < 2 * n; i++) {
+      for (let j = 0; j < 2 * n; j++) {
+        for (let m = 0; m < r.length; m++) normal[i][j] += jacobian[m][i] * jacobian[m][j];
+        if (i % 2 === j % 2) {
+          const b = BENDING * bending[i >> 1][j >> 1];
+          normal[i][j] += b;
+          right[i] -= b * d[j];
+        }
+      }
+      for (let m = 0; m < r.length; m++) right[i] -= jacobian[m][i] * r[m];
+      normal[i][i] += STAYING;
+      right[i] -= STAYING * d[i];
+    }
+    let moved = 0;
+    for (let tries = 0; tries < 8; tries++) {
+      const a = normal.map((row, i) => {
+        const copy = row.slice();
+        copy[i] *= 1 + damping;
+        return copy;
+      });
+      const by = solve(a, right.slice());
+      const next = d.map((x, i) => x + by[i]);
+      const c = next.every(Number.isFinite) ? cost(next) : Infinity;
+      if (c < best) {
+        moved = Math.max(...by.map(Math.abs));
+        d.set(next);
+        best = c;
+        damping = Math.max(1e-9, damping / 4);
+        break;
+      }
+      damping *= 6;
+    }
+    if (moved < 1e-7) break;
+  }
+  const reached = measureProportions(template, at(d));
+  return {
+    points: Object.fromEntries(
+      names.map((name, i) => [name, [from[i][0] + size * d[2 * i], from[i][1] + size * d[2 * i + 1]]]),
+    ),
+    measures: asked.map((a) => ({ ...a, reached: reached.find((m) => m.name === a.measure)!.value! })),
+  };
+}
+
+/** Parts of a template that can follow the manner more or less than the rest. */
+export const PARTS: Record<TemplateName, readonly { part: string; words: string; points: RegExp }[]> = {
+  'face-front': [
+    { part: 'head', words: 'skull and face', points: /^(crown|hairline|chin|face-)/ },
+    { part: 'eyes', words: 'eyes and brows', points: /^(eye|pupil|brow)-/ },
+    { part: 'nose', words: 'nose', points: /^nose-/ },
+    { part: 'mouth', words: 'mouth', points: /^mouth-/ },
+    { part: 'ears', words: 'ears', points: /^ear-/ },
+    { part: 'neck', words: 'neck', points: /^neck-/ },
+  ],
+  'figure-standing': [
+    { part: 'head', words: 'head and neck', points: /^(crown|chin|neck-base)$/ },
+    { part: 'trunk', words: 'shoulders and waist', points: /^(shoulder|waist)-/ },
+    { part: 'arms', words: 'arms and hands', points: /^(elbow|wrist|fingertip)-/ },
+    { part: 'legs', words: 'legs and feet', points: /^(crotch|knee-.*|ankle-.*|heel|toe|sole)$/ },
+    { part: 'garment', words: 'garment', points: /^hem-/ },
+  ],
+};
+
+/** Points on the way from reference (0) to manner (1): `strength` for all, `parts` where a part goes its own way. */
+export function onTheWay(
+  template: TemplateName,
+  reference: Landmarks,
+  manner: Landmarks,
+  strength: number,
+  parts: Readonly<Record<string, number>>,
+): Record<string, [number, number]> {
+  return Object.fromEntries(
+    Object.entries(reference).map(([name, p]) => {
+      const own = PARTS[template].find((q) => q.points.test(name));
+      const t = own ? (parts[own.part] ?? strength) : strength;
+      const to = manner[name] ?? p;
+      return [name, [p[0] + t * (to[0] - p[0]), p[1] + t * (to[1] - p[1])]];
+    }),
+  );
+}

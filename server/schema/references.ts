@@ -1,0 +1,39 @@
+/** What students draw from: their own reference pictures, how far each part follows the manner, and which rules are ticked off. */
+import { sql } from 'drizzle-orm';
+import { boolean, check, datetime, double, index, int, mysqlTable, primaryKey, varchar } from 'drizzle-orm/mysql-core';
+import { pictures } from './pictures';
+import { rules, students, studies } from './studies';
+import { jsonText } from './types';
+
+const id = () => varchar('id', { length: 36 }).primaryKey();
+const key = (name: string) => varchar(name, { length: 36 });
+
+export const referencePictures = mysqlTable(
+  'reference_pictures',
+  {
+    id: id(),
+    studyId: key('study_id').notNull().references(() => studies.id, { onDelete: 'cascade' }),
+    /** Null where everybody may use it, or the teacher studies alone. */
+    studentId: key('student_id').references(() => students.id, { onDelete: 'cascade' }),
+    pictureId: key('picture_id').notNull().references(() => pictures.id),
+    title: varchar('title', { length: 120 }).notNull(),
+    /** Whose photograph or drawing it is. */
+    credit: varchar('credit', { length: 120 }).notNull().default(''),
+    /** 0 follows the reference, 1 the manner; by part where a part differs from the rest. */
+    strength: double('strength').notNull().default(1),
+    parts: jsonText<Record<string, number>>('parts').notNull(),
+    version: int('version').notNull().default(1),
+    createdAt: datetime('created_at', { mode: 'date', fsp: 3 }).notNull(),
+  },
+  (t) => [index('reference_pictures_study').on(t.studyId), check('reference_pictures_strength', sql`${t.strength} between 0 and 1`)],
+); // prettier-ignore
+
+export const referenceChecks = mysqlTable(
+  'reference_checks',
+  {
+    referenceId: key('reference_id').notNull().references(() => referencePictures.id, { onDelete: 'cascade' }),
+    ruleId: key('rule_id').notNull().references(() => rules.id, { onDelete: 'cascade' }),
+    done: boolean('done').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.referenceId, t.ruleId] })],
+); // prettier-ignore

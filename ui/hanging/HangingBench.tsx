@@ -1,0 +1,133 @@
+'use client';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { Bench } from '../shared/Bench';
+import { text } from '../text/en';
+import { Wall } from './Wall';
+
+export interface Hung {
+  id: string;
+  name: string;
+  kind: 'warm-up' | 'copy' | 'original';
+  attempt: number;
+  pictureId: string;
+  closeness: number;
+  ownInvention: number;
+}
+
+const ALL = 'all';
+const KINDS = ['original', 'copy', 'warm-up', ALL] as const;
+type Shown = (typeof KINDS)[number];
+
+/** The newest attempt of each maker and kind. */
+function newest(pieces: readonly Hung[]): Hung[] {
+  const last = new Map<string, Hung>();
+  for (const p of pieces) {
+    const key = `${p.name}:${p.kind}`;
+    const held = last.get(key);
+    if (!held || p.attempt > held.attempt) last.set(key, p);
+  }
+  return [...last.values()];
+}
+
+/** The class on one wall: nearer to the master to the right, more of one's own higher up. */
+export function HangingBench({ studyId, pieces }: { studyId: string; pieces: Hung[] }) {
+  const [kind, setKind] = useState<Shown>(pieces.some((p) => p.kind === 'original') ? 'original' : ALL);
+  const [every, setEvery] = useState(false);
+  const [lit, setLit] = useState<string | null>(null);
+  const [order, setOrder] = useState<'name' | 'closeness' | 'ownInvention'>('closeness');
+  const router = useRouter();
+  const hung = (every ? pieces : newest(pieces)).filter((p) => kind === ALL || p.kind === kind);
+  const listed = hung
+    .slice()
+    .sort((a, b) => (order === 'name' ? a.name.localeCompare(b.name) : b[order] - a[order]) || a.attempt - b.attempt);
+  const href = (id: string) => `/studies/${studyId}/compare?piece=${id}`;
+  if (!pieces.length)
+    return (
+      <Bench picture={<p className="bench-note m-auto max-w-md rounded px-4 py-3 text-lg">{text.hanging.none}</p>}>
+        <Link className="link" href={`/studies/${studyId}/pieces`}>
+          {text.hanging.toPieces}
+        </Link>
+      </Bench>
+    );
+  return (
+    <Bench
+      tools={
+        <div className="flex flex-wrap items-center gap-2 text-sm">
+          {KINDS.filter((k) => k === ALL || pieces.some((p) => p.kind === k)).map((k) => (
+            <button
+              key={k}
+              type="button"
+              aria-pressed={kind === k}
+              className={`btn btn-sm ${kind === k ? 'btn-neutral' : ''}`}
+              onClick={() => setKind(k)}
+            >
+              {text.hanging.kinds[k]}
+            </button>
+          ))}
+          <label className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={every}
+              onChange={(e) => setEvery(e.target.checked)}
+            />
+            {text.hanging.every}
+          </label>
+        </div>
+      }
+      picture={<Wall pieces={hung} lit={lit} onLight={setLit} onOpen={(id) => router.push(href(id))} />}
+    >
+      <p>{text.hanging.reading}</p>
+      <table className="mt-3 w-full text-sm">
+        <caption className="sr-only">{text.hanging.list}</caption>
+        <thead>
+          <tr className="text-left">
+            {(['name', 'closeness', 'ownInvention'] as const).map((c) => (
+              <th
+                key={c}
+                scope="col"
+                aria-sort={order === c ? (c === 'name' ? 'ascending' : 'descending') : undefined}
+                className={c === 'name' ? '' : 'text-right'}
+              >
+                <button type="button" className={order === c ? 'font-semibold' : 'link'} onClick={() => setOrder(c)}>
+                  {text.hanging.columns[c]}
+                </button>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {listed.map((p) => (
+            <tr
+              key={p.id}
+              className={`border-t border-base-300 ${lit === p.id ? 'bg-base-300' : ''}`}
+              onPointerEnter={() => setLit(p.id)}
+              onPointerLeave={() => setLit(null)}
+            >
+              <td className="py-0.5">
+                <Link
+                  href={href(p.id)}
+                  className="flex items-center gap-2 hover:underline"
+                  onFocus={() => setLit(p.id)}
+                  onBlur={() => setLit(null)}
+                >
+                  <img src={`/api/pictures/${p.pictureId}?size=small`} alt="" className="h-8 w-auto" />
+                  {p.name}
+                  {(kind === ALL || every) && (
+                    <span className="text-xs">
+                      {p.kind} {p.attempt}
+                    </span>
+                  )}
+                </Link>
+              </td>
+              <td className="text-right">{Math.round(p.closeness)}</td>
+              <td className="text-right">{Math.round(p.ownInvention)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Bench>
+  );
+}

@@ -1,0 +1,154 @@
+'use client';
+import { Chart as ChartJS, ChartOptions, LinearScale, Plugin, PointElement, Tooltip } from 'chart.js';
+import { useEffect, useMemo, useState } from 'react';
+import { Scatter } from 'react-chartjs-2';
+import { text } from '../text/en';
+import type { Hung } from './HangingBench';
+
+ChartJS.register(LinearScale, PointElement, Tooltip);
+
+const THUMB = 58;
+
+/** Thumbnails with a thin frame, decoded once and kept by picture. */
+function useThumbs(pieces: readonly Hung[], lit: string | null): Map<string, HTMLCanvasElement> {
+  const [images, setImages] = useState<ReadonlyMap<string, HTMLImageElement>>(new Map());
+  const wanted = pieces.map((p) => p.pictureId).join(' ');
+  useEffect(() => {
+    let gone = false;
+    const ids = wanted.split(' ').filter(Boolean);
+    void Promise.all(
+      ids.map(
+        (id) =>
+          new Promise<[string, HTMLImageElement] | null>((done) => {
+            const image = new Image();
+            image.onload = () => done([id, image]);
+            image.onerror = () => done(null);
+            image.src = `/api/pictures/${id}?size=small`;
+          }),
+      ),
+    ).then((all) => !gone && setImages(new Map(all.filter((e): e is [string, HTMLImageElement] => e !== null))));
+    return () => {
+      gone = true;
+    };
+  }, [wanted]);
+  return useMemo(() => {
+    const out = new Map<string, HTMLCanvasElement>();
+    for (const p of pieces) {
+      const image = images.get(p.pictureId);
+      if (!image) continue;
+      const long = p.id === lit ? THUMB * 1.9 : THUMB;
+      const scale = long / Math.max(image.width, image.height);
+      const [w, h] = [Math.round(image.width * scale), Math.round(image.height * scale)];
+      const edge = p.id === lit ? 3 : 1;
+      const canvas = document.createElement('canvas');
+      canvas.width = w + 2 * edge;
+      canvas.height = h + 2 * edge;
+      const c = canvas.getContext('2d')!;
+      c.fillStyle = '#ffffff';
+      c.fillRect(0, 0, canvas.width, canvas.height);
+      c.drawImage(image, edge, edge, w, h);
+      out.set(p.id, canvas);
+    }
+    return out;
+  }, [images, pieces, lit]);
+}
+
+interface Props {
+  pieces: Hung[];
+  lit: string | null;
+  onLight: (id: string | null) => void;
+  onOpen: (id: string) => void;
+}
+
+const bounds = (values: number[]) => {
+  const [low, high] = [Math.min(...values), Math.max(...values)];
+  const room = Math.max(8, 0.12 * (high - low));
+  return { min: Math.max(-4, Math.floor((low - room) / 5) * 5), max: Math.min(108, Math.ceil((high + room) / 5) * 5) };
+};
+
+/** Closeness to the right, own invention upward; each piece hangs where it stands. The list beside says the same in figures. */
+export function Wall({ pieces, lit, onLight, onOpen }: Props) {
+  const drawn = useMemo(
+    () => pieces.slice().sort((a, b) => Number(a.id === lit) - Number(b.id === lit)),
+    [pieces, lit],
+  );
+  const thumbs = useThumbs(drawn, lit);
+  const options = useMemo<ChartOptions<'scatter'>>(() => {
+    const ink = '#ffffff';
+    const axis = (title: string, values: number[]) => ({
+      ...bounds(values.length ? values : [0, 100]),
+      title: { display: true, text: title, color: ink, font: { size: 14 } },
+      ticks: { color: ink, precision: 0 },
+      grid: { color: 'rgba(255,255,255,0.18)' },
+      border: { color: ink },
+    });
+    return {
+      animation: false,
+      maintainAspectRatio: false,
+      layout: { padding: 8 },
+      scales: {
+        x: axis(text.hanging.across, pieces.map((p) => p.closeness)),
+        y: axis(text.hanging.up, pieces.map((p) => p.ownInvention)),
+      },
+      plugins: {
+        legend: { display: false },
+        tooltip: { displayColors: false, callbacks: { label: (item) => (item.raw as { label: string }).label } },
+      },
+      onClick: (_e, found) => found.length && onOpen(drawn[found.at(-1)!.index].id),
+      onHover: (e, found) => {
+        const target = e.native?.target as HTMLElement | undefined;
+        if (target) target.style.cursor = found.length ? 'pointer' : '';
+        onLight(found.length ? drawn[found.at(-1)!.index].id : null);
+      },
+    };
+  }, [pieces, drawn, onLight, onOpen]); // prettier-ignore
+  const names = useMemo<Plugin<'scatter'>>(
+    () => ({
+      id: 'names',
+      afterDatasetsDraw: (chart) => {
+        const { ctx } = chart;
+        ctx.save();
+        ctx.font = '12px "Source Sans 3", sans-serif';
+        ctx.textAlign = 'center';
+        chart.getDatasetMeta(0).data.forEach((point, i) => {
+          const p = drawn[i];
+          const thumb = p && thumbs.get(p.id);
+          if (!thumb) return;
+          const y = point.y + thumb.height / 2 + 11;
+          const wide = ctx.measureText(p.name).width + 6;
+          ctx.fillStyle = '#333333';
+          ctx.fillRect(point.x - wide / 2, y - 10, wide, 14);
+          ctx.fillStyle = '#ffffff';
+          ctx.fillText(p.name, point.x, y + 1);
+        });
+        ctx.restore();
+      },
+    }),
+    [drawn, thumbs],
+  );
+  return (
+    <div className="bench-dark min-h-[26rem] flex-1">
+      <Scatter
+        aria-label={text.hanging.label(pieces.length)}
+        role="img"
+        options={options}
+        plugins={[names]}
+        data={{
+          datasets: [
+            {
+              data: drawn.map((p) => ({
+                x: p.closeness,
+                y: p.ownInvention,
+                label: `${p.name}, ${p.kind} ${p.attempt}: closeness ${Math.round(p.closeness)}, own invention ${Math.round(p.ownInvention)}`,
+              })),
+              pointStyle: drawn.map((p) => thumbs.get(p.id) ?? 'rect'),
+              pointRadius: 5,
+              pointHitRadius: THUMB / 2.4,
+              backgroundColor: '#ffffff',
+            },
+          ],
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,119 @@
+'use client';
+import { useEffect, useState } from 'react';
+import type { Landmarks } from '@/core/proportion/align';
+import { readingWorker, screenPicture, wholePicture } from '../shared/reading/client';
+import type { ShownPicture } from '../shared/reading/reading.worker';
+import type { MasterWork, Reference } from './reference';
+import { ShownCanvas } from './ShownCanvas';
+
+export type Aid = 'values' | 'palette';
+type AidPicture = ShownPicture & { parts: { hex: string; master: number; here: number }[] };
+
+interface Props {
+  view: 'ghost' | Aid;
+  reference: Reference;
+  from: Landmarks;
+  to: Landmarks;
+  ghost: ShownPicture | null;
+  works: MasterWork[];
+}
+
+const percent = (v: number) => `${v < 0.02 ? (100 * v).toFixed(1) : Math.round(100 * v)} %`;
+
+/** Reference on the left, what the manner makes of it on the right; points show where each has gone. */
+export function GhostView({ view, reference, from, to, ghost, works }: Props) {
+  const [steps, setSteps] = useState(5);
+  const [workId, setWorkId] = useState(works.find((w) => w.palette.length)?.id ?? works[0]?.id ?? '');
+  const [aid, setAid] = useState<{ key: string; picture: AidPicture } | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const work = works.find((w) => w.id === workId) ?? null;
+  const key = `${view}:${workId}:${steps}:${reference.pictureId}`;
+  useEffect(() => {
+    if (view === 'ghost' || !work) return;
+    let gone = false;
+    const worker = readingWorker();
+    const url = wholePicture(reference.pictureId);
+    const asked = view === 'values' ? worker.mastersValues(url, wholePicture(work.pictureId), steps) : worker.mastersPalette(url, work.palette); // prettier-ignore
+    asked.then(
+      (picture) => !gone && (setAid({ key, picture }), setProblem(null)),
+      (error: unknown) => !gone && setProblem((error as Error).message),
+    );
+    return () => {
+      gone = true;
+    };
+  }, [view, work, steps, key, reference.pictureId]);
+  const shown = view === 'ghost' ? ghost : aid?.key === key ? aid.picture : null;
+  const [w, h] = [reference.pictureWidth, reference.pictureHeight];
+  const mark = w / 130;
+  return (
+    <div className="flex flex-1 flex-col justify-center gap-3">
+      <div className="flex items-center justify-center gap-4">
+        {[0, 1].map((side) => (
+          <figure key={side} className="relative" style={{ width: `min(48%, calc(52vh * ${w / h}))` }}>
+            <div className="relative" style={{ aspectRatio: `${w} / ${h}` }}>
+              {side === 0 || !shown ? (
+                <img src={screenPicture(reference.pictureId)} alt={reference.title} className="absolute inset-0 h-full w-full" />
+              ) : null}
+              {side === 1 && (
+                <ShownCanvas
+                  picture={shown}
+                  label={{ ghost: 'The reference bent toward the manner', values: 'The reference in the master’s value steps', palette: 'The reference in the master’s palette' }[view]}
+                  className="absolute inset-0 h-full w-full"
+                />
+              )}
+              {view === 'ghost' && (
+                <svg viewBox={`0 0 ${w} ${h}`} className="absolute inset-0 h-full w-full overflow-visible" aria-hidden>
+                  {Object.keys(to).map((name) => {
+                    const [a, b] = [from[name], to[name]];
+                    if (!a) return null;
+                    const p = side === 0 ? a : b;
+                    return (
+                      <g key={name} fill="none">
+                        {side === 1 && <path d={`M${a[0]} ${a[1]}L${b[0]} ${b[1]}`} stroke="#fff" strokeWidth={mark * 0.5} strokeDasharray={`${mark} ${mark}`} style={{ mixBlendMode: 'difference' }} />}
+                        <circle cx={p[0]} cy={p[1]} r={mark} stroke="#000" strokeWidth={mark * 0.6} />
+                        <circle cx={p[0]} cy={p[1]} r={mark} stroke="#fff" strokeWidth={mark * 0.28} />
+                      </g>
+                    );
+                  })}
+                </svg>
+              )}
+            </div>
+            <figcaption className="mt-1 text-sm">{side === 0 ? 'the reference' : { ghost: 'the ghost to draw from', values: 'in the master’s steps', palette: 'in the master’s colours' }[view]}</figcaption>
+          </figure>
+        ))}
+      </div>
+      {view !== 'ghost' && (
+        <div className="bench-note mx-auto flex flex-wrap items-center gap-3 rounded px-3 py-2 text-sm">
+          <label className="flex items-center gap-2">
+            from
+            <select className="select select-sm bg-base-100 text-base-content" value={workId} onChange={(e) => setWorkId(e.target.value)}>
+              {works.map((v) => (
+                <option key={v.id} value={v.id}>
+                  {v.title}
+                </option>
+              ))}
+            </select>
+          </label>
+          {view === 'values' && (
+            <label className="flex items-center gap-2">
+              steps
+              <input type="range" className="range range-xs w-28" min={2} max={9} value={steps} onChange={(e) => setSteps(Number(e.target.value))} />
+              {steps}
+            </label>
+          )}
+          {shown && 'parts' in shown && (
+            <ul className="flex flex-wrap gap-2" aria-label="Shares: the master’s, and here">
+              {(shown as AidPicture).parts.map((p, i) => (
+                <li key={i} className="flex items-center gap-1">
+                  <span aria-hidden className="size-5 border border-white" style={{ background: p.hex }} />
+                  {percent(p.master)} → {percent(p.here)}
+                </li>
+              ))}
+            </ul>
+          )}
+          {problem && <span role="alert">{problem}</span>}
+        </div>
+      )}
+    </div>
+  ); // prettier-ignore
+}

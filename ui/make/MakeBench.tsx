@@ -1,0 +1,103 @@
+'use client';
+import { ImagePlus, Printer } from 'lucide-react';
+import Link from 'next/link';
+import { useRef, useState } from 'react';
+import type { TemplateName } from '@/core/proportion/templates';
+import { Bench } from '../shared/Bench';
+import { Notice } from '../shared/Notice';
+import { sendPicture } from '../shared/request';
+import { useAct } from '../shared/useAct';
+import { WorkStrip } from '../shared/WorkStrip';
+import { text } from '../text/en';
+import { Drawing } from './Drawing';
+import type { MasterWork, Reference } from './reference';
+
+export interface Rule {
+  id: string;
+  kind: 'feature' | 'always' | 'never';
+  sentence: string;
+}
+
+interface Props {
+  studyId: string;
+  references: Reference[];
+  current: string | null;
+  template: TemplateName;
+  works: MasterWork[];
+  roster: { id: string; name: string }[];
+  rules: Rule[];
+}
+
+/** The student's own picture, on its way from reference to manner. */
+export function MakeBench(props: Props) {
+  const { studyId, references, current, template } = props;
+  const reference = references.find((r) => r.id === current) ?? references[0] ?? null;
+  const choose = useRef<HTMLInputElement>(null);
+  const [share, setShare] = useState<number | null>(null);
+  const { act, problem } = useAct();
+  const base = `/studies/${studyId}/make`;
+  const adding = (
+    <>
+      <input
+        ref={choose}
+        type="file"
+        accept="image/*"
+        className="sr-only"
+        aria-label={text.make.add}
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          if (!file) return;
+          setShare(0);
+          void act(async () => {
+            const { id } = await sendPicture<{ id: string }>(`/api/studies/${studyId}/references`, file, file.name, {}, setShare);
+            window.location.assign(`${base}?reference=${id}`);
+          }).finally(() => setShare(null));
+        }}
+      />
+      <button type="button" className="btn btn-sm" onClick={() => choose.current?.click()}>
+        <ImagePlus aria-hidden className="size-4" /> {text.make.add}
+      </button>
+      {share !== null && <progress className="progress w-24" value={share} max={1} aria-label="Sending the picture" />}
+    </>
+  ); // prettier-ignore
+  if (!reference)
+    return (
+      <Bench
+        picture={
+          <div className="m-auto max-w-md text-center">
+            <p className="bench-note rounded px-4 py-3 text-lg">{text.make.none}</p>
+          </div>
+        }
+      >
+        <div className="flex flex-wrap items-center gap-2">{adding}</div>
+        <Notice message={problem} />
+      </Bench>
+    );
+  return (
+    <Drawing
+      key={`${reference.id}:${template}`}
+      {...props}
+      reference={reference}
+      head={
+        <>
+          <div className="flex flex-wrap items-center gap-2">
+            {adding}
+            <Link className="btn btn-sm" href={`${base}/sheet?reference=${reference.id}&template=${template}`}>
+              <Printer aria-hidden className="size-4" /> {text.make.print}
+            </Link>
+          </div>
+          <Notice message={problem} />
+        </>
+      }
+      strip={
+        <WorkStrip
+          label="References"
+          works={references.map((r) => ({ id: r.id, title: r.student ? `${r.student}: ${r.title}` : r.title, pictureId: r.pictureId }))}
+          current={reference.id}
+          href={base}
+          query="reference"
+        />
+      }
+    />
+  ); // prettier-ignore
+}

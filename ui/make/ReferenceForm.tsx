@@ -1,0 +1,71 @@
+'use client';
+import { send } from '../shared/request';
+import { useAct } from '../shared/useAct';
+import type { Reference } from './reference';
+
+/** Whose reference it is and whose photograph: both go on the label of the finished piece. */
+export function ReferenceForm({
+  reference,
+  roster,
+  onSave,
+  base,
+}: {
+  reference: Reference;
+  roster: { id: string; name: string }[];
+  onSave: (fields: Record<string, unknown>) => void;
+  base: string;
+}) {
+  const { act } = useAct();
+  return (
+    <section className="mt-4 grid gap-2 border-t border-base-300 pt-3 text-sm">
+      <h2 className="text-lg font-semibold">This reference</h2>
+      <label className="grid grid-cols-[6rem_1fr] items-center gap-2">
+        title
+        <input
+          className="input input-sm w-full"
+          maxLength={120}
+          defaultValue={reference.title}
+          onChange={(e) => e.target.value.trim() && onSave({ title: e.target.value })}
+        />
+      </label>
+      <label className="grid grid-cols-[6rem_1fr] items-center gap-2">
+        credit
+        <input
+          className="input input-sm w-full"
+          maxLength={120}
+          placeholder="whose photograph or drawing"
+          defaultValue={reference.credit}
+          onChange={(e) => onSave({ credit: e.target.value })}
+        />
+      </label>
+      {roster.length > 0 && (
+        <label className="grid grid-cols-[6rem_1fr] items-center gap-2">
+          drawn by
+          <select
+            className="select select-sm w-full"
+            defaultValue={reference.studentId ?? ''}
+            onChange={(e) => onSave({ studentId: e.target.value || null })}
+          >
+            <option value="">anybody in the class</option>
+            {roster.map((s) => (
+              <option key={s.id} value={s.id}>
+                {s.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      <button
+        type="button"
+        className="btn btn-sm w-fit"
+        onClick={() =>
+          void act(() => send('DELETE', `/api/references/${reference.id}`)).then(
+            (ok) => ok && window.location.assign(base),
+          )
+        }
+      >
+        Remove this reference
+      </button>
+    </section>
+  );
+}

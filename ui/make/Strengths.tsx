@@ -1,0 +1,65 @@
+import { PARTS } from '@/core/proportion/manner';
+import type { TemplateName } from '@/core/proportion/templates';
+import { text } from '../text/en';
+
+interface Props {
+  template: TemplateName;
+  strength: number;
+  parts: Record<string, number>;
+  onChange: (strength: number, parts: Record<string, number>) => void;
+}
+
+/** One slider for all, and one for each part that goes its own way. */
+export function Strengths({ template, strength, parts, onChange }: Props) {
+  const slider = (value: number, label: string, change: (v: number) => void) => (
+    <input
+      type="range"
+      aria-label={label}
+      className="range range-sm w-full"
+      min={0}
+      max={100}
+      value={Math.round(100 * value)}
+      onChange={(e) => change(Number(e.target.value) / 100)}
+    />
+  );
+  return (
+    <section className="mt-3">
+      <h2 className="text-lg font-semibold">{text.make.strength}</h2>
+      {slider(strength, text.make.strength, (v) => onChange(v, parts))}
+      <p className="flex justify-between text-sm">
+        <span>{text.make.reference}</span>
+        <span>{Math.round(100 * strength)} %</span>
+        <span>{text.make.manner}</span>
+      </p>
+      <details className="mt-1" open={Object.keys(parts).some((p) => PARTS[template].some((q) => q.part === p))}>
+        <summary>Part by part</summary>
+        <ul className="mt-1 grid gap-1">
+          {PARTS[template].map(({ part, words }) => {
+            const own = parts[part];
+            return (
+              <li key={part} className="grid grid-cols-[8.5rem_1fr_4.5rem] items-center gap-2 text-sm">
+                <span>{words}</span>
+                {slider(own ?? strength, words, (v) => onChange(strength, { ...parts, [part]: v }))}
+                {own === undefined ? (
+                  <span>as the rest</span>
+                ) : (
+                  <button
+                    type="button"
+                    className="link text-left"
+                    aria-label={`${words}: as the rest`}
+                    onClick={() => {
+                      const { [part]: _own, ...others } = parts;
+                      onChange(strength, others);
+                    }}
+                  >
+                    {Math.round(100 * own)} %, undo
+                  </button>
+                )}
+              </li>
+            );
+          })}
+        </ul>
+      </details>
+    </section>
+  );
+}

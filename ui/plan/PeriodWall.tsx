@@ -1,0 +1,72 @@
+import type { Entry, EntryKind } from '@/core/lesson/schedule';
+import { text } from '../text/en';
+
+/** Who does what, told by a word; the patterns only help the eye. */
+const WHO: Record<EntryKind, string> = { look: 'all', 'hand-out': 'all', 'warm-up': 'your turn', watch: 'watch', turn: 'your turn', meanwhile: 'while it dries', wait: 'wait', spare: 'spare', 'clear-up': 'all', talk: 'all' }; // prettier-ignore
+const EDGE: Record<EntryKind, string> = {
+  look: 'border-l-4 border-base-content/40',
+  'hand-out': 'border-l-4 border-base-content/20',
+  'warm-up': 'border-l-4 border-base-content/60',
+  watch: 'border-l-4 border-double border-base-content',
+  turn: 'border-l-8 border-base-content',
+  meanwhile: 'border-l-4 border-dashed border-base-content/60',
+  wait: 'border-l-4 border-dotted border-base-content/40',
+  spare: 'border-l-4 border-base-content/20',
+  'clear-up': 'border-l-4 border-base-content/20',
+  talk: 'border-l-4 border-base-content/40',
+};
+
+const clock = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+
+/** The periods side by side, each entry with the time on the clock after the bell and how long it takes. */
+export function PeriodWall({
+  periods,
+  chosen,
+  onChoose,
+}: {
+  periods: readonly (readonly Entry[])[];
+  chosen?: number | null;
+  onChoose?: (step: number) => void;
+}) {
+  return (
+    <div className="grid gap-5 xl:grid-cols-2 print:grid-cols-2">
+      {periods.map((entries, p) => (
+        <section key={p} aria-label={text.plan.period(p + 1)} className="break-inside-avoid-page">
+          <h3 className="mb-1 font-semibold">
+            {text.plan.period(p + 1)}{' '}
+            <span className="text-sm font-normal">
+              {text.plan.minutesOf(entries.reduce((s, e) => s + e.minutes, 0))}
+            </span>
+          </h3>
+          <ol className="grid gap-1">
+            {entries.map((e, i) => (
+              <li
+                key={i}
+                className={`break-inside-avoid bg-base-100 py-1 pl-2 ${EDGE[e.kind]} ${e.step !== null && e.step === chosen ? 'bg-base-300' : ''}`}
+              >
+                <div className="grid grid-cols-[3rem_1fr_4.5rem] items-baseline gap-2">
+                  <span className="text-sm">{clock(e.start)}</span>
+                  <span>
+                    {e.step !== null && onChoose ? (
+                      <button type="button" className="text-left font-semibold hover:underline" onClick={() => onChoose(e.step!)}>
+                        {e.title}
+                      </button>
+                    ) : (
+                      <span className={e.kind === 'turn' ? 'font-semibold' : ''}>{e.title}</span>
+                    )}
+                    {e.part && <span className="text-sm"> ({e.part === 1 ? 'begun' : 'ended'})</span>}
+                    <span className="ml-2 text-xs">{WHO[e.kind]}</span>
+                  </span>
+                  <span className="text-right text-sm">{e.minutes} min</span>
+                </div>
+                {(e.kind === 'turn' ? e.part !== 2 : e.kind !== 'hand-out' && e.kind !== 'clear-up') && (
+                  <p className="ml-14 text-sm">{e.text}</p>
+                )}
+              </li>
+            ))}
+          </ol>
+        </section>
+      ))}
+    </div>
+  ); // prettier-ignore
+}

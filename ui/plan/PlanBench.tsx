@@ -1,0 +1,58 @@
+'use client';
+import { Printer } from 'lucide-react';
+import Link from 'next/link';
+import { useState } from 'react';
+import { Notice } from '../shared/Notice';
+import { text } from '../text/en';
+import { PeriodWall } from './PeriodWall';
+import { PlanSettings } from './PlanSettings';
+import { MIXED_FROM_PAINT, PlanTables, Warnings } from './PlanTables';
+import { StepList } from './StepList';
+import { PlanPage, usePlan } from './usePlan';
+
+/** The lesson: what the class is and does on the right, what follows from it on the left, made anew with every change. */
+export function PlanBench({ studyId, page }: { studyId: string; page: PlanPage }) {
+  const { draft, change, state, problem, plan } = usePlan(studyId, page);
+  const [chosen, setChosen] = useState<number | null>(null);
+  return (
+    <div className="flex flex-1 flex-col lg:flex-row">
+      <div className="flex min-w-0 flex-1 flex-col gap-5 bg-base-200 p-5 lg:max-h-[calc(100vh-7.2rem)] lg:overflow-y-auto">
+        <div className="flex items-center gap-4">
+          <p className="flex-1" role="status">
+            {plan &&
+              `${plan.periods.length === 1 ? 'One period' : `${plan.periods.length} periods`} of ${draft.minutesPerPeriod} minutes for ${draft.classSize === 1 ? 'one student' : `${draft.classSize} students`}. ${text.shared[state]}.`}
+          </p>
+          <Link className="btn btn-sm" href={`/studies/${studyId}/plan/sheet`}>
+            <Printer aria-hidden className="size-4" /> {text.plan.print}
+          </Link>
+        </div>
+        {problem && <Notice message={problem} />}
+        {plan && (
+          <>
+            <Warnings plan={plan} onChoose={setChosen} />
+            <PeriodWall periods={plan.periods} chosen={chosen} onChoose={setChosen} />
+            <PlanTables
+              plan={plan}
+              palette={page.palette}
+              sheetMm={page.sheetMm}
+              classSize={draft.classSize}
+              measuredOn={page.measuredOn}
+              paints={MIXED_FROM_PAINT.has(draft.medium)}
+            />
+          </>
+        )}
+      </div>
+      <aside className="w-full shrink-0 overflow-y-auto border-l border-base-300 p-4 lg:max-h-[calc(100vh-7.2rem)] lg:w-[25rem]">
+        <PlanSettings draft={draft} onChange={change} />
+        <StepList
+          medium={draft.medium}
+          steps={draft.steps}
+          plan={plan}
+          chosen={chosen}
+          onChoose={setChosen}
+          onChange={(steps, label) => steps.length && change({ ...draft, steps }, label)}
+        />
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,182 @@
+'use client';
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'; // prettier-ignore
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical, X } from 'lucide-react';
+import { useId } from 'react';
+import type { Plan, PlanStep } from '@/core/lesson/plan';
+import type { LessonMedium } from '@/core/lesson/technique';
+import { techniqueOf, techniquesFor } from '@/core/lesson/techniques';
+import { text } from '../text/en';
+
+interface Props {
+  medium: LessonMedium;
+  steps: PlanStep[];
+  plan: Plan | null;
+  chosen: number | null;
+  onChoose: (step: number | null) => void;
+  onChange: (steps: PlanStep[], label: string) => void;
+}
+
+/** The techniques of the lesson in order: dragged by the grip or moved with space and the arrow keys, opened for their details. */
+export function StepList({ medium, steps, plan, chosen, onChoose, onChange }: Props) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const dndId = useId();
+  const ids = steps.map((s, i) => `${s.technique}:${i}`);
+  const name = (i: number) => techniqueOf(steps[i].technique)?.name ?? steps[i].technique;
+  return (
+    <section className="mt-5">
+      <h2 className="text-lg font-semibold">{text.plan.steps}</h2>
+      <DndContext
+        id={dndId}
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={({ active, over }) => {
+          const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over?.id))];
+          if (from >= 0 && to >= 0 && from !== to) {
+            onChange(arrayMove(steps, from, to), `moving “${name(from)}”`);
+            onChoose(null);
+          }
+        }}
+      >
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+          <ol className="mt-1">
+            {steps.map((s, i) => (
+              <StepRow
+                key={ids[i]}
+                id={ids[i]}
+                step={s}
+                name={name(i)}
+                minutes={plan?.steps[i]?.minutes ?? null}
+                weight={plan?.warnings.filter((w) => w.step === i).map((w) => w.weight).sort((a, b) => a === 'spoils' ? -1 : b === 'spoils' ? 1 : 0)[0] ?? null}
+                open={chosen === i}
+                onToggle={() => onChoose(chosen === i ? null : i)}
+                onRemove={() => { onChange(steps.filter((_, k) => k !== i), `leaving out “${name(i)}”`); onChoose(null); }}
+                onSet={(next) => onChange(steps.map((o, k) => (k === i ? next : o)), `“${name(i)}”`)}
+                mind={plan?.steps[i]?.mind ?? []}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      <select
+        aria-label={text.plan.add}
+        className="select select-sm mt-2 w-full"
+        value=""
+        onChange={(e) => {
+          const added = techniqueOf(e.target.value);
+          if (added) onChange([...steps, { technique: added.id, minutes: null, dry: null, note: '' }], `adding “${added.name}”`);
+        }}
+      >
+        <option value="">{text.plan.add} …</option>
+        {techniquesFor(medium).map((t) => (
+          <option key={t.id} value={t.id}>
+            {t.name}
+          </option>
+        ))}
+      </select>
+    </section>
+  ); // prettier-ignore
+}
+
+interface RowProps {
+  id: string;
+  step: PlanStep;
+  name: string;
+  minutes: number | null;
+  weight: keyof typeof text.plan.weights | null;
+  open: boolean;
+  mind: string[];
+  onToggle: () => void;
+  onRemove: () => void;
+  onSet: (step: PlanStep) => void;
+}
+
+function StepRow({ id, step, name, minutes, weight, open, mind, onToggle, onRemove, onSet }: RowProps) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
+  const t = techniqueOf(step.technique);
+  const number = (value: string) => (value === '' ? null : Math.max(0, Math.round(Number(value))));
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      className={`border-t border-base-300 bg-base-100 ${isDragging ? 'relative z-10 outline-2 outline-base-content' : ''}`}
+    >
+      <div className="flex items-center gap-1">
+        <button
+          type="button"
+          className="cursor-grab p-1"
+          aria-label={`Move “${name}”`}
+          {...attributes}
+          {...listeners}
+          suppressHydrationWarning
+        >
+          <GripVertical aria-hidden className="size-4" />
+        </button>
+        <button type="button" aria-expanded={open} className="flex-1 py-1 text-left hover:underline" onClick={onToggle}>
+          {name}
+          {weight && <span className="ml-2 text-xs font-semibold">{text.plan.weights[weight]}</span>}
+        </button>
+        <span className="text-sm">{minutes === null ? '' : `${minutes} min`}</span>
+        <button type="button" className="p-1" aria-label={`Leave out “${name}”`} onClick={onRemove}>
+          <X aria-hidden className="size-4" />
+        </button>
+      </div>
+      {open && t && (
+        <div className="grid gap-1 pb-2 pl-7 text-sm">
+          <p>{t.does}</p>
+          {mind.map((m) => (
+            <p key={m} className="font-semibold">
+              {m}
+            </p>
+          ))}
+          <p>
+            <strong>Watch for</strong> {t.watch}. <strong>Easier:</strong> {t.easier}. <strong>Bolder:</strong>{' '}
+            {t.bolder}.
+          </p>
+          <p>
+            <strong>For the quick:</strong> {t.extra}. <strong>Stuck?</strong> {t.stuck}.
+          </p>
+          <div className="flex flex-wrap gap-3">
+            <label className="flex items-center gap-1">
+              minutes
+              <input
+                type="number"
+                min={1}
+                max={240}
+                className="input input-xs w-16"
+                placeholder={String(t.usual)}
+                value={step.minutes ?? ''}
+                onChange={(e) => onSet({ ...step, minutes: number(e.target.value) || null })}
+              />
+            </label>
+            <label className="flex items-center gap-1">
+              dries in
+              <input
+                type="number"
+                min={0}
+                max={600}
+                className="input input-xs w-16"
+                placeholder={String(t.dry)}
+                value={step.dry ?? ''}
+                onChange={(e) => onSet({ ...step, dry: number(e.target.value) })}
+              />
+              min
+            </label>
+          </div>
+          <input
+            aria-label={`Note on “${name}”`}
+            className="border-b border-base-content/40 bg-transparent"
+            placeholder="your note, printed with the step"
+            maxLength={500}
+            value={step.note}
+            onChange={(e) => onSet({ ...step, note: e.target.value })}
+          />
+        </div>
+      )}
+    </li>
+  );
+}

@@ -1,5 +1,6 @@
 /** Knows how a reference would look in the master's values and palette: a study aid, not a picture. */
-import { RgbImage } from '../raster/image';
+import { gaussian } from '../raster/filters';
+import { plane, RgbImage } from '../raster/image';
 import { labFromHex, labPlanes, lightnessPlane, luminanceFromLightness } from './lab';
 import { byteFromLinear, encodedFromHex, hexFromEncoded } from './srgb';
 import { readValues, squint, stepIndex } from './values';
@@ -36,6 +37,27 @@ function bandsByRank(lightness: Float32Array, shares: readonly number[]): Uint8A
 }
 
 /**
+ * Labels gathered into shapes: each pixel takes the label that is commonest round it (Gaussian weight, 0.4 % of the long
+ * side), so that the rims between two fields and mere grain do not make fields of their own.
+ */
+function asShapes(labels: Uint8Array, count: number, width: number, height: number): Uint8Array {
+  const sigma = 0.004 * Math.max(width, height);
+  const out = labels.slice();
+  const most = new Float32Array(labels.length);
+  for (let k = 0; k < count; k++) {
+    const field = plane(width, height);
+    for (let i = 0; i < labels.length; i++) if (labels[i] === k) field.data[i] = 1;
+    const near = gaussian(field, sigma).data;
+    for (let i = 0; i < labels.length; i++)
+      if (near[i] > most[i]) {
+        most[i] = near[i];
+        out[i] = k;
+      }
+  }
+  return out;
+}
+
+/**
  * The reference in `count` value steps (2–9) as large, dark for dark, as the master's, each in the grey that step has in
  * the master's picture. The master's steps are found by multi-level Otsu, the reference is cut at the same shares.
  */
@@ -50,7 +72,7 @@ export function inMastersValues(reference: RgbImage, master: RgbImage, count: nu
   }
   const soft = squint(reference, 0.004 * Math.max(reference.width, reference.height));
   const own = lightnessPlane(soft);
-  const bands = bandsByRank(own.data, steps.map((s) => s.share)); // prettier-ignore
+  const bands = asShapes(bandsByRank(own.data, steps.map((s) => s.share)), count, own.width, own.height); // prettier-ignore
   const greys = sums.map(({ L, n }) => byteFromLinear(luminanceFromLightness(n ? L / n : 50)));
   const here = new Float64Array(count);
   const data = new Uint8Array(own.data.length * 3);
@@ -67,9 +89,10 @@ export function inMastersValues(reference: RgbImage, master: RgbImage, count: nu
 
 /** Colour differences count less than lightness when a pixel looks for its place in the palette. */
 const COLOUR_WEIGHT = 0.55;
-/** A pixel may take an accent only when it is vivid and of nearly its hue (C*, degrees). */
+/** A pixel may take an accent only when it is vivid and of nearly its hue (C*, degrees), or as light as a pale accent (L*). */
 const VIVID = 40;
 const HUE_NEAR = 30;
+const LIGHT_NEAR = 4;
 
 /**
  * The reference in the master's palette: lightness is carried over by rank, so that the master's darks and lights take
@@ -92,29 +115,37 @@ export function inMastersPalette(
   const average = (v: Float32Array) => v.reduce((s, x) => s + x, 0) / n;
   const theirs = ([1, 2] as const).map((k) => usable.reduce((s, e) => s + e.share * e.lab[k], 0) / total);
   const shift = [theirs[0] - average(a.data), theirs[1] - average(b.data)];
-  const accents = entries.filter((e) => e.accent);
-  const data = new Uint8Array(n * 3);
-  const here = new Map(entries.map((e) => [e.hex, 0]));
+  const labels = new Uint8Array(n);
   for (let i = 0; i < n; i++) {
-    const [ownA, ownB] = [a.data[i], b.data[i]];
     const wantL = byLight[bands[i]].lab[0];
-    const [wa, wb] = [ownA + shift[0], ownB + shift[1]];
-    let best = byLight[bands[i]];
+    const [wa, wb] = [a.data[i] + shift[0], b.data[i] + shift[1]];
     let least = Infinity;
     for (const e of usable) {
       const d = (e.lab[0] - wantL) ** 2 + COLOUR_WEIGHT * ((e.lab[1] - wa) ** 2 + (e.lab[2] - wb) ** 2);
-      if (d < least) [least, best] = [d, e];
+      if (d < least) [least, labels[i]] = [d, entries.indexOf(e)];
     }
-    if (Math.hypot(ownA, ownB) > VIVID)
-      for (const e of accents) {
-        const turn = Math.abs(Math.atan2(ownB, ownA) - Math.atan2(e.lab[2], e.lab[1])) * (180 / Math.PI);
-        if (Math.min(turn, 360 - turn) < HUE_NEAR) best = e;
-      }
-    here.set(best.hex, here.get(best.hex)! + 1);
-    for (let c = 0; c < 3; c++) data[i * 3 + c] = best.rgb[c];
+  }
+  const shapes = asShapes(labels, entries.length, L.width, L.height);
+  const accents = entries.filter((e) => e.accent && plain.length);
+  for (const e of accents) {
+    const vivid = Math.hypot(e.lab[1], e.lab[2]) > VIVID;
+    for (let i = 0; i < n; i++) {
+      const turn = Math.abs(Math.atan2(b.data[i], a.data[i]) - Math.atan2(e.lab[2], e.lab[1])) * (180 / Math.PI);
+      const own = vivid
+        ? Math.hypot(a.data[i], b.data[i]) > VIVID && Math.min(turn, 360 - turn) < HUE_NEAR
+        : Math.abs(L.data[i] - e.lab[0]) < LIGHT_NEAR &&
+          Math.hypot(a.data[i] - e.lab[1], b.data[i] - e.lab[2]) < VIVID / 4;
+      if (own) shapes[i] = entries.indexOf(e);
+    }
+  }
+  const data = new Uint8Array(n * 3);
+  const here = new Float64Array(entries.length);
+  for (let i = 0; i < n; i++) {
+    here[shapes[i]]++;
+    for (let c = 0; c < 3; c++) data[i * 3 + c] = entries[shapes[i]].rgb[c];
   }
   return {
     image: { width: L.width, height: L.height, data },
-    parts: entries.map((e) => ({ hex: e.hex, master: e.share, here: here.get(e.hex)! / n })),
+    parts: entries.map((e, k) => ({ hex: e.hex, master: e.share, here: here[k] / n })),
   };
 }

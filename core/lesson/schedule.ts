@@ -146,7 +146,12 @@ export function schedule(steps: readonly TimedStep[], length: number, frame: Fra
     need = waitFor(layers, technique, clock);
     if (need) {
       waits.push({ step: k, ...need, overBreak: false });
-      useWait(clock, need.minutes, steps.slice(k).map((s) => s.technique), !waits.slice(0, -1).some((w) => !w.overBreak));
+      useWait(
+        clock,
+        need.minutes,
+        steps.slice(k).map((s) => s.technique),
+        !waits.slice(0, -1).some((w) => !w.overBreak),
+      );
     }
     let now = Math.min(minutes, Math.max(0, clock.left));
     // A last minute or two is not worth setting out for again: the break moves forward.

@@ -2,10 +2,12 @@
 import { join } from 'node:path';
 import Piscina from 'piscina';
 import { Told } from '../errors';
+import { installRoot } from '../root';
 import type {
   ToldElsewhere,
   compareTask,
   measureTask,
+  reportTask,
   squareUpTask,
   standTask,
   uprightTask,
@@ -18,14 +20,10 @@ interface Results {
   upright: ReturnType<typeof uprightTask>;
   compare: ReturnType<typeof compareTask>;
   stand: ReturnType<typeof standTask>;
+  report: ReturnType<typeof reportTask>;
 }
 
 const holder = globalThis as { __oldhandThreads?: Piscina };
-
-/** Root of the installation; the launcher says it, since a bundled server cannot know where it came from. */
-function installRoot(): string {
-  return process.env.OLDHAND_ROOT ?? process.cwd();
-}
 
 function pool(): Piscina {
   return (holder.__oldhandThreads ??= new Piscina({

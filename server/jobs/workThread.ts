@@ -2,7 +2,11 @@
 import { rectify } from '../../core/capture/rectify';
 import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
 import { compare, Comparison, CompareOptions, Measured } from '../../core/style/compare';
+import { Kit, mixFor } from '../../core/colour/mixing';
 import { Told } from '../errors';
+import { ReportDocument } from '../exports/reportDocument';
+import { drawReport } from '../exports/reportPdf';
+import { installRoot } from '../root';
 import { decodeUpright, encodeJpeg, encodePng, encodePreview } from '../pictures/decode';
 import { photograph, StandSettings } from '../../core/capture/copyStand';
 
@@ -46,7 +50,14 @@ export interface StandTask {
   quality: number;
 }
 
-export type WorkTask = MeasureTask | SquareUpTask | UprightTask | CompareTask | StandTask;
+export interface ReportTask {
+  task: 'report';
+  report: ReportDocument;
+  /** The paints its palette is mixed from. */
+  kit: Kit | null;
+}
+
+export type WorkTask = MeasureTask | SquareUpTask | UprightTask | CompareTask | StandTask | ReportTask;
 
 export interface MadePicture {
   png: Uint8Array;
@@ -139,6 +150,37 @@ export async function standTask(t: StandTask): Promise<{ jpeg: Uint8Array; corne
   return { jpeg: await encodeJpeg(photo.image, t.quality), corners: photo.corners };
 }
 
+const PRINT_SIDE = 760;
+
+/** Pictures made small enough to print, recipes found, the PDF drawn. */
+export async function reportTask({ report, kit }: ReportTask): Promise<Uint8Array> {
+  const made = new Map<Uint8Array, Uint8Array>();
+  const forPrint = async <P extends { bytes: Uint8Array; width: number; height: number }>(picture: P): Promise<P> => {
+    const bytes = made.get(picture.bytes) ?? (await encodePreview(await decodeUpright(buffer(picture.bytes), ''), PRINT_SIDE)); // prettier-ignore
+    made.set(picture.bytes, bytes);
+    return { ...picture, bytes };
+  };
+  const recipeFor = (hex: string) => {
+    const best = kit?.paints.length ? mixFor(hex, kit).recipes[0] : null;
+    return best && { hex: best.hex, words: `${best.parts.map((p) => `${p.parts} ${p.paint}`).join(' + ')}; ΔE ${best.deltaE.toFixed(1)}`.replace('ΔE', 'off by') }; // prettier-ignore
+  };
+  return drawReport(
+    {
+      ...report,
+      works: await inTurn(report.works, async (w) => ({ ...w, picture: await forPrint(w.picture) })),
+      palette: report.palette.map((c) => ({ ...c, recipe: recipeFor(c.hex) ?? null })),
+      students: await inTurn(report.students, async (s) => ({ ...s, piece: await forPrint(s.piece), source: await forPrint(s.source) })), // prettier-ignore
+    },
+    installRoot(),
+  );
+}
+
+async function inTurn<A, B>(list: readonly A[], work: (a: A) => Promise<B>): Promise<B[]> {
+  const out: B[] = [];
+  for (const a of list) out.push(await work(a));
+  return out;
+}
+
 /** A told error loses its class on the way between threads, so it travels as plain data. */
 export interface ToldElsewhere {
   told: { status: Told['status']; message: string; field: string | null };
@@ -166,5 +208,7 @@ async function carryOut(t: WorkTask): Promise<unknown> {
       return compareTask(t);
     case 'stand':
       return standTask(t);
+    case 'report':
+      return reportTask(t);
   }
 }

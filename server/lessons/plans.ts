@@ -74,9 +74,13 @@ async function firstPlan(teacherId: string, studyId: string): Promise<StoredPlan
   const size = study.classId ? (await database().select({ id: students.id }).from(students).where(eq(students.classId, study.classId))).length : 1; // prettier-ignore
   const settings = { ink: 'waterproof', contact: 'light-pencil', erasing: true, youngest: 13 } as const;
   const plan: StoredPlan = { ...settings, medium, minutesPerPeriod: 50, periods: 1, classSize: Math.max(1, size), steps: usualSteps(medium, settings) }; // prettier-ignore
-  // As many periods as the usual lesson takes when nothing is cut short.
-  const { periods } = makePlan({ ...plan, periods: 12, sheetMm: [study.paperWidthMm, study.paperHeightMm], shares: USUAL_SHARES }); // prettier-ignore
-  return { ...plan, periods: periods.length };
+  // The fewest periods in which the usual lesson has to be shortened by half the slack at most.
+  const fits = (periods: number) => {
+    const made = makePlan({ ...plan, periods, sheetMm: [study.paperWidthMm, study.paperHeightMm], shares: USUAL_SHARES }); // prettier-ignore
+    return made.periods.length <= periods && made.squeeze <= 0.5;
+  };
+  const periods = [1, 2, 3, 4, 5, 6].find(fits) ?? 6;
+  return { ...plan, periods };
 }
 
 export interface PlanView {

@@ -26,3 +26,8 @@ export async function readPicture(
     tag,
   };
 }
+
+export async function pictureSize(teacherId: string, id: string): Promise<{ width: number; height: number }> {
+  const { width, height } = await pictureOf(database(), teacherId, id);
+  return { width, height };
+}

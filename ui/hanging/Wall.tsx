@@ -1,5 +1,5 @@
 'use client';
-import { Chart as ChartJS, ChartOptions, LinearScale, Plugin, PointElement, Tooltip } from 'chart.js';
+import { Chart as ChartJS, ChartOptions, LinearScale, PointElement, Tooltip } from 'chart.js';
 import { useEffect, useMemo, useState } from 'react';
 import { Scatter } from 'react-chartjs-2';
 import { text } from '../text/en';
@@ -8,8 +8,9 @@ import type { Hung } from './HangingBench';
 ChartJS.register(LinearScale, PointElement, Tooltip);
 
 const THUMB = 58;
+const LABEL = 14;
 
-/** Thumbnails with a thin frame, decoded once and kept by picture. */
+/** Thumbnails in a thin frame with their name, decoded once and kept by picture. */
 function useThumbs(pieces: readonly Hung[], lit: string | null): Map<string, HTMLCanvasElement> {
   const [images, setImages] = useState<ReadonlyMap<string, HTMLImageElement>>(new Map());
   const wanted = pieces.map((p) => p.pictureId).join(' ');
@@ -42,11 +43,17 @@ function useThumbs(pieces: readonly Hung[], lit: string | null): Map<string, HTM
       const edge = p.id === lit ? 3 : 1;
       const canvas = document.createElement('canvas');
       canvas.width = w + 2 * edge;
-      canvas.height = h + 2 * edge;
+      canvas.height = h + 2 * edge + LABEL;
       const c = canvas.getContext('2d')!;
       c.fillStyle = '#ffffff';
-      c.fillRect(0, 0, canvas.width, canvas.height);
+      c.fillRect(0, 0, canvas.width, h + 2 * edge);
       c.drawImage(image, edge, edge, w, h);
+      c.fillStyle = '#333333';
+      c.fillRect(0, h + 2 * edge, canvas.width, LABEL);
+      c.fillStyle = '#ffffff';
+      c.font = `${LABEL - 3}px "Source Sans 3", sans-serif`;
+      c.textAlign = 'center';
+      c.fillText(p.name, canvas.width / 2, canvas.height - 4, canvas.width - 2);
       out.set(p.id, canvas);
     }
     return out;
@@ -78,7 +85,7 @@ export function Wall({ pieces, lit, onLight, onOpen }: Props) {
     const axis = (title: string, values: number[]) => ({
       ...bounds(values.length ? values : [0, 100]),
       title: { display: true, text: title, color: ink, font: { size: 14 } },
-      ticks: { color: ink, precision: 0 },
+      ticks: { color: ink, precision: 0, callback: (v: string | number) => (Number(v) < 0 || Number(v) > 100 ? '' : v) },
       grid: { color: 'rgba(255,255,255,0.18)' },
       border: { color: ink },
     });
@@ -102,37 +109,12 @@ export function Wall({ pieces, lit, onLight, onOpen }: Props) {
       },
     };
   }, [pieces, drawn, onLight, onOpen]); // prettier-ignore
-  const names = useMemo<Plugin<'scatter'>>(
-    () => ({
-      id: 'names',
-      afterDatasetsDraw: (chart) => {
-        const { ctx } = chart;
-        ctx.save();
-        ctx.font = '12px "Source Sans 3", sans-serif';
-        ctx.textAlign = 'center';
-        chart.getDatasetMeta(0).data.forEach((point, i) => {
-          const p = drawn[i];
-          const thumb = p && thumbs.get(p.id);
-          if (!thumb) return;
-          const y = point.y + thumb.height / 2 + 11;
-          const wide = ctx.measureText(p.name).width + 6;
-          ctx.fillStyle = '#333333';
-          ctx.fillRect(point.x - wide / 2, y - 10, wide, 14);
-          ctx.fillStyle = '#ffffff';
-          ctx.fillText(p.name, point.x, y + 1);
-        });
-        ctx.restore();
-      },
-    }),
-    [drawn, thumbs],
-  );
   return (
-    <div className="bench-dark min-h-[26rem] flex-1">
+    <div className="relative w-full" style={{ height: 'calc(100vh - 15.6rem)', minHeight: '24rem' }}>
       <Scatter
         aria-label={text.hanging.label(pieces.length)}
         role="img"
         options={options}
-        plugins={[names]}
         data={{
           datasets: [
             {

@@ -1,14 +1,12 @@
 'use client';
-import Link from 'next/link';
 import { ReactNode, useEffect, useRef, useState } from 'react';
-import { TEMPLATES, TemplateName } from '@/core/proportion/templates';
-import { LandmarkLayer } from '../proportion/LandmarkLayer';
-import { useLandmarks } from '../proportion/useLandmarks';
+import type { TemplateName } from '@/core/proportion/templates';
+import { PlacingPrompt, PlacingView, usePlacing } from '../proportion/placing';
 import { Bench } from '../shared/Bench';
-import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
+import { TemplateChoice } from '../shared/TemplateChoice';
 import { RequestError, send } from '../shared/request';
 import { text } from '../text/en';
 import { Checklist } from './Checklist';
@@ -17,7 +15,6 @@ import { Aid, GhostView } from './GhostView';
 import type { Rule } from './MakeBench';
 import type { MasterWork, Reference } from './reference';
 import { Strengths } from './Strengths';
-import { TEMPLATE_NAMES } from '../proportion/templateNames';
 import { useGhost, useManner } from './useGhost';
 import { ReferenceForm } from './ReferenceForm';
 
@@ -38,19 +35,15 @@ const SCREEN_SIDE = 900;
 
 export function Drawing({ studyId, reference, template, works, roster, rules, head, strip }: Props) {
   const looking = useLooking();
-  const placed = useLandmarks('reference', reference.id, template, reference.sets.find((s) => s.template === template)); // prettier-ignore
-  const { factors, bent } = useManner(template, works, placed.points);
+  const placing = usePlacing('reference', reference.id, template, reference.sets);
+  const { factors, bent } = useManner(template, works, placing.points);
   const [view, setView] = useState<View>(bent ? 'ghost' : 'points');
-  const [selected, setSelected] = useState<string | null>(null);
   const [strength, setStrength] = useState(reference.strength);
   const [parts, setParts] = useState(reference.parts);
   const [problem, setProblem] = useState<string | null>(null);
-  const { ghost, points } = useGhost(reference, template, placed.points, bent?.points ?? null, strength, parts, SCREEN_SIDE); // prettier-ignore
+  const { ghost, points } = useGhost(reference, template, placing.points, bent?.points ?? null, strength, parts, SCREEN_SIDE); // prettier-ignore
   const saver = useSaver(reference, setProblem);
-  const all = TEMPLATES[template];
-  const next = all.find((p) => !placed.points[p.name] && p.name === selected) ?? all.find((p) => !placed.points[p.name]); // prettier-ignore
   const base = `/studies/${studyId}/make`;
-  const size = { width: reference.pictureWidth, height: reference.pictureHeight };
   return (
     <Bench
       tools={
@@ -65,56 +58,22 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
       }
       picture={
         view === 'points' ? (
-          <PictureView
-            pictureId={reference.pictureId}
-            {...size}
-            alt={reference.title}
+          <PlacingView
+            placing={placing}
+            picture={{ id: reference.pictureId, width: reference.pictureWidth, height: reference.pictureHeight, alt: reference.title }}
             on={looking.on}
-            lensAlways={!!next}
-            className="flex-1"
-            onPoint={(at) => {
-              if (!next) return;
-              placed.show({ ...placed.points, [next.name]: [Math.round(at[0] * 4) / 4, Math.round(at[1] * 4) / 4] });
-              setSelected(null);
-              placed.save(`placing “${next.words}”`);
-            }}
-          >
-            <LandmarkLayer
-              points={placed.points}
-              names={all}
-              selected={selected}
-              width={size.width}
-              onSelect={setSelected}
-              onDrag={(name, at) => placed.show({ ...placed.points, [name]: at })}
-              onRest={placed.save}
-              onRemove={(name) => {
-                const { [name]: _gone, ...rest } = placed.points;
-                placed.show(rest);
-                placed.save(`removing “${all.find((p) => p.name === name)?.words}”`);
-              }}
-            />
-          </PictureView>
+            lens
+          />
         ) : (
-          <GhostView view={view} reference={reference} from={placed.points} to={points} ghost={ghost} works={works} />
+          <GhostView view={view} reference={reference} from={placing.points} to={points} ghost={ghost} works={works} />
         )
       }
       strip={strip}
     >
       {head}
-      <div className="mt-3 flex flex-wrap gap-2" role="group" aria-label="Template">
-        {(Object.keys(TEMPLATE_NAMES) as TemplateName[]).map((t) => (
-          <Link key={t} href={`${base}?reference=${reference.id}&template=${t}`} aria-current={t === template ? 'true' : undefined} className={`btn btn-sm ${t === template ? 'btn-neutral' : ''}`}>
-            {TEMPLATE_NAMES[t]}
-          </Link>
-        ))}
-      </div>
-      <Notice message={problem ?? placed.problem} />
-      {view === 'points' && (
-        <p className="mt-2 text-lg" role="status">
-          {next ? <>Click on the <strong>{next.words}</strong>; a hidden one can be left out.</> : 'Every point is placed.'}{' '}
-          <span className="text-sm">{text.shared[placed.state]}.</span>
-        </p>
-      )}
+      <TemplateChoice current={template} href={(t) => `${base}?reference=${reference.id}&template=${t}`} />
+      <Notice message={problem ?? placing.problem} />
+      {view === 'points' && <PlacingPrompt placing={placing} />}
       {!factors.length && <p className="mt-2">{text.make.noMaster}</p>}
       {factors.length > 0 && !bent && <p className="mt-2">{text.make.noPoints}</p>}
       {bent && (

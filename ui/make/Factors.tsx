@@ -15,13 +15,13 @@ export function Factors({ factors, bent }: { factors: MannerFactor[]; bent: Bent
         <thead>
           <tr className="text-left">
             <th scope="col">measure</th>
-            <th scope="col" className="text-right">
+            <th scope="col" className="pl-2 text-right">
               factor
             </th>
-            <th scope="col" className="text-right">
+            <th scope="col" className="pl-2 text-right">
               here
             </th>
-            <th scope="col" className="text-right">
+            <th scope="col" className="pl-2 text-right">
               becomes
             </th>
           </tr>
@@ -32,9 +32,9 @@ export function Factors({ factors, bent }: { factors: MannerFactor[]; bent: Bent
               <td className="py-0.5">
                 {MEASURE_WORDS[r.measure]} <span className="text-xs">({r.works === 1 ? '1 work' : `${r.works} works`})</span>
               </td>
-              <td className="text-right">× {r.factor.toFixed(2)}</td>
-              <td className="text-right">{r.at!.from.toFixed(2)}</td>
-              <td className="text-right">
+              <td className="pl-2 text-right whitespace-nowrap">× {r.factor.toFixed(2)}</td>
+              <td className="pl-2 text-right whitespace-nowrap">{r.at!.from.toFixed(2)}</td>
+              <td className="pl-2 text-right whitespace-nowrap">
                 {r.at!.reached.toFixed(2)}
                 {Math.abs(Math.log(r.at!.reached / r.at!.asked)) > 0.03 && <span title={`asked: ${r.at!.asked.toFixed(2)}`}> *</span>}
               </td>

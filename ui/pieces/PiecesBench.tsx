@@ -130,6 +130,13 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
           <p>
             {STATES[piece.state]}. {piece.told}
           </p>
+          {piece.rectifiedId && (
+            <p>
+              <Link className="link" href={`${base}?piece=${piece.id}&points=figure-standing`}>
+                Place its points
+              </Link>
+            </p>
+          )}
           {piece.closeness !== null && (
             <p>
               <Link className="link" href={`/studies/${studyId}/compare?piece=${piece.id}`}>

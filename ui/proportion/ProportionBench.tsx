@@ -2,18 +2,16 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { measureProportions, MEASURE_WORDS, VITRUVIUS } from '@/core/proportion/measures';
-import { TemplateName, TEMPLATES } from '@/core/proportion/templates';
+import type { TemplateName } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
-import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
+import { TemplateChoice } from '../shared/TemplateChoice';
 import { StripWork, WorkStrip } from '../shared/WorkStrip';
 import { Rule, RuleList, TickRule } from '../rules/RuleList';
-import { text } from '../text/en';
-import { LandmarkLayer } from './LandmarkLayer';
-import { TEMPLATE_NAMES } from './templateNames';
-import { LandmarkSet, useLandmarks } from './useLandmarks';
+import { PlacingPrompt, PlacingView, usePlacing } from './placing';
+import type { LandmarkSet } from './useLandmarks';
 
 interface ProportionWork extends StripWork {
   pictureWidth: number;
@@ -36,72 +34,24 @@ export function ProportionBench(props: Props) {
 
 function Placing({ studyId, works, work, template, rules }: Props & { work: ProportionWork }) {
   const looking = useLooking();
-  const { points, show, save, state, problem } = useLandmarks('work', work.id, template, work.sets.find((s) => s.template === template)); // prettier-ignore
-  const [selected, setSelected] = useState<string | null>(null);
+  const placing = usePlacing('work', work.id, template, work.sets);
   const [lens, setLens] = useState(true);
-  const all = TEMPLATES[template];
-  const next = all.find((p) => !points[p.name] && p.name === selected) ?? all.find((p) => !points[p.name]);
   const base = `/studies/${studyId}/proportion`;
   return (
     <Bench
       tools={<ToolRow {...looking} />}
       picture={
-        <PictureView
-          pictureId={work.pictureId}
-          width={work.pictureWidth}
-          height={work.pictureHeight}
-          alt={work.title}
+        <PlacingView
+          placing={placing}
+          picture={{ id: work.pictureId, width: work.pictureWidth, height: work.pictureHeight, alt: work.title }}
           on={looking.on}
-          lensAlways={lens && !!next}
-          className="flex-1"
-          onPoint={(at) => {
-            if (!next) return;
-            show({ ...points, [next.name]: [Math.round(at[0] * 4) / 4, Math.round(at[1] * 4) / 4] });
-            setSelected(null);
-            save(`placing “${next.words}”`);
-          }}
-        >
-          <LandmarkLayer
-            points={points}
-            names={all}
-            selected={selected}
-            width={work.pictureWidth}
-            onSelect={setSelected}
-            onDrag={(name, at) => show({ ...points, [name]: at })}
-            onRest={save}
-            onRemove={(name) => {
-              const { [name]: _gone, ...rest } = points;
-              show(rest);
-              save(`removing “${all.find((p) => p.name === name)?.words}”`);
-            }}
-          />
-        </PictureView>
+          lens={lens}
+        />
       }
       strip={<WorkStrip works={works} current={work.id} href={base} />}
     >
-      <div className="flex flex-wrap gap-2" role="group" aria-label="Template">
-        {(Object.keys(TEMPLATE_NAMES) as TemplateName[]).map((t) => (
-          <Link
-            key={t}
-            href={`${base}?work=${work.id}&template=${t}`}
-            aria-current={t === template ? 'true' : undefined}
-            className={`btn btn-sm ${t === template ? 'btn-neutral' : ''}`}
-          >
-            {TEMPLATE_NAMES[t]}
-          </Link>
-        ))}
-      </div>
-      <p className="mt-3 text-lg" role="status">
-        {next ? (
-          <>
-            Click on the <strong>{next.words}</strong>.
-          </>
-        ) : (
-          'Every point is placed. Move one with the pointer or the arrow keys.'
-        )}
-      </p>
-      <p className="text-sm">
-        {Object.keys(points).length} of {all.length} points; a hidden one can be left out. {text.shared[state]}.{' '}
+      <TemplateChoice current={template} href={(t) => `${base}?work=${work.id}&template=${t}`} />
+      <PlacingPrompt placing={placing}>
         <label className="inline-flex items-center gap-1">
           <input
             type="checkbox"
@@ -111,25 +61,16 @@ function Placing({ studyId, works, work, template, rules }: Props & { work: Prop
           />{' '}
           lens while placing
         </label>
-      </p>
-      <Notice message={problem} />
-      <details className="mt-1 text-sm">
-        <summary>All points</summary>
-        <ul className="columns-2">
-          {all.map((p) => (
-            <li key={p.name}>
-              <button
-                type="button"
-                className={`text-left hover:underline ${p.name === selected ? 'font-semibold' : ''}`}
-                onClick={() => setSelected(p.name)}
-              >
-                {points[p.name] ? '●' : '○'} {p.words}
-              </button>
-            </li>
-          ))}
-        </ul>
-      </details>
-      <MeasureTable studyId={studyId} works={works} work={work} template={template} points={points} rules={rules} />
+      </PlacingPrompt>
+      <Notice message={placing.problem} />
+      <MeasureTable
+        studyId={studyId}
+        works={works}
+        work={work}
+        template={template}
+        points={placing.points}
+        rules={rules}
+      />
       <GridLinks studyId={studyId} workId={work.id} template={template} />
       <RuleList studyId={studyId} rules={rules} />
     </Bench>

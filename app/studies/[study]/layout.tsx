@@ -1,3 +1,4 @@
+import { FileText } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { EditBar } from '@/ui/shared/EditBar';
 import { Progress } from '@/ui/shared/Progress';
@@ -24,6 +25,9 @@ export default async function StudyLayout({
         <span className="text-sm">after {study.master}</span>
         <Progress studyId={id} />
         <EditBar studyId={id} />
+        <a className="btn btn-sm" href={`/api/studies/${id}/report`} target="_blank" rel="noreferrer">
+          <FileText aria-hidden className="size-4" /> Report
+        </a>
       </div>
       <Rail studyId={id} done={rail} />
       {children}

@@ -1,0 +1,14 @@
+import { studyReport } from '@/server/exports/report';
+import { handle } from '@/server/http';
+
+/** The study's report, a PDF. */
+export const GET = handle(async ({ teacher, params }) => {
+  const { pdf, name } = await studyReport(teacher.id, params.study);
+  return new Response(new Uint8Array(pdf), {
+    headers: {
+      'content-type': 'application/pdf',
+      'content-disposition': `inline; filename*=UTF-8''${encodeURIComponent(name)}`,
+      'cache-control': 'no-store',
+    },
+  });
+});

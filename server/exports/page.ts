@@ -1,0 +1,205 @@
+/** Knows how text and pictures are set on the pages of a PDF: fonts that ship with the application, runs by what each font holds. */
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import PDFDocument from 'pdfkit';
+
+const FONTS = {
+  text: '@fontsource/source-sans-3/files/source-sans-3-LATIN-400-normal.woff',
+  strong: '@fontsource/source-sans-3/files/source-sans-3-LATIN-600-normal.woff',
+  title: '@fontsource/literata/files/literata-LATIN-600-normal.woff',
+} as const;
+export type Face = keyof typeof FONTS;
+
+interface Fontkit {
+  hasGlyphForCodePoint(code: number): boolean;
+}
+
+export interface Say {
+  face?: Face;
+  size?: number;
+  colour?: string;
+  /** Points from the left margin, and the width to break at. */
+  left?: number;
+  width?: number;
+  gap?: number;
+}
+
+const GREY = '#555555';
+const MARGIN = 48;
+
+/** A document of designed pages: a cursor that runs down, columns by `left` and `width`, footers at the end. */
+export class Pages {
+  readonly pdf: PDFKit.PDFDocument;
+  readonly width: number;
+  private readonly holds = new Map<string, Fontkit>();
+  readonly done: Promise<Buffer>;
+
+  constructor(
+    root: string,
+    paper: 'A4' | 'LETTER',
+    about: { title: string; author: string },
+    private readonly footer: string,
+  ) {
+    const require = createRequire(join(root, 'package.json'));
+    const file = (face: Face, part: string) => {
+      const [scope, name, ...rest] = FONTS[face].replace('LATIN', part).split('/');
+      return join(dirname(require.resolve(`${scope}/${name}/package.json`)), ...rest);
+    };
+    this.pdf = new PDFDocument({
+      size: paper,
+      margin: MARGIN,
+      bufferPages: true,
+      font: file('text', 'latin'),
+      info: { Title: about.title, Author: about.author, Creator: 'Old Hand' },
+      lang: 'en-GB',
+    });
+    for (const face of Object.keys(FONTS) as Face[])
+      for (const part of ['latin', 'latin-ext']) this.pdf.registerFont(`${face}:${part}`, file(face, part));
+    this.width = this.pdf.page.width - 2 * MARGIN;
+    const parts: Buffer[] = [];
+    this.done = new Promise((done, fail) => {
+      this.pdf.on('data', (c: Buffer) => parts.push(c));
+      this.pdf.on('end', () => done(Buffer.concat(parts)));
+      this.pdf.on('error', fail);
+    });
+  }
+
+  get y(): number {
+    return this.pdf.y;
+  }
+
+  set y(v: number) {
+    this.pdf.y = v;
+  }
+
+  get left(): number {
+    return MARGIN;
+  }
+
+  /** Room to the foot of the page. */
+  get room(): number {
+    return this.pdf.page.height - MARGIN - 14 - this.pdf.y;
+  }
+
+  newPage(): void {
+    this.pdf.addPage();
+  }
+
+  /** Begins a new page unless so many points are left. */
+  need(points: number): void {
+    if (this.room < points) this.newPage();
+  }
+
+  private face(name: string): Fontkit {
+    let held = this.holds.get(name);
+    if (!held) {
+      this.pdf.font(name);
+      held = (this.pdf as unknown as { _font: { font: Fontkit } })._font.font;
+      this.holds.set(name, held);
+    }
+    return held;
+  }
+
+  /** The text cut into runs, each in the part of the face that holds its letters; what neither holds becomes a question mark. */
+  private runs(text: string, face: Face): { font: string; text: string }[] {
+    const out: { font: string; text: string }[] = [];
+    for (const letter of text) {
+      const code = letter.codePointAt(0)!;
+      const font = ['latin', 'latin-ext'].map((p) => `${face}:${p}`).find((f) => this.face(f).hasGlyphForCodePoint(code));
+      const last = out.at(-1);
+      const shown = font ? letter : code === 10 ? '\n' : '?';
+      const set = font ?? last?.font ?? `${face}:latin`;
+      if (last && last.font === set) last.text += shown;
+      else out.push({ font: set, text: shown });
+    }
+    return out;
+  } // prettier-ignore
+
+  /** A paragraph at the cursor. */
+  say(text: string, { face = 'text', size = 10, colour = '#000000', left = 0, width = this.width - left, gap = 2 }: Say = {}): void {
+    const { pdf } = this;
+    const runs = this.runs(text, face);
+    pdf.fillColor(colour).fontSize(size);
+    const options = { width, lineGap: 1.2, paragraphGap: gap };
+    runs.forEach((run, i) => {
+      pdf.font(run.font);
+      const continued = i < runs.length - 1;
+      if (i === 0) pdf.text(run.text, MARGIN + left, pdf.y, { ...options, continued });
+      else pdf.text(run.text, { ...options, continued });
+    });
+  } // prettier-ignore
+
+  small(text: string, more: Say = {}): void {
+    this.say(text, { size: 8.5, colour: GREY, ...more });
+  }
+
+  heading(text: string, level: 1 | 2 | 3 = 2): void {
+    const size = { 1: 22, 2: 14, 3: 11 }[level];
+    this.need(size * 4);
+    if (level > 1 && this.pdf.y > MARGIN + 4) this.pdf.y += level === 2 ? 10 : 5;
+    this.say(text, { face: level === 3 ? 'strong' : 'title', size, gap: level === 1 ? 6 : 3 });
+  }
+
+  rule(): void {
+    this.pdf.moveTo(MARGIN, this.pdf.y).lineTo(MARGIN + this.width, this.pdf.y).lineWidth(0.4).stroke('#999999'); // prettier-ignore
+    this.pdf.y += 4;
+  }
+
+  /** A JPEG fitted into a box whose top left lies `left` points from the margin at height y; gives the height it took. */
+  picture(
+    picture: { bytes: Uint8Array; width: number; height: number },
+    left: number,
+    y: number,
+    box: readonly [number, number],
+  ): number {
+    const scale = Math.min(box[0] / picture.width, box[1] / picture.height);
+    const [w, h] = [picture.width * scale, picture.height * scale];
+    this.pdf.image(Buffer.from(picture.bytes), MARGIN + left, y, { width: w, height: h });
+    this.pdf
+      .rect(MARGIN + left, y, w, h)
+      .lineWidth(0.4)
+      .stroke('#777777');
+    return h;
+  }
+
+  swatch(hex: string, left: number, y: number, w: number, h: number): void {
+    this.pdf
+      .rect(MARGIN + left, y, w, h)
+      .lineWidth(0.4)
+      .fillAndStroke(hex, '#777777');
+  }
+
+  /** Rows of cells; each row is as high as its tallest cell and never broken over a page. */
+  table(columns: readonly number[], rows: readonly (readonly string[])[], strongFirst = false): void {
+    const total = columns.reduce((a, b) => a + b, 0);
+    const widths = columns.map((c) => (c / total) * this.width);
+    for (const row of rows) {
+      this.pdf.font('text:latin').fontSize(9);
+      const high = Math.max(...row.map((cell, i) => this.pdf.heightOfString(cell, { width: widths[i] - 8, lineGap: 1.2 })));
+      this.need(high + 6);
+      const top = this.pdf.y;
+      let left = 0;
+      row.forEach((cell, i) => {
+        this.pdf.y = top;
+        this.say(cell, { size: 9, left, width: widths[i] - 8, face: strongFirst && i === 0 ? 'strong' : 'text', gap: 0 });
+        left += widths[i];
+      });
+      this.pdf.y = top + high + 2;
+      this.rule();
+    }
+  } // prettier-ignore
+
+  /** Writes the footers and closes the file. */
+  finish(): Promise<Buffer> {
+    const { start, count } = this.pdf.bufferedPageRange();
+    for (let i = 0; i < count; i++) {
+      this.pdf.switchToPage(start + i);
+      // Writing below the margin would open another page.
+      this.pdf.page.margins.bottom = 0;
+      this.pdf.y = this.pdf.page.height - 34;
+      this.say(`${this.footer}   ${i + 1} of ${count}`, { size: 8, colour: GREY });
+    }
+    this.pdf.end();
+    return this.done;
+  }
+}

@@ -1,0 +1,152 @@
+/** Knows what goes into a study's report, gathered from what has been measured, ruled, planned and noted. */
+import { Kit } from '../../core/colour/mixing';
+import { makePlan } from '../../core/lesson/plan';
+import { advise } from '../../core/style/advice';
+import { nextStep, sayFinding, sizeWords, WordSettings } from '../../core/style/words';
+import { settingsOf } from '../accounts/settings';
+import { database } from '../database/connection';
+import { Told } from '../errors';
+import { inThread } from '../jobs/threads';
+import { planOf } from '../lessons/plans';
+import { comparisonOf, listPieces } from '../pieces/pieces';
+import { derivedPicture, getBlob, pictureOf } from '../pictures/store';
+import { listKits } from '../studies/kits';
+import { listRules, RuleRow } from '../studies/rules';
+import { listClasses, rosterOf, studyOf } from '../studies/studies';
+import { listWorks } from '../studies/works';
+import { ReportDocument, ReportStudent } from './reportDocument';
+
+type Bare = ReportStudent['piece'];
+
+/** The screen-sized picture; the thread makes it smaller for print. */
+async function shown(teacherId: string, id: string): Promise<Bare> {
+  const db = database();
+  const own = await pictureOf(db, teacherId, id);
+  const preview = (await derivedPicture(db, own.id, 'preview')) ?? own;
+  return { bytes: await getBlob(db, preview.sha256), width: own.width, height: own.height };
+}
+
+type PieceView = Awaited<ReturnType<typeof listPieces>>[number];
+
+/** The piece a student's page is about: the newest original, else copy, else warm-up, that has been compared. */
+function chosen(pieces: readonly PieceView[]): PieceView | null {
+  const ready = pieces.filter((p) => p.closeness !== null && p.rectifiedId);
+  for (const kind of ['original', 'copy', 'warm-up']) {
+    const own = ready.filter((p) => p.kind === kind).sort((a, b) => b.attempt - a.attempt);
+    if (own.length) return own[0];
+  }
+  return null;
+}
+
+interface Held {
+  teacherId: string;
+  rules: RuleRow[];
+  words: WordSettings;
+  works: Awaited<ReturnType<typeof listWorks>>;
+  /** Pictures already fetched, by id: many pages show the same source. */
+  pictures: Map<string, Promise<Bare>>;
+}
+
+const pictureIn = (held: Held, id: string): Promise<Bare> => {
+  const there = held.pictures.get(id) ?? shown(held.teacherId, id);
+  held.pictures.set(id, there);
+  return there;
+};
+
+async function studentPage(held: Held, name: string, pieces: readonly PieceView[]): Promise<ReportStudent | null> {
+  const piece = chosen(pieces);
+  if (!piece?.rectifiedId) return null;
+  const { comparison, notes, answers } = await comparisonOf(held.teacherId, piece.id);
+  if (!comparison) return null;
+  const noteOf = (feature: string) => notes.find((n) => n.feature === feature);
+  const aside = new Set(notes.filter((n) => n.setAside).map((n) => n.feature));
+  const ruled = new Set(held.rules.map((r) => r.feature).filter(Boolean));
+  const { works, next } = advise(comparison.findings, aside, ruled);
+  const say = (f: (typeof comparison.findings)[number]) =>
+    f.feature.startsWith('place.') ? f.words : sayFinding(f, held.words);
+  const source = held.works.find((w) => w.id === comparison.nearestWorkId) ?? held.works[0];
+  return {
+    name,
+    kind: piece.kind,
+    attempt: piece.attempt,
+    title: piece.title,
+    piece: await shown(held.teacherId, piece.rectifiedId),
+    source: await pictureIn(held, source.pictureId),
+    sourceTitle: source.title,
+    closeness: comparison.closeness.overall,
+    ownInvention: comparison.ownInvention,
+    works: works.map(say),
+    findings: next.map((f) => ({
+      words: say(f),
+      next: nextStep(f, held.words),
+      note: noteOf(f.feature)?.note ?? '',
+    })),
+    rules: held.rules.map((r) => {
+      const finding = comparison.findings.find((f) => f.feature === r.feature);
+      const met = r.kind === 'feature' ? (finding ? finding.distance === 0 : null) : (answers.find((a) => a.ruleId === r.id)?.met ?? null);
+      return { sentence: r.kind === 'feature' ? r.sentence : `${r.kind}: ${r.sentence}`, state: met === null ? 'not seen' : met ? 'kept' : 'missed' };
+    }),
+    course: pieces
+      .filter((p) => p.kind === piece.kind && p.closeness !== null)
+      .sort((a, b) => a.attempt - b.attempt)
+      .map((p) => ({ attempt: p.attempt, closeness: p.closeness! })),
+  }; // prettier-ignore
+}
+
+function planIn(view: Awaited<ReturnType<typeof planOf>>): ReportDocument['plan'] {
+  const { plan, sheetMm, shares } = view;
+  const made = makePlan({ ...plan, sheetMm, shares });
+  return { ...made, told: `${made.periods.length === 1 ? 'One period' : `${made.periods.length} periods`} of ${plan.minutesPerPeriod} minutes for ${plan.classSize === 1 ? 'one student' : `${plan.classSize} students`}; ${plan.ink} ink where ink is used.` }; // prettier-ignore
+}
+
+/** The report of a study as PDF bytes and a name for the file. */
+export async function studyReport(teacherId: string, studyId: string): Promise<{ pdf: Uint8Array; name: string }> {
+  const study = await studyOf(teacherId, studyId);
+  const settings = await settingsOf(teacherId);
+  const works = (await listWorks(teacherId, studyId)).filter((w) => !w.foil);
+  if (!works.length) throw new Told(400, 'A report needs at least one work by the master. Add one at Look.');
+  const words: WordSettings = { spelling: settings.spelling, units: settings.units };
+  const held: Held = { teacherId, rules: await listRules(teacherId, studyId), words, works, pictures: new Map() };
+  const pieces = await listPieces(teacherId, studyId);
+  const roster = await rosterOf(teacherId, studyId);
+  const people = roster.length ? roster : [{ id: '', name: 'You' }];
+  const students: ReportStudent[] = [];
+  const without: string[] = [];
+  for (const person of people) {
+    const page = await studentPage(held, person.name, pieces.filter((p) => p.maker === person.id)); // prettier-ignore
+    if (page) students.push(page);
+    else without.push(person.name);
+  }
+  const planView = await planOf(teacherId, studyId);
+  const kit: (Kit & { id: string }) | undefined = (await listKits(teacherId))[0];
+  const report: ReportDocument = {
+    title: study.title,
+    master: study.master,
+    about: study.about,
+    className: (await listClasses(teacherId)).find((c) => c.id === study.classId)?.name ?? null,
+    date: new Date().toISOString().slice(0, 10),
+    paper: settings.paper === 'A4' ? 'A4' : 'LETTER',
+    works: await Promise.all(
+      works.map(async (w) => ({
+        picture: await pictureIn(held, w.pictureId),
+        title: w.title,
+        told: [w.dated, w.widthMm && w.heightMm ? `${sizeWords(w.widthMm, words)} × ${sizeWords(w.heightMm, words)}` : ''].filter(Boolean).join(', '),
+      })),
+    ),
+    rules: held.rules.map(({ kind, sentence, evidence }) => ({ kind, sentence, evidence })),
+    palette: planView.palette.map((c) => ({
+      hex: c.hex,
+      name: c.name,
+      share: c.share,
+      told: c.ground ? ', the sheet' : c.accent ? ', an accent' : '',
+      recipe: null,
+    })),
+    paletteFrom: planView.measuredOn,
+    kit: kit?.name ?? null,
+    plan: planIn(planView),
+    students,
+    without,
+  }; // prettier-ignore
+  const pdf = await inThread({ task: 'report', report, kit: kit ?? null });
+  return { pdf, name: `${study.title.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '').toLowerCase() || 'study'}.pdf` }; // prettier-ignore
+}

@@ -11,6 +11,7 @@ const config = [
       'next-env.d.ts',
       'server/migrations/**',
       'test-results/**',
+      'core/raster/kernels/assembly.ts',
     ],
   },
   ...next,

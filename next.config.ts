@@ -9,8 +9,8 @@ const headers = [
   { key: 'Permissions-Policy', value: 'camera=(self), microphone=(), geolocation=(), payment=()' },
   {
     key: 'Content-Security-Policy',
-    // Next's own start-up script is inline; nothing is ever loaded from anywhere else.
-    value: `default-src 'self'; img-src 'self' blob: data:; script-src 'self' 'unsafe-inline'${process.env.NODE_ENV === 'development' ? " 'unsafe-eval'" : ''}; style-src 'self' 'unsafe-inline'; font-src 'self' data:; worker-src 'self' blob:; connect-src 'self'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'`,
+    // Next's own start-up script is inline, the filters are WebAssembly; nothing is ever loaded from anywhere else.
+    value: `default-src 'self'; img-src 'self' blob: data:; script-src 'self' 'unsafe-inline' 'wasm-unsafe-eval'${process.env.NODE_ENV === 'development' ? " 'unsafe-eval'" : ''}; style-src 'self' 'unsafe-inline'; font-src 'self' data:; worker-src 'self' blob:; connect-src 'self'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'`,
   },
 ];
 

@@ -3,6 +3,7 @@ import { lightnessFromLuminance } from '../colour/lab';
 import { linearFromByte } from '../colour/srgb';
 import { dilateMax, erodeMin, gaussian } from '../raster/filters';
 import { Mask, mask, Plane, plane, RgbImage } from '../raster/image';
+import { departureFrom } from '../raster/kernels/kernels';
 import { histogramQuantiles } from '../raster/statistics';
 
 /** Departure from the ground (Lab units) under which a pixel is taken for bare. */
@@ -14,30 +15,9 @@ function labF(t: number): number {
   return t > 216 / 24389 ? Math.cbrt(t) : ((24389 / 27) * t + 16) / 116;
 }
 
-/** Table look-up of the Lab curve with linear steps; error under 0.05 L* above L* 2, and darker than that all blacks are alike. */
-function fastF(t: number): number {
-  const at = t <= 0 ? 0 : t >= 1 ? 4096 : t * 4096;
-  const low = at | 0;
-  return cubeRoots[low] + (at - low) * (cubeRoots[low + 1] - cubeRoots[low]);
-}
-
-/** Distance in Lab from the ground colour of every pixel, 0 or more. */
+/** Distance in Lab from the ground colour of every pixel, 0 or more; tables with linear steps, error under 0.1 above L* 2. */
 export function departure(image: RgbImage, ground: readonly number[]): Plane {
-  const out = plane(image.width, image.height);
-  const d = image.data;
-  for (let i = 0, j = 0; i < out.data.length; i++, j += 3) {
-    const r = linearFromByte[d[j]];
-    const g = linearFromByte[d[j + 1]];
-    const b = linearFromByte[d[j + 2]];
-    const fx = fastF((0.4123907993 * r + 0.3575843394 * g + 0.1804807884 * b) / 0.9504559271);
-    const fy = fastF(0.2126390059 * r + 0.7151686788 * g + 0.0721923154 * b);
-    const fz = fastF((0.0193308187 * r + 0.1191947798 * g + 0.9505321522 * b) / 1.0890577508);
-    const dL = 116 * fy - 16 - ground[0];
-    const da = 500 * (fx - fy) - ground[1];
-    const db = 200 * (fy - fz) - ground[2];
-    out.data[i] = Math.sqrt(dL * dL + da * da + db * db);
-  }
-  return out;
+  return departureFrom(image, ground, linearFromByte, cubeRoots);
 }
 
 /** Where no ground is known: how much darker than the lightest part (98th percentile) each pixel is, in L*. */
@@ -59,10 +39,10 @@ export function darkness(image: RgbImage): Plane {
  * Marked pixels of a departure plane: near half (0.45, since Lab falls off faster than coverage) of the strongest departure near by (so that a line's width is kept
  * under blur), or wholly surrounded by departure (so that a pale wash with a dark line in it stays marked).
  */
-export function markedMask(depart: Plane, reach = 4): Mask {
+export function markedMask(depart: Plane, softer: Plane = gaussian(depart, 1.2), reach = 4): Mask {
   const soft = gaussian(depart, 0.7);
   const high = dilateMax(soft, reach);
-  const low = erodeMin(gaussian(depart, 1.2), reach);
+  const low = erodeMin(softer, reach);
   const out = mask(depart.width, depart.height);
   for (let i = 0; i < out.data.length; i++) {
     const v = soft.data[i];
@@ -71,12 +51,15 @@ export function markedMask(depart: Plane, reach = 4): Mask {
   return out;
 }
 
-/** Standard deviation of pixel noise in a plane: the median of the absolute diagonal second difference (after Immerkær 1996). */
+const NOISE_BINS = 4096;
+const NOISE_STEP = 0.05;
+
+/** Standard deviation of pixel noise in a plane: the median of the absolute diagonal second difference (after Immerkær 1996), to 0.01. */
 export function noiseOf(source: Plane): number {
   const { width: w, height: h, data } = source;
-  const values = new Float32Array(Math.max(1, Math.ceil(((w - 2) * (h - 2)) / 3)));
+  const bins = new Int32Array(NOISE_BINS);
   let n = 0;
-  for (let i = w + 1; i < w * (h - 1) - 1 && n < values.length; i += 3) {
+  for (let i = w + 1; i < w * (h - 1) - 1; i += 3, n++) {
     const v =
       4 * data[i] -
       2 * (data[i - 1] + data[i + 1] + data[i - w] + data[i + w]) +
@@ -84,9 +67,12 @@ export function noiseOf(source: Plane): number {
       data[i - w + 1] +
       data[i + w - 1] +
       data[i + w + 1];
-    values[n++] = Math.abs(v);
+    const at = Math.abs(v) / NOISE_STEP;
+    bins[at < NOISE_BINS ? at | 0 : NOISE_BINS - 1]++;
   }
   if (!n) return 0;
-  const sorted = values.subarray(0, n).sort();
-  return sorted[n >> 1] / (0.6745 * 6);
+  let below = 0;
+  let bin = 0;
+  while (below + bins[bin] <= n / 2) below += bins[bin++];
+  return ((bin + (n / 2 - below) / bins[bin]) * NOISE_STEP) / (0.6745 * 6);
 }

@@ -78,15 +78,20 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
   let lineDepart = 0;
   let restDepart = 0;
   let skeleton = 0;
+  const [isMarked, isLine, isCentre, departs] = [
+    work.marked.data,
+    work.lines.data,
+    work.skeleton.data,
+    work.depart.data,
+  ];
   for (let y = y0; y < y0 + h; y++)
-    for (let x = x0; x < x0 + w; x++) {
-      const i = y * work.width + x;
-      marked += work.marked.data[i];
-      skeleton += work.skeleton.data[i];
-      if (work.lines.data[i]) {
+    for (let i = y * work.width + x0, end = i + w; i < end; i++) {
+      marked += isMarked[i];
+      skeleton += isCentre[i];
+      if (isLine[i]) {
         lineArea++;
-        lineDepart += work.depart.data[i];
-      } else restDepart += work.depart.data[i];
+        lineDepart += departs[i];
+      } else restDepart += departs[i];
     }
   const width = skeleton > 0 ? lineArea / skeleton : 0;
   const within = (x: number, y: number) => x >= x0 && y >= y0 && x < x0 + w && y < y0 + h;
@@ -126,9 +131,9 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
   const second = lined && directions.length > 1 ? readSpacing(depart, directions[1].angle) : null;
   const { mean, sd } = spreadIn(work.tone, rect);
   let steepest = 0;
+  const rise = work.rise.data;
   for (let y = y0; y < y0 + h; y++)
-    for (let i = y * work.width + x0, end = i + w; i < end; i++)
-      if (work.rise.data[i] > steepest) steepest = work.rise.data[i];
+    for (let i = y * work.width + x0, end = i + w; i < end; i++) if (rise[i] > steepest) steepest = rise[i];
   return {
     coverage: marked / n,
     lineCoverage: lineArea / n,

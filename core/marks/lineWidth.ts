@@ -11,6 +11,8 @@ export interface WidthReading {
 }
 
 const STEP = 0.5;
+/** Points of the centre line measured at most, evenly chosen. */
+const POINTS = 700;
 
 /**
  * Widths in px of the lines whose centre line is given: `marks` is high on marks, `inside` their distance transform,
@@ -29,7 +31,7 @@ export function readWidths(marks: Plane, skeleton: Mask, inside: Plane, field: O
       if (around === 3) at.push(i);
     }
   if (at.length < 20) return null;
-  const every = Math.max(1, Math.floor(at.length / 1500));
+  const every = Math.max(1, Math.floor(at.length / POINTS));
   const cores = at.map((i) => marks.data[i]).sort((a, b) => a - b);
   const full = sortedQuantile(cores, 0.8);
   const widths: number[] = [];

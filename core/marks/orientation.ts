@@ -1,7 +1,7 @@
 /** Knows which way strokes run: structure tensor, axial statistics on doubled angles, and the peaks of the angle density. */
-import { box } from '../raster/filters';
-import { gaussianGradient } from '../raster/gradient';
-import { Plane, plane, Rect } from '../raster/image';
+import { derivativeKernels } from '../raster/gradient';
+import { Plane, Rect } from '../raster/image';
+import { tensor } from '../raster/kernels/kernels';
 import { axialDifference } from '../raster/statistics';
 
 export interface Direction {
@@ -27,45 +27,10 @@ export interface OrientationField {
 
 /** Orientation at every pixel by the structure tensor (Bigün and Granlund 1987), derivative sigma in px, window sigma 1.6 px. */
 export function orientationField(tone: Plane, noise: number, derivative = 1): OrientationField {
-  const { dx, dy } = gaussianGradient(tone, derivative);
-  const { width, height } = tone;
-  const n = width * height;
-  const xx = plane(width, height);
-  const yy = plane(width, height);
-  const xy = plane(width, height);
-  for (let i = 0, gx = dx.data, gy = dy.data, a = xx.data, b = yy.data, c = xy.data; i < n; i++) {
-    a[i] = gx[i] * gx[i];
-    b[i] = gy[i] * gy[i];
-    c[i] = gx[i] * gy[i];
-  }
-  // Running means of 5 and 3 px make a window of sigma 1.6 at a third of the cost of the Gaussian.
-  const smooth = (p: Plane) => box(box(p, 2), 1).data;
-  const a = smooth(xx);
-  const b = smooth(yy);
-  const c = smooth(xy);
-  const angle = new Float32Array(n);
-  const weight = new Float32Array(n);
-  const cos = new Float32Array(n);
-  const sin = new Float32Array(n);
+  const { derive, soften } = derivativeKernels(derivative);
   // Variance of a Gaussian derivative of white noise is noise² / (8 π σ⁴); twice that for both axes, with a margin.
   const floor = (4 * 2 * noise * noise) / (8 * Math.PI * derivative ** 4) + 0.05;
-  for (let i = 0; i < n; i++) {
-    const energy = a[i] + b[i];
-    if (energy <= floor) continue;
-    const difference = a[i] - b[i];
-    const size = Math.sqrt(difference * difference + 4 * c[i] * c[i]);
-    const coherence = size / energy;
-    const w = Math.sqrt(energy - floor) * coherence;
-    weight[i] = w;
-    // Gradient angle with y down; the stroke runs square to it, and the viewer's angle turns the other way.
-    const seen = 90 - Math.atan2(2 * c[i], difference) * (90 / Math.PI);
-    angle[i] = seen >= 180 ? seen - 180 : seen;
-    if (size > 0) {
-      cos[i] = (-w * difference) / size;
-      sin[i] = (2 * w * c[i]) / size;
-    }
-  }
-  return { width, height, angle, weight, cos, sin };
+  return { width: tone.width, height: tone.height, ...tensor(tone, derive, soften, floor) };
 }
 
 /** Axial mean and resultant length of weighted angles (Mardia and Jupp 2000, ch. 9): degrees [0, 180), 0–1. */

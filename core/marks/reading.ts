@@ -97,7 +97,7 @@ export function readPatch(image: RgbImage, ground: readonly number[] | null, sca
 
 const WINDOW = 384;
 const TILE = 128;
-const MOST_WINDOWS = 42;
+const MOST_WINDOWS = 28;
 
 /** Windows that cover the picture, or an even choice of them where it is large. */
 function chooseWindows(width: number, height: number): Rect[] {
@@ -199,7 +199,7 @@ function rangeSpread(values: readonly number[]): number | null {
   return values.length < 3 ? null : (quantile(values, 0.84) - quantile(values, 0.16)) / 2;
 }
 
-/** Reads the worked part of a whole mark-size picture. Deterministic; at most 42 windows of 384 px. */
+/** Reads the worked part of a whole mark-size picture. Deterministic; at most 28 windows of 384 px. */
 export function readOverall(image: RgbImage, ground: readonly number[] | null, scale: MarkScale): OverallMarks {
   const tiles: TileReading[] = [];
   const density = new Float64Array(180);

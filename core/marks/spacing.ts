@@ -1,6 +1,5 @@
 /** Knows how far apart strokes of one direction lie: single crossings counted along the normal, after averaging along the strokes. */
 import { Plane, plane } from '../raster/image';
-import { sampleBilinear } from '../raster/resample';
 import { mean, median, quantile, standardDeviation } from '../raster/statistics';
 
 export interface SpacingReading {
@@ -24,14 +23,26 @@ function turned(source: Plane, angle: number): Plane {
   const long = Math.ceil(Math.abs(w * c) + Math.abs(h * s));
   const across = Math.ceil(Math.abs(w * s) + Math.abs(h * c));
   const out = plane(long, across);
-  for (let v = 0; v < across; v++)
+  const [from, to] = [source.data, out.data];
+  for (let v = 0; v < across; v++) {
+    const dv = v - (across - 1) / 2;
     for (let u = 0; u < long; u++) {
       const du = u - (long - 1) / 2;
-      const dv = v - (across - 1) / 2;
       const x = (w - 1) / 2 + du * c - dv * s;
       const y = (h - 1) / 2 + du * s + dv * c;
-      out.data[v * long + u] = x < 0 || y < 0 || x > w - 1 || y > h - 1 ? NaN : sampleBilinear(source, x, y);
+      if (x < 0 || y < 0 || x > w - 1 || y > h - 1) {
+        to[v * long + u] = NaN;
+        continue;
+      }
+      const x0 = Math.min(x | 0, w - 2);
+      const y0 = Math.min(y | 0, h - 2);
+      const fx = x - x0;
+      const fy = y - y0;
+      const i = y0 * w + x0;
+      to[v * long + u] =
+        (from[i] * (1 - fx) + from[i + 1] * fx) * (1 - fy) + (from[i + w] * (1 - fx) + from[i + w + 1] * fx) * fy;
     }
+  }
   return out;
 }
 

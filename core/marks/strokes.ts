@@ -18,17 +18,17 @@ interface Path {
   ends: [number, number];
 }
 
-const NEIGHBOURS: readonly (readonly [number, number])[] = [[1, 0], [1, 1], [0, 1], [-1, 1], [-1, 0], [-1, -1], [0, -1], [1, -1]]; // prettier-ignore
+/** Steps to the eight neighbours in a raster of width w; skeletons keep a frame of unset pixels, so none leaves it. */
+const steps = (w: number) => Int32Array.of(1, w + 1, w, w - 1, -1, -w - 1, -w, -w + 1);
 
 /** Centre lines between junctions and free ends. */
 function tracePaths(skeleton: Mask): { paths: Path[]; junctions: number } {
   const { width: w, height: h, data } = skeleton;
+  const around = steps(w);
   const degree = new Uint8Array(w * h);
   for (let y = 1; y < h - 1; y++)
-    for (let x = 1; x < w - 1; x++) {
-      const i = y * w + x;
-      if (data[i]) for (const [dx, dy] of NEIGHBOURS) degree[i] += data[i + dy * w + dx];
-    }
+    for (let i = y * w + 1, end = y * w + w - 1; i < end; i++)
+      if (data[i]) for (let k = 0; k < 8; k++) degree[i] += data[i + around[k]];
   // Junction pixels that touch are one junction.
   const junction = new Int32Array(w * h).fill(-1);
   let junctions = 0;
@@ -39,8 +39,8 @@ function tracePaths(skeleton: Mask): { paths: Path[]; junctions: number } {
     stack.push(i);
     while (stack.length) {
       const p = stack.pop()!;
-      for (const [dx, dy] of NEIGHBOURS) {
-        const q = p + dy * w + dx;
+      for (let k = 0; k < 8; k++) {
+        const q = p + around[k];
         if (data[q] && degree[q] >= 3 && junction[q] < 0) {
           junction[q] = junctions;
           stack.push(q);
@@ -59,8 +59,8 @@ function tracePaths(skeleton: Mask): { paths: Path[]; junctions: number } {
     for (;;) {
       let next = -1;
       let met = -1;
-      for (const [dx, dy] of NEIGHBOURS) {
-        const q = here + dy * w + dx;
+      for (let k = 0; k < 8; k++) {
+        const q = here + around[k];
         if (!data[q]) continue;
         if (junction[q] >= 0) {
           if (!(points.length === 1 && junction[q] === from)) met = junction[q];
@@ -79,8 +79,8 @@ function tracePaths(skeleton: Mask): { paths: Path[]; junctions: number } {
   for (let i = 0; i < data.length; i++) {
     if (!data[i]) continue;
     if (junction[i] >= 0) {
-      for (const [dx, dy] of NEIGHBOURS) {
-        const q = i + dy * w + dx;
+      for (let k = 0; k < 8; k++) {
+        const q = i + around[k];
         if (data[q] && !used[q] && junction[q] < 0) walk(q, junction[i]);
       }
     } else if (!used[i] && degree[i] <= 1) walk(i, -1);

@@ -33,17 +33,17 @@ export interface Workup {
 export function workUp(image: RgbImage, ground: readonly number[] | null): Workup {
   const depart = ground ? departure(image, ground) : darkness(image);
   const noise = noiseOf(depart);
-  const marked = markedMask(depart);
+  const texture = gaussian(depart, 1.2);
+  const marked = markedMask(depart, texture);
   const inverse = gaussian(depart, 0.6);
-  for (let i = 0; i < inverse.data.length; i++) inverse.data[i] = 100 - inverse.data[i];
+  for (let i = 0, d = inverse.data; i < d.length; i++) d[i] = 100 - d[i];
   const lines = sauvola(inverse, 11, 0.12, Math.max(5, 3.5 * noise));
   const inside = distanceInside(lines);
   const field = orientationField(depart, noise);
   const { list } = components(lines);
   const { strokes, skeleton } = traceStrokes(lines, 6);
-  const texture = gaussian(depart, 1.2);
   const coarse = gaussian(depart, 4);
-  for (let i = 0; i < coarse.data.length; i++) texture.data[i] -= coarse.data[i];
+  for (let i = 0, t = texture.data, c = coarse.data; i < t.length; i++) t[i] -= c[i];
   return {
     width: image.width,
     height: image.height,
@@ -65,11 +65,12 @@ export function workUp(image: RgbImage, ground: readonly number[] | null): Worku
 
 function riseOf({ width: w, height: h, data }: Plane): Plane {
   const out = plane(w, h);
+  const to = out.data;
   for (let y = 2; y < h - 2; y++)
     for (let i = y * w + 2, end = y * w + w - 2; i < end; i++) {
       const dx = data[i + 2] - data[i - 2];
       const dy = data[i + 2 * w] - data[i - 2 * w];
-      out.data[i] = Math.sqrt(dx * dx + dy * dy) / 4;
+      to[i] = Math.sqrt(dx * dx + dy * dy) / 4;
     }
   return out;
 }

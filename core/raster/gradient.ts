@@ -14,11 +14,8 @@ export function scharr(source: Plane): Gradient {
   return { dx: separable(source, derive, smooth), dy: separable(source, smooth, derive) };
 }
 
-/**
- * Derivatives of the Gaussian-smoothed plane, sigma in px. Nearly free of the lean toward the diagonal
- * that neighbour differences give fine lines (below 0.3° from sigma 0.8 on).
- */
-export function gaussianGradient(source: Plane, sigma: number): Gradient {
+/** The two kernels of a Gaussian derivative, sigma in px: one derives along its axis, the other softens across it. */
+export function derivativeKernels(sigma: number): { derive: Float32Array; soften: Float32Array } {
   const radius = Math.ceil(3.5 * sigma);
   const g = new Float32Array(2 * radius + 1);
   const d = new Float32Array(2 * radius + 1);
@@ -31,5 +28,14 @@ export function gaussianGradient(source: Plane, sigma: number): Gradient {
     slope += i * d[i + radius];
   }
   for (let i = 0; i < d.length; i++) d[i] /= slope;
-  return { dx: separable(source, d, g), dy: separable(source, g, d) };
+  return { derive: d, soften: g };
+}
+
+/**
+ * Derivatives of the Gaussian-smoothed plane, sigma in px. Nearly free of the lean toward the diagonal
+ * that neighbour differences give fine lines (below 0.3° from sigma 0.8 on).
+ */
+export function gaussianGradient(source: Plane, sigma: number): Gradient {
+  const { derive, soften } = derivativeKernels(sigma);
+  return { dx: separable(source, derive, soften), dy: separable(source, soften, derive) };
 }

@@ -1,16 +1,12 @@
 /** Knows how to change a picture's size without inventing or losing light: area means in linear light. */
 import { linearFromByte, byteFromLinear } from '../colour/srgb';
 import { Plane, plane, RgbImage } from './image';
+import { gatherRows, Span } from './kernels/kernels';
 
 /** Smaller size whose long side is at most `longSide`; the same size when it is already. */
 function fittedSize(width: number, height: number, longSide: number): { width: number; height: number } {
   const scale = Math.min(1, longSide / Math.max(width, height));
   return { width: Math.max(1, Math.round(width * scale)), height: Math.max(1, Math.round(height * scale)) };
-}
-
-interface Span {
-  first: number;
-  weights: Float32Array;
 }
 
 function spans(from: number, to: number): Span[] {
@@ -34,31 +30,10 @@ export function reduceImage(source: RgbImage, width: number, height: number): Rg
   const xs = spans(source.width, width);
   const ys = spans(source.height, height);
   const out = new Uint8Array(width * height * 3);
-  const row = new Float32Array(width * 3);
-  for (let y = 0; y < height; y++) {
-    row.fill(0);
-    const { first, weights } = ys[y];
-    for (let k = 0; k < weights.length; k++) {
-      const base = (first + k) * source.width * 3;
-      for (let x = 0; x < width; x++) {
-        const sx = xs[x];
-        let r = 0;
-        let g = 0;
-        let b = 0;
-        for (let j = 0, i = base + sx.first * 3; j < sx.weights.length; j++, i += 3) {
-          const w = sx.weights[j];
-          r += w * linearFromByte[source.data[i]];
-          g += w * linearFromByte[source.data[i + 1]];
-          b += w * linearFromByte[source.data[i + 2]];
-        }
-        row[x * 3] += weights[k] * r;
-        row[x * 3 + 1] += weights[k] * g;
-        row[x * 3 + 2] += weights[k] * b;
-      }
-    }
+  gatherRows(source, xs, ys, linearFromByte, (row, y) => {
     const to = y * width * 3;
     for (let i = 0; i < row.length; i++) out[to + i] = byteFromLinear(row[i]);
-  }
+  });
   return { width, height, data: out };
 }
 

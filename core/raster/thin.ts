@@ -5,18 +5,21 @@ import { Mask } from './image';
 export function thin(source: Mask): Mask {
   const { width: w, height: h } = source;
   const data = source.data.slice();
-  let alive: number[] = [];
-  for (let y = 1; y < h - 1; y++) for (let x = 1; x < w - 1; x++) if (data[y * w + x]) alive.push(y * w + x);
+  const alive = new Int32Array(w * h);
+  let count = 0;
+  for (let y = 1; y < h - 1; y++)
+    for (let i = y * w + 1, end = y * w + w - 1; i < end; i++) if (data[i]) alive[count++] = i;
   // A frame of unset pixels spares every bounds check below.
   for (let x = 0; x < w; x++) data[x] = data[(h - 1) * w + x] = 0;
   for (let y = 0; y < h; y++) data[y * w] = data[y * w + w - 1] = 0;
   let changed = true;
-  const drop: number[] = [];
+  const drop = new Int32Array(count);
   while (changed) {
     changed = false;
     for (let pass = 0; pass < 2; pass++) {
-      drop.length = 0;
-      for (const i of alive) {
+      let dropped = 0;
+      for (let k = 0; k < count; k++) {
+        const i = alive[k];
         const p2 = data[i - w];
         const p3 = data[i - w + 1];
         const p4 = data[i + 1];
@@ -38,13 +41,14 @@ export function thin(source: Mask): Mask {
           (p9 < p2 ? 1 : 0);
         if (a !== 1) continue;
         if (pass === 0 ? p2 * p4 * p6 || p4 * p6 * p8 : p2 * p4 * p8 || p2 * p6 * p8) continue;
-        drop.push(i);
+        drop[dropped++] = i;
       }
-      if (drop.length) {
-        changed = true;
-        for (const i of drop) data[i] = 0;
-        alive = alive.filter((i) => data[i]);
-      }
+      if (!dropped) continue;
+      changed = true;
+      for (let k = 0; k < dropped; k++) data[drop[k]] = 0;
+      let kept = 0;
+      for (let k = 0; k < count; k++) if (data[alive[k]]) alive[kept++] = alive[k];
+      count = kept;
     }
   }
   return { width: w, height: h, data };

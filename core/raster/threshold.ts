@@ -55,15 +55,18 @@ export function multiOtsu(counts: ArrayLike<number>, classes: number): number[] 
  */
 export function sauvola(source: Plane, radius: number, k = 0.2, floor = 4): Mask {
   const squared = plane(source.width, source.height);
-  for (let i = 0; i < squared.data.length; i++) squared.data[i] = source.data[i] ** 2;
-  const m = box(source, radius);
-  const m2 = box(squared, radius);
+  const from = source.data;
+  for (let i = 0, q = squared.data; i < q.length; i++) q[i] = from[i] * from[i];
+  const m = box(source, radius).data;
+  const m2 = box(squared, radius).data;
   const out = mask(source.width, source.height);
-  for (let i = 0; i < out.data.length; i++) {
-    const s = Math.sqrt(Math.max(0, m2.data[i] - m.data[i] ** 2));
+  const to = out.data;
+  for (let i = 0; i < to.length; i++) {
+    const mean = m[i];
+    const s = Math.sqrt(Math.max(0, m2[i] - mean * mean));
     // The classical rule is for text; where contrast is low but real, half a deviation under the mean keeps the stroke.
-    const t = Math.max(m.data[i] * (1 + k * (s / 50 - 1)), m.data[i] - 0.5 * s);
-    out.data[i] = s > floor / 2 && source.data[i] < t && source.data[i] < m.data[i] - floor / 2 ? 1 : 0;
+    const t = Math.max(mean * (1 + k * (s / 50 - 1)), mean - 0.5 * s);
+    to[i] = s > floor / 2 && from[i] < t && from[i] < mean - floor / 2 ? 1 : 0;
   }
   return out;
 }

@@ -1,0 +1,56 @@
+/** How long a full profile of a 12-megapixel JPEG takes, against decoding and reducing it with the image library alone. */
+import sharp from 'sharp';
+import { ANSGRAVE } from '../../atelier/hand';
+import { renderDrawing } from '../../atelier/render';
+import { drawScene, MASTER_SCENES } from '../../atelier/scenes';
+import { measurePicture } from '../../core/style/profile';
+
+const [WIDTH_MM, HEIGHT_MM, WIDTH_PX] = [300, 225, 4000];
+const ROUNDS = 5;
+
+/** The picture everything is timed on: the first demo scene at 4000 × 3000 px. */
+async function picture(): Promise<Buffer> {
+  const drawing = drawScene(MASTER_SCENES[0].scene, ANSGRAVE, WIDTH_MM, HEIGHT_MM);
+  const image = await renderDrawing(drawing, WIDTH_PX / WIDTH_MM, 5, 11);
+  return sharp(Buffer.from(image.data), { raw: { width: image.width, height: image.height, channels: 3 } })
+    .jpeg({ quality: 92 })
+    .toBuffer();
+}
+
+const timed = async (work: () => Promise<unknown>): Promise<number> => {
+  const begun = performance.now();
+  await work();
+  return performance.now() - begun;
+};
+
+const middle = (values: readonly number[]): number => values.slice().sort((a, b) => a - b)[values.length >> 1];
+
+sharp.concurrency(1);
+sharp.cache(false);
+const jpeg = await picture();
+
+/** Full-resolution decode to raw, then the reduction: so nothing is shrunk while loading. */
+async function base(): Promise<void> {
+  const { data, info } = await sharp(jpeg).raw().toBuffer({ resolveWithObject: true });
+  await sharp(data, { raw: { width: info.width, height: info.height, channels: 3 } }).resize(1024).raw().toBuffer(); // prettier-ignore
+}
+
+async function profile(): Promise<void> {
+  const { data, info } = await sharp(jpeg).autoOrient().removeAlpha().raw().toBuffer({ resolveWithObject: true });
+  measurePicture({ width: info.width, height: info.height, data });
+}
+
+await base();
+const first = await timed(profile);
+const bases: number[] = [];
+const profiles: number[] = [];
+// In turns, since a shared machine is faster at one time than at another.
+for (let i = 0; i < ROUNDS; i++) {
+  bases.push(await timed(base), await timed(base));
+  profiles.push(await timed(profile));
+}
+bases.push(await timed(base), await timed(base));
+const [b, p] = [middle(bases), middle(profiles)];
+process.stdout.write(
+  `${JSON.stringify({ baseMs: b, profileMs: p, firstProfileMs: first, ratio: p / b, firstRatio: first / b, peakMb: process.resourceUsage().maxRSS / 1024 })}\n`,
+);

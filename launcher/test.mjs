@@ -54,7 +54,7 @@ export async function test(words) {
         (p) => p.startsWith('-') || p.startsWith('.') || existsSync(join(ROOT, p)),
       ),
     );
-    check('kernels', process.execPath, [join(ROOT, 'core/raster/kernels/compile.mjs'), '--check']);
+    check('kernels', process.execPath, [join(ROOT, 'launcher/kernels.mjs'), '--check']);
     check('dead code', bin('knip'), ['--no-progress']);
     const jestReport = join(scratch, 'jest.json');
     counted(

@@ -1,12 +1,12 @@
 /** Knows the usual cautions. They never replace labels, safety data sheets, local codes, school policy or licensed practice. */
 
-export interface Caution {
+interface Caution {
   text: string;
   /** Below this age an adult does it; common practice, no source: the school's own rule comes first. */
   adultBelow?: number;
 }
 
-export const CAUTIONS = {
+const CAUTIONS = {
   nib: { text: 'Nibs are sharp: carry pens point down, never shake or throw them, count them in.', adultBelow: 8 },
   'waterproof-ink': { text: 'Waterproof ink stains clothes and skin and clogs pens that cannot be taken apart: dip pens only, rinse at once.' }, // prettier-ignore
   'dust-dry': {
@@ -24,9 +24,9 @@ export const CAUTIONS = {
 
 export type CautionId = keyof typeof CAUTIONS;
 
-export const LABELS =
+const LABELS =
   'Read the labels and safety data sheets; look for conformance to ASTM D-4236 or EN 71 as your local rules ask. School policy and local codes come first.';
-export const PHOTOGRAPHS = 'Photographs of pieces: no full names, consent as your school asks, nothing leaves this machine.'; // prettier-ignore
+const PHOTOGRAPHS = 'Photographs of pieces: no full names, consent as your school asks, nothing leaves this machine.'; // prettier-ignore
 
 /** Cautions of a lesson as sentences, those where an adult must act for this age first, labels last. */
 export function cautionsFor(ids: readonly CautionId[], youngest: number): string[] {

@@ -26,7 +26,7 @@ export interface PlanWishes extends OrderContext {
   shares: WorkedShares;
 }
 
-export interface PlanWarning extends Omit<OrderWarning, 'step'> {
+interface PlanWarning extends Omit<OrderWarning, 'step'> {
   step: number | null;
 }
 

@@ -34,7 +34,7 @@ export interface ColourNeed {
 }
 
 /** Common practice, no source: one millilitre of gouache covers about 90 cm² in one coat. */
-export const GOUACHE_CM2_PER_ML = 90;
+const GOUACHE_CM2_PER_ML = 90;
 
 /**
  * Paint for a measured palette: share × sheet area ÷ coverage × layers × class, and the waste on top.

@@ -31,7 +31,7 @@ export interface Frame {
   handOut: number;
 }
 
-export interface Wait {
+interface Wait {
   step: number;
   after: number;
   minutes: number;

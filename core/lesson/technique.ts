@@ -9,7 +9,7 @@ export const LESSON_MEDIA = ['pen-and-wash', 'pen', 'brush-ink', 'pencil', 'colo
 export type LessonMedium = (typeof LESSON_MEDIA)[number];
 
 /** What a step does to the picture. */
-export type Role = 'ground' | 'draft' | 'resist' | 'line' | 'tone' | 'wash' | 'paint' | 'light' | 'accent' | 'fill' | 'blend' | 'rub-out' | 'fix' | 'print'; // prettier-ignore
+type Role = 'ground' | 'draft' | 'resist' | 'line' | 'tone' | 'wash' | 'paint' | 'light' | 'accent' | 'fill' | 'blend' | 'rub-out' | 'fix' | 'print'; // prettier-ignore
 
 export interface Technique {
   id: string;

@@ -12,7 +12,7 @@ import { record, registerSubject, Transaction } from '../studies/edits';
 import { studyOf } from '../studies/studies';
 import { profileOf } from '../studies/works';
 
-export interface PlanSettings {
+interface PlanSettings {
   ink: 'waterproof' | 'washable';
   contact: 'light-pencil' | 'straight-in';
   erasing: boolean;

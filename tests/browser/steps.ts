@@ -28,6 +28,10 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
   const study = studies.find((s) => s.title.startsWith('Harbour'))!.id;
   const works = (await (await page.request.get(`${origin()}/api/studies/${study}/works`)).json()) as DemoIds['works'];
   const rules = (await (await page.request.get(`${origin()}/api/studies/${study}/rules`)).json()) as { id: string }[];
+  const references = (await (await page.request.get(`${origin()}/api/studies/${study}/references`)).json()) as {
+    id: string;
+  }[];
+  const reference = references[0].id;
   const work = works[0].id;
   const routes: [string, string][] = [
     ['GET', `/api/studies/${study}`],
@@ -44,6 +48,18 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
     ['GET', `/api/studies/${study}/progress`],
     ['DELETE', `/api/studies/${study}/progress`],
     ['POST', `/api/studies/${study}/stand`],
+    ['GET', `/api/studies/${study}/plan`],
+    ['PUT', `/api/studies/${study}/plan`],
+    ['GET', `/api/studies/${study}/report`],
+    ['GET', `/api/studies/${study}/pieces`],
+    ['POST', `/api/studies/${study}/pieces`],
+    ['GET', `/api/studies/${study}/references`],
+    ['POST', `/api/studies/${study}/references`],
+    ['PATCH', `/api/references/${reference}`],
+    ['POST', `/api/references/${reference}`],
+    ['DELETE', `/api/references/${reference}`],
+    ['GET', `/api/landmarks/reference/${reference}`],
+    ['PUT', `/api/landmarks/reference/${reference}`],
     ['GET', `/api/works/${work}`],
     ['PATCH', `/api/works/${work}`],
     ['DELETE', `/api/works/${work}`],

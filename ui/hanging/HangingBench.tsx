@@ -4,17 +4,8 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Bench } from '../shared/Bench';
 import { text } from '../text/en';
+import type { Hung } from './hung';
 import { Wall } from './Wall';
-
-export interface Hung {
-  id: string;
-  name: string;
-  kind: 'warm-up' | 'copy' | 'original';
-  attempt: number;
-  pictureId: string;
-  closeness: number;
-  ownInvention: number;
-}
 
 const ALL = 'all';
 const KINDS = ['original', 'copy', 'warm-up', ALL] as const;

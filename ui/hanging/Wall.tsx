@@ -3,7 +3,7 @@ import { Chart as ChartJS, ChartOptions, LinearScale, PointElement, Tooltip } fr
 import { useEffect, useMemo, useState } from 'react';
 import { Scatter } from 'react-chartjs-2';
 import { text } from '../text/en';
-import type { Hung } from './HangingBench';
+import type { Hung } from './hung';
 
 ChartJS.register(LinearScale, PointElement, Tooltip);
 

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { send } from '../shared/request';
 import { Notice } from '../shared/Notice';
 import { text } from '../text/en';
-import type { Rule } from './MakeBench';
+import type { Rule } from './reference';
 
 /** The study's rules, ticked off while the piece is made. */
 export function Checklist({ referenceId, rules, done }: { referenceId: string; rules: Rule[]; done: string[] }) {

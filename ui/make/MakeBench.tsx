@@ -10,13 +10,7 @@ import { useAct } from '../shared/useAct';
 import { WorkStrip } from '../shared/WorkStrip';
 import { text } from '../text/en';
 import { Drawing } from './Drawing';
-import type { MasterWork, Reference } from './reference';
-
-export interface Rule {
-  id: string;
-  kind: 'feature' | 'always' | 'never';
-  sentence: string;
-}
+import type { MasterWork, Reference, Rule } from './reference';
 
 interface Props {
   studyId: string;

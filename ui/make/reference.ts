@@ -26,3 +26,10 @@ export interface MasterWork {
   points: Record<string, Landmarks>;
   palette: { hex: string; name: string; share: number; accent: boolean }[];
 }
+
+/** A rule of the study, to tick off. */
+export interface Rule {
+  id: string;
+  kind: 'feature' | 'always' | 'never';
+  sentence: string;
+}

@@ -1,19 +1,18 @@
-// Compiles assembly.ts to WebAssembly and writes it into module.ts; with --check only says whether module.ts is up to date.
+// `npm run kernels`: compiles the filters' inner loops to WebAssembly and writes them into module.ts; with --check only says whether module.ts is up to date.
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { dirname, join, relative } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { ROOT } from './setup.mjs';
 
-const here = dirname(fileURLToPath(import.meta.url));
-const root = join(here, '..', '..', '..');
+const here = join(ROOT, 'core', 'raster', 'kernels');
 const asc = join(dirname(createRequire(import.meta.url).resolve('assemblyscript/package.json')), 'bin', 'asc.js');
 const scratch = mkdtempSync(join(tmpdir(), 'oldhand-kernels-'));
 try {
   const out = join(scratch, 'kernels.wasm');
   const options = ['--runtime', 'stub', '--enable', 'simd', '--enable', 'bulk-memory', '-O3', '--noAssert', '--importMemory', '--initialMemory', '1']; // prettier-ignore
-  execFileSync(process.execPath, [asc, relative(root, join(here, 'assembly.ts')), ...options, '--outFile', out], { cwd: root, stdio: ['ignore', 2, 2] }); // prettier-ignore
+  execFileSync(process.execPath, [asc, relative(ROOT, join(here, 'assembly.ts')), ...options, '--outFile', out], { cwd: ROOT, stdio: ['ignore', 2, 2] }); // prettier-ignore
   const text = `/** The filters' inner loops, compiled from assembly.ts by \`npm run kernels\`; not edited by hand. */\nexport const MODULE =\n  '${readFileSync(out).toString('base64')}';\n`;
   const file = join(here, 'module.ts');
   if (process.argv.includes('--check')) {

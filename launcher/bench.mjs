@@ -1,0 +1,138 @@
+// `npm run bench`: how fast a profile is against the image library alone, and how pages answer while a class is measured.
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { freePort, startDatabase } from './database.mjs';
+import { startServer } from './server.mjs';
+import { ensureApplication, ensureBundles, ensureDebian, ensurePackages, ROOT, say } from './setup.mjs';
+import { MARIADB } from './start.mjs';
+
+const GOALS = { ratio: 25, peakMb: 700, p95Ms: 300 };
+const PAUSE_MS = 100;
+const LONGEST_MINUTES = 20;
+
+ensureDebian(...MARIADB);
+ensurePackages();
+ensureBundles();
+ensureApplication();
+const scratch = mkdtempSync(join(tmpdir(), 'oldhand-bench-'));
+
+/** A script of tests/bench, bundled and run; gives what it printed. */
+function run(name, ...words) {
+  const require = createRequire(join(ROOT, 'package.json'));
+  // Beside the other bundles, so that its packages are found.
+  const outfile = join(ROOT, 'build', 'bench', `${name}.mjs`);
+  mkdirSync(join(ROOT, 'build', 'bench'), { recursive: true });
+  require('esbuild').buildSync({ entryPoints: [join(ROOT, 'tests', 'bench', `${name}.ts`)], outfile, bundle: true, format: 'esm', platform: 'node', target: 'node20', packages: 'external', logLevel: 'error' }); // prettier-ignore
+  const done = spawnSync(process.execPath, [outfile, ...words], { cwd: ROOT, stdio: ['ignore', 'pipe', 2], encoding: 'utf8' }); // prettier-ignore
+  if (done.status !== 0) throw new Error(`the benchmark ${name} did not finish`);
+  return done.stdout;
+}
+
+const verdict = (value, goal) => (value <= goal ? 'met' : 'missed');
+const quantile = (sorted, q) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))];
+
+function profile() {
+  say('Timing a full profile of a 12-megapixel JPEG …');
+  const r = JSON.parse(run('profile'));
+  say(`  decode and reduce alone   ${r.baseMs.toFixed(0)} ms`);
+  say(`  full profile              ${r.profileMs.toFixed(0)} ms, ${r.firstProfileMs.toFixed(0)} ms the first time`);
+  say(`  ratio                     ${r.ratio.toFixed(1)} (goal ${GOALS.ratio}: ${verdict(r.ratio, GOALS.ratio)}); ${r.firstRatio.toFixed(1)} the first time`); // prettier-ignore
+  say(
+    `  peak memory               ${r.peakMb.toFixed(0)} MB (goal ${GOALS.peakMb}: ${verdict(r.peakMb, GOALS.peakMb)})`,
+  );
+}
+
+async function aClass() {
+  say('Drawing and photographing a class of 24 …');
+  const photographs = join(scratch, 'photographs');
+  run('photographs', photographs);
+  const database = await startDatabase(join(scratch, 'data'), 3811);
+  let server = null;
+  try {
+    const bundle = (name) => import(pathToFileURL(join(ROOT, 'build', 'bundle', `${name}.mjs`)).href);
+    await (await bundle('migrate')).migrateDatabase(database.url, ROOT);
+    const secret = 'a-secret-for-the-benchmark-alone-01234';
+    process.env.BETTER_AUTH_SECRET = secret;
+    const seed = await (await bundle('seed-demo')).seedDemo(database.url, join(scratch, 'pictures'), () => {});
+    server = await startServer({ port: await freePort(4571), databaseUrl: database.url, secret, env: { OLDHAND_RATE_LIMIT: 'off' } }); // prettier-ignore
+    await classOn(server.origin, seed, photographs);
+  } finally {
+    await server?.stop();
+    await database.stop();
+  }
+}
+
+async function classOn(origin, seed, photographs) {
+  const headers = { origin };
+  const signed = await fetch(`${origin}/api/auth/sign-in/email`, {
+    method: 'POST',
+    headers: { ...headers, 'content-type': 'application/json' },
+    body: JSON.stringify({ email: seed.email, password: seed.password }),
+  });
+  if (!signed.ok) throw new Error(`the demo sign-in answered ${signed.status}`);
+  headers.cookie = signed.headers.getSetCookie().map((c) => c.split(';')[0]).join('; '); // prettier-ignore
+  const get = async (path) => (await fetch(origin + path, { headers })).json();
+  const [study] = await get('/api/studies');
+  const counts = async () => {
+    // The first line of the stream is the present state.
+    const stream = await fetch(`${origin}/api/studies/${study.id}/progress`, { headers });
+    const reader = stream.body.getReader();
+    let text = '';
+    while (!text.includes('\n\n')) text += new TextDecoder().decode((await reader.read()).value);
+    await reader.cancel();
+    return JSON.parse(text.replace(/^data: /, ''));
+  };
+  const pause = (ms) => new Promise((done) => setTimeout(done, ms));
+  const idle = async () => {
+    const c = await counts();
+    return c.queued + c.running === 0;
+  };
+  say('Measuring the master’s works …');
+  while (!(await idle())) await pause(1000);
+  const before = await counts();
+  const roster = (await get('/api/classes')).flatMap((c) => c.students);
+  const files = readdirSync(photographs).sort();
+  const begun = performance.now();
+  for (const [i, file] of files.entries()) {
+    const form = new FormData();
+    form.set('studentId', roster[i].id);
+    form.set('kind', 'original');
+    form.set('picture', new Blob([readFileSync(join(photographs, file))], { type: 'image/jpeg' }), file);
+    const sent = await fetch(`${origin}/api/studies/${study.id}/pieces`, { method: 'POST', headers, body: form });
+    if (!sent.ok) throw new Error(`handing in ${file} answered ${sent.status}: ${await sent.text()}`);
+  }
+  say(`${files.length} photographs handed in after ${((performance.now() - begun) / 1000).toFixed(1)} s; opening pages while they are measured …`); // prettier-ignore
+  const base = `/studies/${study.id}`;
+  const pages = ['/studies', `${base}/look`, `${base}/marks`, `${base}/colour`, `${base}/pieces`, `${base}/compare`, `${base}/plan`, `${base}/hanging`]; // prettier-ignore
+  const times = [];
+  const byPage = new Map(pages.map((p) => [p, []]));
+  for (let k = 0; !(await idle()); k++) {
+    if (performance.now() - begun > LONGEST_MINUTES * 60_000) throw new Error('the class was not measured in time');
+    const page = pages[k % pages.length];
+    const asked = performance.now();
+    const answer = await fetch(origin + page, { headers });
+    await answer.arrayBuffer();
+    if (!answer.ok) throw new Error(`${page} answered ${answer.status}`);
+    const took = performance.now() - asked;
+    times.push(took);
+    byPage.get(page).push(took);
+    await pause(PAUSE_MS);
+  }
+  const after = await counts();
+  times.sort((a, b) => a - b);
+  const p95 = quantile(times, 0.95);
+  say(`  class measured in         ${((performance.now() - begun) / 1000).toFixed(0)} s (${after.done - before.done} jobs done, ${after.failed - before.failed} failed)`); // prettier-ignore
+  say(`  pages opened meanwhile    ${times.length}: median ${quantile(times, 0.5).toFixed(0)} ms, p95 ${p95.toFixed(0)} ms (goal ${GOALS.p95Ms}: ${verdict(p95, GOALS.p95Ms)}), slowest ${times.at(-1).toFixed(0)} ms`); // prettier-ignore
+  for (const [page, own] of byPage) if (own.length) say(`    ${page.replace(base, '…').padEnd(14)} median ${quantile(own.sort((a, b) => a - b), 0.5).toFixed(0)} ms`); // prettier-ignore
+}
+
+try {
+  profile();
+  await aClass();
+} finally {
+  rmSync(scratch, { recursive: true, force: true });
+}

@@ -1,0 +1,175 @@
+/** Plan, Make, Hanging and the report, as a teacher uses them before, in and after the lesson. */
+import AxeBuilder from '@axe-core/playwright';
+import { expect, Page, test } from '@playwright/test';
+import { demo, madePicture, open, origin, ownStudy } from './steps';
+
+const saved = (page: Page, method: string, path: RegExp) => page.waitForResponse((r) => r.request().method() === method && path.test(r.url()) && r.ok()); // prettier-ignore
+
+test('another ink, another order and half the minutes change the plan; it is kept, undone and printed', async ({
+  page,
+}) => {
+  await demo(page);
+  const study = await ownStudy(page, `Plan ${Date.now()}`);
+  const address = `${origin()}/studies/${study}/plan`;
+  await open(page, address);
+  await page.getByLabel('Medium').selectOption('pen-and-wash');
+  await expect(page.getByText(/periods? of 50 minutes for one student/)).toBeVisible();
+  const minutes = () => page.locator('aside ol li').filter({ hasText: 'Draw the line in ink' }).innerText();
+  const before = await minutes();
+  await page.getByLabel('Ink', { exact: true }).selectOption('washable');
+  await expect(page.getByText(/“Draw the line in ink” is not waterproof/).first()).toBeVisible();
+  // The first wash is carried above the line by keys: then nothing runs.
+  const grip = page.getByRole('button', { name: 'Move “First wash, pale”' });
+  await grip.focus();
+  await page.keyboard.press('Space');
+  for (let i = 0; i < 3; i++) {
+    await page.waitForTimeout(300);
+    await page.keyboard.press('ArrowUp');
+  }
+  await page.waitForTimeout(300);
+  const moved = saved(page, 'PUT', /\/plan$/);
+  await page.keyboard.press('Space');
+  await moved;
+  await expect(page.getByText(/“Draw the line in ink” is not waterproof: “First wash, pale”/)).toHaveCount(0);
+  const halved = saved(page, 'PUT', /\/plan$/);
+  await page.getByLabel('Minutes a period').fill('30');
+  await halved;
+  await expect(page.getByText(/periods? of 30 minutes/)).toBeVisible();
+  expect(await minutes()).not.toBe(before);
+  await expect(page.getByText(/To fit, steps are shortened|Even at the fewest minutes/)).toBeVisible();
+  await open(page, address);
+  await expect(page.getByText(/periods? of 30 minutes/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/periods? of 50 minutes/)).toBeVisible();
+  await page.getByRole('link', { name: 'Print the plan' }).click();
+  await expect(page.getByLabel('Check bar of 100 mm')).toBeVisible();
+  // The bar is 100 of the drawing's 182 mm; 96 px are an inch.
+  const box = (await page.getByLabel('Check bar of 100 mm').boundingBox())!;
+  expect(Math.abs((box.width * 25.4) / 96 - 182)).toBeLessThan(0.5);
+  const refused = await page.request.put(`${origin()}/api/studies/${study}/plan`, {
+    headers: { origin: origin() },
+    data: { version: 99, medium: 'pen', ink: 'washable', contact: 'straight-in', erasing: true, youngest: 13, minutesPerPeriod: 50, periods: 1, classSize: 0, steps: [{ technique: 'pen-line' }] },
+  }); // prettier-ignore
+  expect(refused.status()).toBe(400);
+  expect(((await refused.json()) as { error: string; field: string }).field).toBe('classSize');
+});
+
+test('a reference is bent toward the manner by the slider, part by part, and reduced to the master’s steps', async ({
+  page,
+}) => {
+  const { ids } = await demo(page);
+  await open(page, `${origin()}/studies/${ids.study}/make`);
+  const ghost = page.getByLabel('The reference bent toward the manner');
+  await expect(ghost).toHaveCSS('visibility', 'visible', { timeout: 180_000 });
+  await expect(page.getByRole('row', { name: /height in heads.*× 0\.6\d? .*4\.5/ })).toBeVisible();
+  const pixels = () => ghost.evaluate((c: HTMLCanvasElement) => {
+    const d = c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data;
+    let sum = 0;
+    for (let i = 0; i < d.length; i += 4) sum = (sum * 31 + d[i]) % 1_000_003;
+    return sum;
+  }); // prettier-ignore
+  const full = await pixels();
+  const kept = saved(page, 'PATCH', /\/references\//);
+  await page.getByLabel('From reference to manner').fill('20');
+  await kept;
+  await expect.poll(pixels).not.toBe(full);
+  const ticked = saved(page, 'POST', /\/references\//);
+  await page.getByLabel(/Passengers are four and a half heads tall/).check();
+  await ticked;
+  await open(page, page.url());
+  await expect(page.getByLabel('From reference to manner')).toHaveValue('20');
+  await expect(page.getByLabel(/Passengers are four and a half heads tall/)).toBeChecked();
+  await page.getByRole('button', { name: 'Master’s values' }).click();
+  const steps = page.getByLabel('The reference in the master’s value steps');
+  await expect(steps).toHaveCSS('visibility', 'visible', { timeout: 180_000 });
+  const greys = await steps.evaluate((c: HTMLCanvasElement) => new Set(new Uint32Array(c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data.buffer)).size); // prettier-ignore
+  expect(greys).toBe(5);
+  await page.getByRole('link', { name: 'Print the ghost' }).click();
+  await expect(page.getByLabel(/^Ghost of .*20 % toward the manner/)).toHaveCSS('visibility', 'visible', { timeout: 180_000 }); // prettier-ignore
+});
+
+test('a student’s own picture becomes a reference; its points are asked for one by one', async ({ page }) => {
+  await demo(page);
+  const study = await ownStudy(page, `Reference ${Date.now()}`);
+  await open(page, `${origin()}/studies/${study}/make`);
+  await expect(page.getByText(/A reference is the picture a student draws from/)).toBeVisible();
+  await page
+    .getByLabel('Add a reference')
+    .setInputFiles({ name: 'neighbour.png', mimeType: 'image/png', buffer: await madePicture() });
+  await expect(page.getByText('Click on the top of the head.')).toBeVisible({ timeout: 120_000 });
+  await expect(page.getByText(/No work of the study has these points placed yet/)).toBeVisible();
+  await page.locator('html[data-alive]').waitFor({ state: 'attached' });
+  const placed = saved(page, 'PUT', /\/landmarks\/reference\//);
+  await page
+    .getByRole('img', { name: 'neighbour' })
+    .first()
+    .click({ position: { x: 120, y: 60 }, force: true });
+  await placed;
+  await expect(page.getByText('1 of 23 points')).toBeVisible();
+});
+
+interface Compared {
+  id: string;
+  student: string;
+  kind: string;
+  closeness: number | null;
+  rectifiedId: string | null;
+}
+
+async function compared(page: Page, study: string, many: number): Promise<Compared[]> {
+  for (;;) {
+    const list = (await (await page.request.get(`${origin()}/api/studies/${study}/pieces`)).json()) as Compared[];
+    const ready = list.filter((p) => p.closeness !== null);
+    if (ready.length >= many) return ready;
+    await page.waitForTimeout(1000);
+  }
+}
+
+test('compared pieces hang on the wall, open from the list, and take points by hand', async ({ page }) => {
+  const { ids } = await demo(page);
+  const ready = await compared(page, ids.study, 2);
+  await open(page, `${origin()}/studies/${ids.study}/hanging`);
+  await expect(page.getByLabel(/pieces by closeness and own invention/)).toBeVisible();
+  const one = ready.find((p) => p.kind === 'original') ?? ready[0];
+  await page.getByRole('link', { name: one.student }).first().click();
+  await expect(page).toHaveURL(/compare\?piece=/);
+  await expect(page.getByRole('heading', { name: new RegExp(one.student) })).toBeVisible();
+  await open(page, `${origin()}/studies/${ids.study}/pieces?piece=${one.id}&points=face-front`);
+  await expect(page.getByText('Click on the top of the skull.')).toBeVisible();
+  const placed = saved(page, 'PUT', /\/landmarks\/piece\//);
+  await page
+    .getByRole('img', { name: new RegExp(`^${one.student}`) })
+    .first()
+    .click({ position: { x: 150, y: 80 }, force: true });
+  await placed;
+  await expect(page.getByText('1 of 26 points')).toBeVisible();
+});
+
+test('the report is one PDF with a page for each student who has a compared piece', async ({ page }) => {
+  const { ids } = await demo(page);
+  await compared(page, ids.study, 2);
+  const answer = await page.request.get(`${origin()}/api/studies/${ids.study}/report`, { timeout: 180_000 });
+  expect(answer.headers()['content-type']).toBe('application/pdf');
+  const pdf = await answer.body();
+  expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+  const pages = pdf.toString('latin1').match(/\/Type \/Page\b(?!s)/g)!.length;
+  const students = new Set((await compared(page, ids.study, 2)).map((p) => p.student)).size;
+  // Title with rules, palette, plan, the class at a glance, and one a student; more may have arrived meanwhile.
+  expect(pages).toBeGreaterThanOrEqual(4 + Math.min(2, students));
+  const empty = await page.request.get(`${origin()}/api/studies/${await ownStudy(page, `Bare ${Date.now()}`)}/report`);
+  expect(empty.status()).toBe(400);
+  expect(((await empty.json()) as { error: string }).error).toMatch(/at least one work/);
+});
+
+test('plan, make, pieces, compare and hanging have no accessibility faults that axe can find', async ({ page }) => {
+  const { ids } = await demo(page);
+  await compared(page, ids.study, 1);
+  for (const path of ['plan', 'make', 'pieces', 'compare', 'hanging']) {
+    await open(page, `${origin()}/studies/${ids.study}/${path}`);
+    await page.waitForTimeout(1500);
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    expect(violations.map((v) => `${path}: ${v.id}: ${v.nodes[0].html.slice(0, 160)}`)).toEqual([]);
+  }
+});

@@ -1,10 +1,30 @@
 /** Unit tests beside the code and reference checks in tests/reference; browser tests run in Playwright. */
-module.exports = {
+const common = {
   testEnvironment: 'node',
-  testMatch: ['<rootDir>/{core,server,headless,atelier,ui}/**/*.test.ts', '<rootDir>/tests/reference/**/*.test.ts'],
   transform: { '^.+\\.(t|j|mj)sx?$': '<rootDir>/tests/support/transform.cjs' },
-  transformIgnorePatterns: ['/node_modules/(?!(culori|colorjs\\.io|spectral\\.js)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(culori|colorjs\\.io|spectral\\.js)/)',
+    '/tests/support/.*\\.mjs$',
+    '/launcher/',
+  ],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1' },
+};
+
+module.exports = {
   testTimeout: 300_000,
   maxWorkers: 2,
+  projects: [
+    {
+      ...common,
+      displayName: 'core',
+      testMatch: ['<rootDir>/{core,headless,atelier,ui}/**/*.test.ts', '<rootDir>/tests/reference/**/*.test.ts'],
+    },
+    {
+      ...common,
+      displayName: 'server',
+      testMatch: ['<rootDir>/server/**/*.test.ts'],
+      globalSetup: '<rootDir>/tests/support/databaseSetup.mjs',
+      globalTeardown: '<rootDir>/tests/support/databaseTeardown.mjs',
+    },
+  ],
 };

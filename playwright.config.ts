@@ -10,6 +10,7 @@ export default defineConfig({
   expect: { timeout: 45_000 },
   reporter: [['list'], ['json']],
   use: {
+    actionTimeout: 45_000,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',

@@ -8,11 +8,30 @@ import { ROOT } from './setup.mjs';
 
 const here = join(ROOT, 'core', 'raster', 'kernels');
 const asc = join(dirname(createRequire(import.meta.url).resolve('assemblyscript/package.json')), 'bin', 'asc.js');
+/** Whether a module has a data section (number 11) that is not empty. */
+function hasData(bytes) {
+  for (let at = 8; at < bytes.length;) {
+    const id = bytes[at++];
+    let [size, shift, byte] = [0, 0, 0];
+    do {
+      byte = bytes[at++];
+      size |= (byte & 127) << shift;
+      shift += 7;
+    } while (byte & 128);
+    if (id === 11 && size > 1) return true;
+    at += size;
+  }
+  return false;
+}
+
 const scratch = mkdtempSync(join(tmpdir(), 'oldhand-kernels-'));
 try {
   const out = join(scratch, 'kernels.wasm');
   const options = ['--runtime', 'stub', '--enable', 'simd', '--enable', 'bulk-memory', '-O3', '--noAssert', '--importMemory', '--initialMemory', '1']; // prettier-ignore
   execFileSync(process.execPath, [asc, relative(ROOT, join(here, 'assembly.ts')), ...options, '--outFile', out], { cwd: ROOT, stdio: ['ignore', 2, 2] }); // prettier-ignore
+  // The caller hands out the memory from its first byte on, so the module may keep nothing there.
+  if (hasData(readFileSync(out)))
+    throw new Error('assembly.ts holds data of its own (an array or string literal); the memory is the caller’s');
   const text = `/** The filters' inner loops, compiled from assembly.ts by \`npm run kernels\`; not edited by hand. */\nexport const MODULE =\n  '${readFileSync(out).toString('base64')}';\n`;
   const file = join(here, 'module.ts');
   if (process.argv.includes('--check')) {

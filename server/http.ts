@@ -80,19 +80,21 @@ export async function upload(request: Request): Promise<Upload> {
   const chunks: Buffer[] = [];
   let name: string | null = null;
   await new Promise<void>((done, fail) => {
+    const broken = () => fail(new Told(400, 'The upload broke off. Choose the picture again.', 'picture'));
     const source = Readable.fromWeb(request.body as Parameters<typeof Readable.fromWeb>[0]);
     busboy.on('field', (key, value) => (fields[key] = value));
     busboy.on('file', (_key, stream, info) => {
       name = info.filename || 'picture';
       stream.on('data', (c: Buffer) => chunks.push(c));
+      stream.on('error', broken);
       stream.on('limit', () => {
         source.destroy();
         fail(new Told(413, `“${name}” is larger than 40 MB. Save it smaller and choose it again.`, 'picture'));
       });
     });
     busboy.on('close', done);
-    busboy.on('error', () => fail(new Told(400, 'The upload broke off. Choose the picture again.', 'picture')));
-    source.on('error', () => fail(new Told(400, 'The upload broke off. Choose the picture again.', 'picture')));
+    busboy.on('error', broken);
+    source.on('error', broken);
     source.pipe(busboy);
   });
   if (name === null) throw new Told(400, 'Choose a picture to send.', 'picture');

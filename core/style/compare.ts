@@ -1,5 +1,6 @@
 /** Knows how a piece stands to a master's works: findings, closeness by group, and own invention. */
 import { clamp } from '../raster/statistics';
+import { Aim, ASKED, copyRange, signatureOf } from './aim';
 import { Feature, FEATURE_GROUPS, FeatureGroup, FeatureSet, featureSpec, FeatureUnit } from './features';
 import { Invention, inventionOf } from './invention';
 import { Layout, registerLayouts } from './layout';
@@ -201,35 +202,57 @@ function closenessOf(
 
 export interface CompareOptions {
   as: 'copy' | 'original';
+  /** What the study wants of a copy; without one it is held against the master's range and place by place. */
+  aim?: Aim;
   words?: WordSettings;
   weights?: Partial<Record<FeatureGroup, number>>;
 }
 
-/** Holds a piece against a master's works. At least one source; features missing on either side are left out. */
+/** The range each of the piece's readings is held against, by feature name, in the units both sides have. */
+function rangesFor(sources: readonly Measured[], piece: Measured, mm: boolean, only: number | null, part: number | null) {
+  const ranges = new Map<string, { range: Range; own: Feature & { value: number } }>();
+  const held = only === null ? sources : [sources[only]];
+  for (const name of Object.keys(piece.features)) {
+    const own = inCommonUnits(name, piece, mm)!;
+    const spec = featureSpec(name);
+    if (own.value === null || !spec) continue;
+    const values = (works: readonly Measured[]) => works.flatMap((s) => inCommonUnits(name, s, mm) ?? []);
+    let range = rangeOf(name, values(held)) ?? (spec.group === 'proportion' ? rangeOf(name, values(sources)) : null);
+    if (range && part !== null && spec.group === 'proportion') range = copyRange(range.mid, spec.unit, part);
+    if (range) ranges.set(name, { range, own: { ...own, value: own.value } });
+  }
+  return ranges;
+} // prettier-ignore
+
+/**
+ * Holds a piece against a master's works. At least one source; features missing on either side are left out. A copy's
+ * aim decides what it is held against: the very work, place by place, with proportions within 3 % (replica); the
+ * master's range, main places, proportions within 6 % (study); the range and the signature proportions (remembered).
+ */
 export function compare(sources: readonly Measured[], piece: Measured, options: CompareOptions): Comparison {
   if (!sources.length) throw new RangeError('source: at least one work by the master is needed');
   const words = options.words ?? PLAIN_WORDS;
   const mm = piece.widthMm !== null && sources.every((s) => s.widthMm !== null);
-  const scored: Scored[] = [];
-  for (const name of Object.keys(piece.features)) {
-    const own = inCommonUnits(name, piece, mm)!;
-    if (own.value === null || !featureSpec(name)) continue;
-    const range = rangeOf(
-      name,
-      sources.flatMap((s) => inCommonUnits(name, s, mm) ?? []),
-    );
-    if (range) scored.push(judge(name, range, own.value, own.unit, words));
-  }
-  const palette = paletteFinding(sources, piece, words);
-  if (palette) scored.push(palette);
   const invention: Invention | null = inventionOf(sources.map((s) => s.layout), piece.layout); // prettier-ignore
-  if (options.as === 'copy') scored.push(...placeFindings(sources[invention?.nearest ?? 0], piece));
+  const nearest = invention?.nearest ?? 0;
+  const copy = options.as === 'copy';
+  const asked = copy && options.aim ? ASKED[options.aim] : null;
+  const ranges = rangesFor(sources, piece, mm, asked?.oneWork ? nearest : null, asked?.proportion ?? null);
+  if (asked?.signature) {
+    const mids = new Map([...ranges].filter(([n]) => n.startsWith('proportion.')).map(([n, r]) => [n, r.range.mid]));
+    const kept = signatureOf(mids, asked.signature);
+    for (const name of mids.keys()) if (!kept.has(name)) ranges.delete(name);
+  }
+  const scored = [...ranges].map(([name, { range, own }]) => judge(name, range, own.value, own.unit, words));
+  const palette = paletteFinding(asked?.oneWork ? [sources[nearest]] : sources, piece, words);
+  if (palette) scored.push(palette);
+  if (copy && (asked?.places ?? true)) scored.push(...placeFindings(sources[nearest], piece));
   scored.sort((a, b) => Math.abs(b.distance) - Math.abs(a.distance) || b.deviation - a.deviation);
   return {
     as: options.as,
     closeness: closenessOf(scored, options.weights ?? {}),
     ownInvention: invention?.score ?? 100,
     findings: scored.map(({ deviation: _deviation, ...f }) => f),
-    nearest: invention?.nearest ?? 0,
+    nearest,
   };
 }

@@ -18,7 +18,7 @@ import { Feature, FEATURES, featureSpec, FeatureSet } from './features';
 import { Layout, layoutOf } from './layout';
 
 /** Raised whenever the same picture would read differently. */
-export const PROFILE_VERSION = 2;
+export const PROFILE_VERSION = 3;
 
 const FORM_SIDE = 1024;
 const MARK_SIDE = 4096;

@@ -12,11 +12,10 @@ import { drawScene, MASTER_SCENES } from '../../atelier/scenes';
 import { photograph } from '../../core/capture/copyStand';
 import { applyHomography, fitHomography, rectangleCorners } from '../../core/capture/homography';
 import { auth } from '../accounts/auth';
-import { database } from '../database/connection';
-import { newId } from '../database/connection';
+import { database, newId } from '../database/connection';
 import { encodeJpeg, encodePng } from '../pictures/decode';
 import { addPiece, pieceOf } from '../pieces/pieces';
-import { kits, paints, pieces, studies, students, user, works } from '../schema';
+import { edits, kits, paints, pieces, studies, students, user, works } from '../schema';
 import { placeLandmarks } from '../studies/landmarks';
 import { addReference } from '../studies/references';
 import { addRule } from '../studies/rules';
@@ -127,7 +126,7 @@ async function seedStudy(teacherId: string, cache: string, say: Say): Promise<st
         { subject: 'work', subjectId: workId, template: figure.template },
         0,
         scaled(figure.points, PX_PER_MM),
-        'points of the demo',
+        null,
       );
   }
   for (const [title, drawing] of REFERENCES) {
@@ -136,10 +135,12 @@ async function seedStudy(teacherId: string, cache: string, say: Say): Promise<st
     );
     const id = await addReference(teacherId, studyId, png, `${title}.png`, { title, credit: 'class photograph' });
     const [{ template, points }] = drawing.landmarks;
-    await placeLandmarks(teacherId, { subject: 'reference', subjectId: id, template }, 0, scaled(points, REFERENCE_PX_PER_MM), 'points of the demo'); // prettier-ignore
+    await placeLandmarks(teacherId, { subject: 'reference', subjectId: id, template }, 0, scaled(points, REFERENCE_PX_PER_MM), null); // prettier-ignore
   }
   for (const [kind, feature, sentence, evidence] of RULES)
     await addRule(teacherId, studyId, { kind, feature, sentence, evidence });
+  // A teacher's undo begins with what the teacher does.
+  await database().delete(edits).where(eq(edits.studyId, studyId));
   return studyId;
 }
 
@@ -194,7 +195,7 @@ async function carryLandmarks(teacherId: string, { piece, id, corners }: Arrived
     { subject: 'piece', subjectId: id, template: figure.template },
     0,
     points,
-    'points of the demo',
+    null,
   ).catch(() => 0);
   return true;
 }

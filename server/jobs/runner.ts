@@ -3,7 +3,8 @@ import { hostname } from 'node:os';
 import { database } from '../database/connection';
 import { Told } from '../errors';
 import { log } from '../log';
-import { comparePiece, compareAgain, processPiece } from '../pieces/pieces';
+import { compareAgain } from '../pieces/asking';
+import { comparePiece, processPiece } from '../pieces/processing';
 import { ensureProfile, workOf } from '../studies/works';
 import { claim, finish, giveUp, Job, LEASE_MS, renew } from './queue';
 

@@ -7,6 +7,7 @@ import { Told } from '../errors';
 import { ReportDocument } from '../exports/reportDocument';
 import { drawReport } from '../exports/reportPdf';
 import { installRoot } from '../root';
+import type { Crop } from '../studies/crop';
 import { decodeUpright, encodeJpeg, encodePng, encodePreview } from '../pictures/decode';
 import { photograph, StandSettings } from '../../core/capture/copyStand';
 
@@ -32,7 +33,7 @@ export interface UprightTask {
   task: 'upright';
   bytes: Uint8Array;
   name: string;
-  crop: { x: number; y: number; w: number; h: number; turn: 0 | 90 | 180 | 270 } | null;
+  crop: Crop | null;
 }
 
 export interface CompareTask {
@@ -113,10 +114,7 @@ export async function uprightTask(t: UprightTask): Promise<MadePicture> {
   };
 }
 
-function cropAndTurn(
-  image: Awaited<ReturnType<typeof decodeUpright>>,
-  { x, y, w, h, turn }: NonNullable<UprightTask['crop']>,
-): typeof image {
+function cropAndTurn(image: Awaited<ReturnType<typeof decodeUpright>>, { x, y, w, h, turn }: Crop): typeof image {
   const [left, top] = [Math.max(0, Math.round(x)), Math.max(0, Math.round(y))];
   const [cw, ch] = [Math.min(image.width - left, Math.round(w)), Math.min(image.height - top, Math.round(h))];
   if (cw < 16 || ch < 16) throw new RangeError('crop: what is left would be smaller than 16 px');

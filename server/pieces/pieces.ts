@@ -1,30 +1,25 @@
-/** Knows what students hand in: photographs, their corners, the upright sheet, and where each stands to the master. */
-import { createHash } from 'node:crypto';
+/** Knows what students hand in: photographs, their corners, notes on what was found, and rules kept or missed. */
 import { and, asc, eq, sql } from 'drizzle-orm';
-import { Comparison, Measured } from '../../core/style/compare';
-import { featureSpec, FeatureSet } from '../../core/style/features';
-import { PROFILE_VERSION, ProfileWithMaps } from '../../core/style/profile';
-import { measureProportions } from '../../core/proportion/measures';
-import { isTemplate } from '../../core/proportion/templates';
+import type { Comparison } from '../../core/style/compare';
 import { database, isDuplicate, newId } from '../database/connection';
 import { conflict, notFound, Told } from '../errors';
-import { ask } from '../jobs/queue';
-import { inThread } from '../jobs/threads';
 import { checkPicture } from '../pictures/decode';
-import { getBlob, pictureOf, putPicture } from '../pictures/store';
+import { pictureOf, putPicture } from '../pictures/store';
 import {
   comparisons,
   findingNotes,
+  jobs,
   landmarkSets,
   pieces,
   ruleAnswers,
   rules,
   students,
   studies,
-  works,
 } from '../schema';
+import { loggedSubject } from '../studies/bundles';
+import { record, registerSubject, Transaction } from '../studies/edits';
 import { studyOf } from '../studies/studies';
-import { ensureProfile } from '../studies/works';
+import { askToCompare, askToProcess } from './asking';
 
 export type PieceRow = typeof pieces.$inferSelect;
 
@@ -46,17 +41,6 @@ export interface NewPiece {
   title: string;
   paperWidthMm: number;
   paperHeightMm: number;
-}
-
-async function askToProcess(teacherId: string, piece: Pick<PieceRow, 'id' | 'studyId'>, priority = 0): Promise<void> {
-  await ask(database(), {
-    teacherId,
-    studyId: piece.studyId,
-    kind: 'process-piece',
-    workKey: `process-piece:${piece.id}`,
-    payload: { pieceId: piece.id },
-    priority,
-  });
 }
 
 /** Takes in a photograph of a student's sheet; everything else happens in the background. */
@@ -117,6 +101,21 @@ export async function addPiece(
   return id;
 }
 
+interface Corners {
+  corners: PieceRow['corners'];
+  placedByHand: boolean;
+}
+
+async function putCorners(tx: Transaction, id: string, state: Corners): Promise<void> {
+  await tx.update(pieces).set({ ...state, state: 'waiting', version: sql`${pieces.version} + 1` }).where(eq(pieces.id, id)); // prettier-ignore
+}
+
+registerSubject(
+  'corners',
+  (tx, _studyId, id, state) => putCorners(tx, id, state as Corners),
+  (teacherId, studyId, id) => askToProcess(teacherId, { id, studyId }, 8),
+);
+
 /** Corners placed by hand, photograph px; the sheet is squared up anew. */
 export async function placeCorners(
   teacherId: string,
@@ -125,153 +124,38 @@ export async function placeCorners(
   corners: [number, number][],
 ): Promise<void> {
   const piece = await pieceOf(teacherId, id);
-  const [result] = await database()
-    .update(pieces)
-    .set({ corners, placedByHand: true, state: 'waiting', version: version + 1 })
-    .where(and(eq(pieces.id, id), eq(pieces.version, version)));
-  if (result.affectedRows !== 1) throw conflict('This piece');
+  await database().transaction(async (tx) => {
+    const [row] = await tx.select().from(pieces).where(eq(pieces.id, id)).for('update');
+    if (row?.version !== version) throw conflict('This piece');
+    const after = { corners, placedByHand: true };
+    await putCorners(tx, id, after);
+    const before = { corners: row.corners, placedByHand: row.placedByHand };
+    await record(tx, { studyId: piece.studyId, subject: 'corners', subjectId: id, label: 'corners of a photograph', before, after }); // prettier-ignore
+  });
   await askToProcess(teacherId, piece, 8);
 }
 
+const changePiece = loggedSubject(
+  'piece',
+  [
+    { table: pieces, of: (id) => eq(pieces.id, id) },
+    { table: comparisons, of: (id) => eq(comparisons.pieceId, id) },
+    { table: findingNotes, of: (id) => eq(findingNotes.pieceId, id) },
+    { table: ruleAnswers, of: (id) => eq(ruleAnswers.pieceId, id) },
+    { table: landmarkSets, of: (id) => and(eq(landmarkSets.subject, 'piece'), eq(landmarkSets.subjectId, id))! },
+  ],
+  async (teacherId, studyId, id) => {
+    const [row] = await database().select({ state: pieces.state }).from(pieces).where(eq(pieces.id, id));
+    if (row) await (row.state === 'ready' ? askToCompare : askToProcess)(teacherId, { id, studyId });
+  },
+);
+
 export async function removePiece(teacherId: string, id: string): Promise<void> {
-  await pieceOf(teacherId, id);
-  await database().delete(pieces).where(eq(pieces.id, id));
-}
-
-const RESULT_PIXELS = 9e6;
-
-/** Finds the sheet, squares it up, evens the light, measures it: the background work of one piece. */
-export async function processPiece(teacherId: string, id: string): Promise<void> {
   const piece = await pieceOf(teacherId, id);
-  const db = database();
-  const photo = await pictureOf(db, teacherId, piece.photoId);
-  const [w, h] = [piece.paperWidthMm, piece.paperHeightMm];
-  // As fine as the photograph, at most 8 px a mm and nine million pixels in all.
-  const pxPerMm = Math.min(8, Math.max(photo.width, photo.height) / Math.max(w, h), Math.sqrt(RESULT_PIXELS / (w * h)));
-  const given = piece.placedByHand ? piece.corners : null;
-  const told = await inThread({
-    task: 'square-up',
-    bytes: await getBlob(db, photo.sha256),
-    name: photo.name,
-    paper: [w, h],
-    corners: given,
-    pxPerMm,
+  await changePiece(piece.studyId, id, `removing ${piece.kind} ${piece.attempt}`, async (tx) => {
+    await tx.delete(landmarkSets).where(and(eq(landmarkSets.subject, 'piece'), eq(landmarkSets.subjectId, id)));
+    await tx.delete(pieces).where(eq(pieces.id, id));
   });
-  await putPicture(db, Buffer.from(told.photoPreview), {
-    teacherId,
-    role: 'preview',
-    madeFrom: photo.id,
-    name: photo.name,
-    mime: 'image/jpeg',
-    width: photo.width,
-    height: photo.height,
-  });
-  if (!told.picture) {
-    await db.update(pieces).set({ state: 'no-sheet', told: told.warnings.join(' ') }).where(and(eq(pieces.id, id), eq(pieces.version, piece.version))); // prettier-ignore
-    return;
-  }
-  const size = { width: told.picture.width, height: told.picture.height };
-  const rectifiedId = await putPicture(db, Buffer.from(told.picture.png), {
-    teacherId,
-    role: 'rectified',
-    madeFrom: photo.id,
-    name: photo.name,
-    mime: 'image/png',
-    ...size,
-  });
-  await putPicture(db, Buffer.from(told.picture.preview), {
-    teacherId,
-    role: 'preview',
-    madeFrom: rectifiedId,
-    name: photo.name,
-    mime: 'image/jpeg',
-    ...size,
-  });
-  await ensureProfile(teacherId, rectifiedId, w);
-  await db
-    .update(pieces)
-    .set({ rectifiedId, state: 'ready', told: told.warnings.join(' '), ...(given ? {} : { corners: told.corners }) })
-    .where(and(eq(pieces.id, id), eq(pieces.version, piece.version)));
-  await askToCompare(teacherId, piece);
-}
-
-export async function askToCompare(teacherId: string, piece: Pick<PieceRow, 'id' | 'studyId'>): Promise<void> {
-  await ask(database(), {
-    teacherId,
-    studyId: piece.studyId,
-    kind: 'compare-piece',
-    workKey: `compare-piece:${piece.id}`,
-    payload: { pieceId: piece.id },
-    priority: 3,
-  });
-}
-
-/** Every ready piece of a study is compared anew, after a work or its landmarks changed. */
-export async function compareAgain(teacherId: string, studyId: string): Promise<void> {
-  const rows = await database().select({ id: pieces.id }).from(pieces).where(and(eq(pieces.studyId, studyId), eq(pieces.state, 'ready'))); // prettier-ignore
-  for (const { id } of rows) await askToCompare(teacherId, { id, studyId });
-}
-
-/** A profile's features with the proportions of whatever landmarks have been placed since. */
-function withProportions(
-  features: FeatureSet,
-  sets: readonly { template: string; points: Record<string, [number, number]> }[],
-): FeatureSet {
-  const out = { ...features };
-  for (const set of sets) {
-    if (!isTemplate(set.template)) continue;
-    for (const p of measureProportions(set.template, set.points)) {
-      const name = `proportion.${p.name}`;
-      const { group, unit } = featureSpec(name)!;
-      if (p.value !== null)
-        out[name] = {
-          group,
-          unit,
-          value: p.value,
-          spread: p.unit === 'degrees' ? 0.7 : Math.abs(p.value) * 0.015 + 0.002,
-        };
-    }
-  }
-  return out;
-}
-
-async function measuredOf(
-  teacherId: string,
-  pictureId: string,
-  widthMm: number | null,
-  subject: 'work' | 'piece',
-  subjectId: string,
-): Promise<{ measured: Measured; stamp: string }> {
-  const sets = await database().select().from(landmarkSets).where(and(eq(landmarkSets.subject, subject), eq(landmarkSets.subjectId, subjectId))); // prettier-ignore
-  const { profile, layout }: ProfileWithMaps = await ensureProfile(teacherId, pictureId, widthMm);
-  const measured = { features: withProportions(profile.features, sets), palette: profile.palette, layout, widthMm };
-  return { measured, stamp: `${pictureId}:${widthMm}:${sets.map((s) => `${s.id}.${s.version}`).join(',')}` };
-}
-
-/** Compares a piece with every work of its study that is not a foil, and stores what was found. */
-export async function comparePiece(teacherId: string, id: string): Promise<void> {
-  const piece = await pieceOf(teacherId, id);
-  if (!piece.rectifiedId) return;
-  const db = database();
-  const sources = await db.select().from(works).where(and(eq(works.studyId, piece.studyId), eq(works.foil, false))).orderBy(asc(works.position)); // prettier-ignore
-  if (!sources.length) return;
-  const held = await Promise.all(sources.map((w) => measuredOf(teacherId, w.pictureId, w.widthMm, 'work', w.id)));
-  const own = await measuredOf(teacherId, piece.rectifiedId, piece.paperWidthMm, 'piece', piece.id);
-  const stamp = createHash('sha256').update([PROFILE_VERSION, own.stamp, ...held.map((h) => h.stamp)].join('|')).digest('hex'); // prettier-ignore
-  const result = await inThread({
-    task: 'compare',
-    sources: held.map((h) => h.measured),
-    piece: own.measured,
-    options: { as: piece.kind === 'copy' ? 'copy' : 'original' },
-  });
-  const values = {
-    stamp,
-    closeness: result.closeness.overall,
-    ownInvention: result.ownInvention,
-    document: { ...result, nearestWorkId: sources[result.nearest].id },
-    createdAt: new Date(),
-  };
-  await db.insert(comparisons).values({ pieceId: id, ...values }).onDuplicateKeyUpdate({ set: values }); // prettier-ignore
 }
 
 interface PieceView extends PieceRow {
@@ -292,10 +176,12 @@ export async function listPieces(teacherId: string, studyId: string): Promise<Pi
       initial: students.initial,
       closeness: comparisons.closeness,
       ownInvention: comparisons.ownInvention,
+      failure: jobs.told,
     })
     .from(pieces)
     .leftJoin(students, eq(students.id, pieces.studentId))
     .leftJoin(comparisons, eq(comparisons.pieceId, pieces.id))
+    .leftJoin(jobs, and(eq(jobs.workKey, sql`concat('process-piece:', ${pieces.id})`), eq(jobs.state, 'failed')))
     .where(eq(pieces.studyId, studyId))
     .orderBy(asc(students.position), asc(pieces.kind), asc(pieces.attempt));
   return Promise.all(
@@ -303,6 +189,8 @@ export async function listPieces(teacherId: string, studyId: string): Promise<Pi
       const photo = await pictureOf(db, teacherId, r.piece.photoId);
       return {
         ...r.piece,
+        // Work that was given up is told by its job; the piece itself still waits.
+        ...(r.failure === null || r.piece.state !== 'waiting' ? {} : { state: 'failed' as const, told: r.failure }),
         student: r.firstName === null ? null : `${r.firstName} ${r.initial ?? ''}`.trim(),
         photoWidth: photo.width,
         photoHeight: photo.height,
@@ -333,20 +221,52 @@ export async function comparisonOf(
   }; // prettier-ignore
 }
 
-export async function noteFinding(
-  teacherId: string,
-  pieceId: string,
-  feature: string,
-  setAside: boolean,
-  note: string,
-): Promise<void> {
-  await pieceOf(teacherId, pieceId);
-  await database().insert(findingNotes).values({ pieceId, feature, setAside, note }).onDuplicateKeyUpdate({ set: { setAside, note } }); // prettier-ignore
+interface Note {
+  feature: string;
+  setAside: boolean;
+  note: string;
 }
 
+async function putNote(tx: Transaction, pieceId: string, { feature, setAside, note }: Note): Promise<void> {
+  await tx.insert(findingNotes).values({ pieceId, feature, setAside, note }).onDuplicateKeyUpdate({ set: { setAside, note } }); // prettier-ignore
+}
+
+registerSubject('note', (tx, _studyId, pieceId, state) => putNote(tx, pieceId, state as Note));
+
+/** Sets a finding aside, takes it back, or notes something on it. */
+export async function noteFinding(teacherId: string, pieceId: string, after: Note): Promise<void> {
+  const piece = await pieceOf(teacherId, pieceId);
+  await database().transaction(async (tx) => {
+    const [there] = await tx.select().from(findingNotes).where(and(eq(findingNotes.pieceId, pieceId), eq(findingNotes.feature, after.feature))); // prettier-ignore
+    const before: Note = there ?? { feature: after.feature, setAside: false, note: '' };
+    await putNote(tx, pieceId, after);
+    const label = before.setAside === after.setAside ? 'a note on a finding' : 'setting a finding aside';
+    await record(tx, { studyId: piece.studyId, subject: 'note', subjectId: pieceId, label, before, after });
+  });
+}
+
+interface Answer {
+  ruleId: string;
+  /** Null where nobody has answered. */
+  met: boolean | null;
+}
+
+async function putAnswer(tx: Transaction, pieceId: string, { ruleId, met }: Answer): Promise<void> {
+  if (met === null) await tx.delete(ruleAnswers).where(and(eq(ruleAnswers.pieceId, pieceId), eq(ruleAnswers.ruleId, ruleId))); // prettier-ignore
+  else await tx.insert(ruleAnswers).values({ pieceId, ruleId, met }).onDuplicateKeyUpdate({ set: { met } }); // prettier-ignore
+}
+
+registerSubject('answer', (tx, _studyId, pieceId, state) => putAnswer(tx, pieceId, state as Answer));
+
+/** Whether a piece keeps an always or never sentence, answered by a person. */
 export async function answerRule(teacherId: string, pieceId: string, ruleId: string, met: boolean): Promise<void> {
   const piece = await pieceOf(teacherId, pieceId);
-  const [rule] = await database().select({ studyId: rules.studyId }).from(rules).where(eq(rules.id, ruleId));
+  const [rule] = await database().select({ studyId: rules.studyId, sentence: rules.sentence }).from(rules).where(eq(rules.id, ruleId)); // prettier-ignore
   if (rule?.studyId !== piece.studyId) throw notFound('This rule');
-  await database().insert(ruleAnswers).values({ pieceId, ruleId, met }).onDuplicateKeyUpdate({ set: { met } }); // prettier-ignore
+  await database().transaction(async (tx) => {
+    const [there] = await tx.select().from(ruleAnswers).where(and(eq(ruleAnswers.pieceId, pieceId), eq(ruleAnswers.ruleId, ruleId))); // prettier-ignore
+    await putAnswer(tx, pieceId, { ruleId, met });
+    const label = `answer to “${rule.sentence.slice(0, 80)}”`;
+    await record(tx, { studyId: piece.studyId, subject: 'answer', subjectId: pieceId, label, before: { ruleId, met: there?.met ?? null }, after: { ruleId, met } }); // prettier-ignore
+  });
 }

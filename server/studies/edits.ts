@@ -1,4 +1,4 @@
-/** Knows the log of edits of a study: every placement and rule change, undone and redone one by one. */
+/** Knows the log of edits of a study: every placement and change, undone and redone one by one. */
 import { and, asc, desc, eq, gt } from 'drizzle-orm';
 import { Database, database } from '../database/connection';
 import { Told } from '../errors';
@@ -9,10 +9,12 @@ export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 /** What can be edited, and how a state of it is put in place (null means: it is not there). */
 type Put = (tx: Transaction, studyId: string, subjectId: string, state: unknown) => Promise<void>;
-const subjects = new Map<string, Put>();
+/** What has to be reckoned anew once a state has been put in place. */
+type After = (teacherId: string, studyId: string, subjectId: string, state: unknown) => Promise<void>;
+const subjects = new Map<string, { put: Put; after?: After }>();
 
-export function registerSubject(name: string, put: Put): void {
-  subjects.set(name, put);
+export function registerSubject(name: string, put: Put, after?: After): void {
+  subjects.set(name, { put, after });
 }
 
 export interface Edit {
@@ -47,8 +49,8 @@ export async function editState(teacherId: string, studyId: string): Promise<Edi
 /** Takes back the last edit, or puts the last one taken back in place again. Says what it did. */
 export async function step(teacherId: string, studyId: string, direction: 'undo' | 'redo'): Promise<string> {
   await studyOf(teacherId, studyId);
-  return database().transaction(async (tx) => {
-    const undone = direction === 'redo';
+  const undone = direction === 'redo';
+  const { edit, state } = await database().transaction(async (tx) => {
     const [edit] = await tx
       .select()
       .from(edits)
@@ -57,10 +59,13 @@ export async function step(teacherId: string, studyId: string, direction: 'undo'
       .limit(1)
       .for('update');
     if (!edit) throw new Told(400, direction === 'undo' ? 'There is nothing to undo.' : 'There is nothing to redo.');
-    const put = subjects.get(edit.subject);
-    if (!put) throw new Told(400, 'This edit can no longer be undone.');
-    await put(tx, studyId, edit.subjectId, undone ? edit.after : edit.before);
+    const subject = subjects.get(edit.subject);
+    if (!subject) throw new Told(400, 'This edit can no longer be undone.');
+    const state = undone ? edit.after : edit.before;
+    await subject.put(tx, studyId, edit.subjectId, state);
     await tx.update(edits).set({ undone: !undone }).where(eq(edits.id, edit.id));
-    return edit.label;
+    return { edit, state };
   });
+  await subjects.get(edit.subject)?.after?.(teacherId, studyId, edit.subjectId, state);
+  return edit.label;
 }

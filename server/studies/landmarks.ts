@@ -5,7 +5,8 @@ import { database, newId } from '../database/connection';
 import { conflict, Told } from '../errors';
 import { landmarkSets } from '../schema';
 import { record, registerSubject, Transaction } from './edits';
-import { compareAgain, askToCompare, pieceOf } from '../pieces/pieces';
+import { askToCompare, compareAgain } from '../pieces/asking';
+import { pieceOf } from '../pieces/pieces';
 import { referenceOf } from './references';
 import { workOf } from './works';
 
@@ -24,10 +25,25 @@ interface Key {
   template: string;
 }
 
-registerSubject('landmarks', async (tx, studyId, subjectId, state) => {
-  const { key, points } = state as { key: Key; points: Points | null };
-  await putPoints(tx, studyId, { ...key, subjectId }, points);
-});
+interface State {
+  key: Key;
+  points: Points | null;
+}
+
+registerSubject(
+  'landmarks',
+  async (tx, studyId, subjectId, state) => {
+    const { key, points } = state as State;
+    await putPoints(tx, studyId, { ...key, subjectId }, points);
+  },
+  (teacherId, studyId, _subjectId, state) => reckonAnew(teacherId, studyId, (state as State).key),
+);
+
+/** What was compared with these points is compared with them as they are now. */
+async function reckonAnew(teacherId: string, studyId: string, { subject, subjectId }: Key): Promise<void> {
+  if (subject === 'work') await compareAgain(teacherId, studyId);
+  if (subject === 'piece') await askToCompare(teacherId, { id: subjectId, studyId });
+}
 
 async function putPoints(tx: Transaction, studyId: string, key: Key, points: Points | null): Promise<void> {
   const where = and(
@@ -71,13 +87,16 @@ export async function landmarksOf(
     .where(and(eq(landmarkSets.subject, subject), eq(landmarkSets.subjectId, subjectId)));
 }
 
-/** Stores the points of one template; `version` 0 says that there were none before. Returns the new version. */
+/**
+ * Stores the points of one template; `version` 0 says that there were none before. Returns the new version. Without a
+ * label nothing is written into the log of edits.
+ */
 export async function placeLandmarks(
   teacherId: string,
   key: Key,
   version: number,
   points: Points,
-  label: string,
+  label: string | null,
 ): Promise<number> {
   if (key.template !== 'free' && !isTemplate(key.template))
     throw new Told(400, 'There is no such landmark template.', 'template');
@@ -92,6 +111,7 @@ export async function placeLandmarks(
     const [row] = await tx.select().from(landmarkSets).where(where).for('update');
     if ((row?.version ?? 0) !== version) throw conflict('These points');
     await putPoints(tx, studyId, key, points);
+    if (label === null) return version + 1;
     await record(tx, {
       studyId,
       subject: 'landmarks',
@@ -102,7 +122,6 @@ export async function placeLandmarks(
     });
     return version + 1;
   });
-  if (key.subject === 'work') await compareAgain(teacherId, studyId);
-  if (key.subject === 'piece') await askToCompare(teacherId, { id: key.subjectId, studyId });
+  await reckonAnew(teacherId, studyId, key);
   return next;
 }

@@ -5,6 +5,7 @@ import { conflict, notFound, Told } from '../errors';
 import { pictureOf } from '../pictures/store';
 import { takeInPicture } from '../pictures/takeIn';
 import { landmarkSets, referenceChecks, referencePictures, rules, students, studies } from '../schema';
+import { loggedSubject } from './bundles';
 import { studyOf } from './studies';
 
 type ReferenceRow = typeof referencePictures.$inferSelect;
@@ -65,6 +66,14 @@ export async function addReference(
   return id;
 }
 
+const landmarksOn = (id: string) => and(eq(landmarkSets.subject, 'reference'), eq(landmarkSets.subjectId, id))!;
+
+const changeLogged = loggedSubject('reference', [
+  { table: referencePictures, of: (id) => eq(referencePictures.id, id) },
+  { table: referenceChecks, of: (id) => eq(referenceChecks.referenceId, id) },
+  { table: landmarkSets, of: landmarksOn },
+]);
+
 /** Changes a reference; `version` is the one the screen showed. Gives the new version. */
 export async function changeReference(
   teacherId: string,
@@ -74,18 +83,18 @@ export async function changeReference(
 ): Promise<number> {
   const row = await referenceOf(teacherId, id);
   if (fields.studentId !== undefined) await ownStudent(teacherId, row.studyId, fields.studentId);
-  const [result] = await database()
-    .update(referencePictures)
-    .set({ ...fields, version: version + 1 })
-    .where(and(eq(referencePictures.id, id), eq(referencePictures.version, version)));
-  if (result.affectedRows !== 1) throw conflict('This reference');
+  const bent = fields.strength !== undefined || fields.parts !== undefined;
+  await changeLogged(row.studyId, id, `${bent ? 'how far “' : 'details of “'}${row.title}”${bent ? ' follows the manner' : ''}`, async (tx) => {
+    const [result] = await tx.update(referencePictures).set({ ...fields, version: version + 1 }).where(and(eq(referencePictures.id, id), eq(referencePictures.version, version)));
+    if (result.affectedRows !== 1) throw conflict('This reference');
+  }); // prettier-ignore
   return version + 1;
 }
 
 export async function removeReference(teacherId: string, id: string): Promise<void> {
-  await referenceOf(teacherId, id);
-  await database().transaction(async (tx) => {
-    await tx.delete(landmarkSets).where(and(eq(landmarkSets.subject, 'reference'), eq(landmarkSets.subjectId, id)));
+  const row = await referenceOf(teacherId, id);
+  await changeLogged(row.studyId, id, `removing “${row.title}”`, async (tx) => {
+    await tx.delete(landmarkSets).where(landmarksOn(id));
     await tx.delete(referencePictures).where(eq(referencePictures.id, id));
   });
 }
@@ -94,7 +103,9 @@ export async function tickRule(teacherId: string, id: string, ruleId: string, do
   const row = await referenceOf(teacherId, id);
   const [rule] = await database().select({ studyId: rules.studyId }).from(rules).where(eq(rules.id, ruleId));
   if (rule?.studyId !== row.studyId) throw notFound('This rule');
-  await database().insert(referenceChecks).values({ referenceId: id, ruleId, done }).onDuplicateKeyUpdate({ set: { done } }); // prettier-ignore
+  await changeLogged(row.studyId, id, `a rule ticked for “${row.title}”`, async (tx) => {
+    await tx.insert(referenceChecks).values({ referenceId: id, ruleId, done }).onDuplicateKeyUpdate({ set: { done } });
+  });
 }
 
 export interface ReferenceView extends ReferenceRow {

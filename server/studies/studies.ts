@@ -2,6 +2,7 @@
 import { and, desc, eq, sql } from 'drizzle-orm';
 import { database, newId } from '../database/connection';
 import { notFound } from '../errors';
+import { compareAgain } from '../pieces/asking';
 import {
   classes,
   comparisons,
@@ -81,9 +82,11 @@ export async function createStudy(teacherId: string, fields: StudyFields): Promi
 }
 
 export async function updateStudy(teacherId: string, id: string, fields: Partial<StudyFields>): Promise<void> {
-  await studyOf(teacherId, id);
+  const before = await studyOf(teacherId, id);
   if (fields.classId !== undefined) await ownClass(teacherId, fields.classId);
   await database().update(studies).set({ ...fields, updatedAt: new Date() }).where(eq(studies.id, id)); // prettier-ignore
+  // The aim decides what copies are held against.
+  if (fields.aim !== undefined && fields.aim !== before.aim) await compareAgain(teacherId, id);
 }
 
 export async function removeStudy(teacherId: string, id: string): Promise<void> {

@@ -7,7 +7,11 @@ import { ask } from '../jobs/queue';
 import { inThread } from '../jobs/threads';
 import { getBlob, pictureOf, putPicture } from '../pictures/store';
 import { takeInPicture } from '../pictures/takeIn';
-import { facts, pins, profiles, studies, workGroups, works } from '../schema';
+import { compareAgain } from '../pieces/asking';
+import { facts, landmarkSets, pins, profiles, studies, workGroups, works } from '../schema';
+import { loggedSubject } from './bundles';
+import { carryPatch, carryPoints, Crop } from './crop';
+import type { Transaction } from './edits';
 import { studyOf } from './studies';
 
 export type WorkRow = typeof works.$inferSelect;
@@ -85,6 +89,39 @@ export async function addWork(
   return id;
 }
 
+const landmarksOn = (id: string) => and(eq(landmarkSets.subject, 'work'), eq(landmarkSets.subjectId, id))!;
+
+const changeWork = loggedSubject(
+  'work',
+  [
+    { table: works, of: (id) => eq(works.id, id) },
+    { table: facts, of: (id) => eq(facts.workId, id) },
+    { table: pins, of: (id) => eq(pins.workId, id) },
+    { table: landmarkSets, of: landmarksOn },
+  ],
+  async (teacherId, studyId, id) => {
+    const [row] = await database().select({ id: works.id }).from(works).where(eq(works.id, id));
+    if (row) await askToMeasure(teacherId, { id, studyId });
+    else await compareAgain(teacherId, studyId);
+  },
+);
+
+/** Sets fields of a work whose present version is the one the screen showed. */
+async function setWork(tx: Transaction, id: string, version: number, set: Partial<WorkRow>): Promise<void> {
+  const [result] = await tx.update(works).set({ ...set, version: version + 1 }).where(and(eq(works.id, id), eq(works.version, version))); // prettier-ignore
+  if (result.affectedRows !== 1) throw conflict('This work');
+}
+
+const FIELD_WORDS: Record<keyof WorkFields, string> = {
+  title: 'title',
+  dated: 'date',
+  widthMm: 'width',
+  heightMm: 'height',
+  group: 'group',
+  foil: 'foil',
+  impressions: 'first impressions',
+};
+
 /** Changes a work; `version` is the one the screen showed. Gives the new version. */
 export async function updateWork(
   teacherId: string,
@@ -94,29 +131,25 @@ export async function updateWork(
 ): Promise<number> {
   const work = await workOf(teacherId, id);
   const { group, ...plain } = fields;
-  const set = {
-    ...plain,
-    ...(group === undefined ? {} : { groupId: await groupNamed(work.studyId, group) }),
-    version: version + 1,
-  };
-  const [result] = await database().update(works).set(set).where(and(eq(works.id, id), eq(works.version, version))); // prettier-ignore
-  if (result.affectedRows !== 1) throw conflict('This work');
+  const set = { ...plain, ...(group === undefined ? {} : { groupId: await groupNamed(work.studyId, group) }) };
+  const what = (Object.keys(fields) as (keyof WorkFields)[]).map((f) => FIELD_WORDS[f]).join(', ');
+  await changeWork(work.studyId, id, `${what} of “${work.title}”`, (tx) => setWork(tx, id, version, set));
   if (fields.widthMm !== undefined && fields.widthMm !== work.widthMm) await askToMeasure(teacherId, work);
+  else if (fields.foil !== undefined && fields.foil !== work.foil) await compareAgain(teacherId, work.studyId);
   return version + 1;
 }
 
 export async function removeWork(teacherId: string, id: string): Promise<void> {
-  await workOf(teacherId, id);
-  await database().delete(works).where(eq(works.id, id));
+  const work = await workOf(teacherId, id);
+  await changeWork(work.studyId, id, `removing “${work.title}”`, async (tx) => {
+    await tx.delete(landmarkSets).where(landmarksOn(id));
+    await tx.delete(works).where(eq(works.id, id));
+  });
+  await compareAgain(teacherId, work.studyId);
 }
 
-/** Crops and turns a work's picture (clockwise quarter turns); the original upload is kept. */
-export async function cropWork(
-  teacherId: string,
-  id: string,
-  version: number,
-  crop: { x: number; y: number; w: number; h: number; turn: 0 | 90 | 180 | 270 },
-): Promise<void> {
+/** Crops and turns a work's picture; the original upload is kept, points and patches go along. */
+export async function cropWork(teacherId: string, id: string, version: number, crop: Crop): Promise<void> {
   const work = await workOf(teacherId, id);
   const db = database();
   const picture = await pictureOf(db, teacherId, work.pictureId);
@@ -147,8 +180,16 @@ export async function cropWork(
     mime: 'image/jpeg',
     ...size,
   });
-  const [result] = await db.update(works).set({ pictureId: uprightId, version: version + 1 }).where(and(eq(works.id, id), eq(works.version, version))); // prettier-ignore
-  if (result.affectedRows !== 1) throw conflict('This work');
+  await changeWork(work.studyId, id, `cropping “${work.title}”`, async (tx) => {
+    await setWork(tx, id, version, { pictureId: uprightId });
+    for (const set of await tx.select().from(landmarkSets).where(landmarksOn(id)))
+      await tx.update(landmarkSets).set({ points: carryPoints(set.points, crop), version: set.version + 1 }).where(eq(landmarkSets.id, set.id)); // prettier-ignore
+    for (const pin of await tx.select().from(pins).where(eq(pins.workId, id))) {
+      const patch = carryPatch(pin.patch, crop);
+      if (patch) await tx.update(pins).set({ patch }).where(eq(pins.id, pin.id));
+      else await tx.delete(pins).where(eq(pins.id, pin.id));
+    }
+  });
   await askToMeasure(teacherId, work);
 }
 
@@ -225,15 +266,19 @@ export async function ensureProfile(
 }
 
 export async function addFact(teacherId: string, workId: string, text: string, source: string | null): Promise<string> {
-  await workOf(teacherId, workId);
+  const work = await workOf(teacherId, workId);
   const id = newId();
-  await database().insert(facts).values({ id, workId, text, source }); // prettier-ignore
+  await changeWork(work.studyId, workId, `a fact about “${work.title}”`, async (tx) => {
+    await tx.insert(facts).values({ id, workId, text, source });
+  });
   return id;
 }
 
 export async function removeFact(teacherId: string, workId: string, factId: string): Promise<void> {
-  await workOf(teacherId, workId);
-  await database().delete(facts).where(and(eq(facts.id, factId), eq(facts.workId, workId))); // prettier-ignore
+  const work = await workOf(teacherId, workId);
+  await changeWork(work.studyId, workId, `removing a fact about “${work.title}”`, async (tx) => {
+    await tx.delete(facts).where(and(eq(facts.id, factId), eq(facts.workId, workId)));
+  });
 }
 
 export async function addPin(
@@ -242,13 +287,17 @@ export async function addPin(
   patch: [number, number, number, number],
   reading: unknown,
 ): Promise<string> {
-  await workOf(teacherId, workId);
+  const work = await workOf(teacherId, workId);
   const id = newId();
-  await database().insert(pins).values({ id, workId, patch, reading, createdAt: new Date() }); // prettier-ignore
+  await changeWork(work.studyId, workId, `a patch kept on “${work.title}”`, async (tx) => {
+    await tx.insert(pins).values({ id, workId, patch, reading, createdAt: new Date() });
+  });
   return id;
 }
 
 export async function removePin(teacherId: string, workId: string, pinId: string): Promise<void> {
-  await workOf(teacherId, workId);
-  await database().delete(pins).where(and(eq(pins.id, pinId), eq(pins.workId, workId))); // prettier-ignore
+  const work = await workOf(teacherId, workId);
+  await changeWork(work.studyId, workId, `removing a patch from “${work.title}”`, async (tx) => {
+    await tx.delete(pins).where(and(eq(pins.id, pinId), eq(pins.workId, workId)));
+  });
 }

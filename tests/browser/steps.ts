@@ -1,6 +1,7 @@
 /** What browser tests do again and again. */
 import { expect, Page } from '@playwright/test';
-import sharp from 'sharp';
+
+export { madePicture } from '../support/pictures';
 
 export const origin = (): string => process.env.OLDHAND_TEST_ORIGIN ?? '';
 
@@ -72,16 +73,6 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
     ['PUT', `/api/landmarks/work/${work}`],
   ];
   return { ids: { study, work, picture: works[0].pictureId, works, routes } };
-}
-
-/** A small made-up picture: hatching on a pale sheet with one red field. */
-export async function madePicture(width = 900, height = 640, spacing = 14): Promise<Buffer> {
-  const lines = Array.from(
-    { length: Math.ceil((width + height) / spacing) },
-    (_, i) => `<path d="M ${i * spacing} 60 l -300 520" stroke="#223" stroke-width="3"/>`,
-  ).join('');
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><rect width="100%" height="100%" fill="#eee6d6"/><clipPath id="c"><rect x="60" y="60" width="${width - 120}" height="${height - 120}"/></clipPath><g clip-path="url(#c)">${lines}</g><rect x="120" y="120" width="150" height="110" fill="#b8322c"/></svg>`;
-  return sharp(Buffer.from(svg)).png().toBuffer();
 }
 
 /** A study of this page's own teacher, empty. */

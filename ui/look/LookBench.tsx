@@ -2,6 +2,7 @@
 import { Camera, ImagePlus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Bench } from '../shared/Bench';
+import { useStepped } from '../shared/EditBar';
 import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
@@ -22,6 +23,7 @@ interface Props {
 
 export function LookBench({ studyId, works, current, units }: Props) {
   const looking = useLooking();
+  const stepped = useStepped();
   const [share, setShare] = useState<number | null>(null);
   const [cropping, setCropping] = useState(false);
   const [standing, setStanding] = useState(false);
@@ -112,7 +114,7 @@ export function LookBench({ studyId, works, current, units }: Props) {
         {standing && work && <StandCamera studyId={studyId} work={work} onClose={() => setStanding(false)} />}
         {work ? (
           <WorkForm
-            key={work.id}
+            key={`${work.id}:${stepped}`}
             work={work}
             units={units}
             onCrop={() => setCropping(true)}

@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { edited } from '../shared/EditBar';
 import { send } from '../shared/request';
 import { Notice } from '../shared/Notice';
 import { text } from '../text/en';
@@ -18,6 +19,7 @@ export function Checklist({ referenceId, rules, done }: { referenceId: string; r
     try {
       await send('POST', `/api/references/${referenceId}`, { ruleId, done: on });
       setProblem(null);
+      edited();
     } catch (error) {
       setTicked(before);
       setProblem((error as Error).message);

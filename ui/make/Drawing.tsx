@@ -3,6 +3,7 @@ import { ReactNode, useEffect, useRef, useState } from 'react';
 import type { TemplateName } from '@/core/proportion/templates';
 import { PlacingPrompt, PlacingView, usePlacing } from '../proportion/placing';
 import { Bench } from '../shared/Bench';
+import { edited, useStepped } from '../shared/EditBar';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
@@ -37,8 +38,10 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
   const placing = usePlacing('reference', reference.id, template, reference.sets);
   const { factors, bent } = useManner(template, works, placing.points);
   const [view, setView] = useState<View>(bent ? 'ghost' : 'points');
-  const [strength, setStrength] = useState(reference.strength);
-  const [parts, setParts] = useState(reference.parts);
+  // After an undo or redo the stored strengths count again.
+  const stepped = useStepped();
+  const [{ strength, parts, since }, setBend] = useState({ strength: reference.strength, parts: reference.parts, since: stepped }); // prettier-ignore
+  if (since !== stepped) setBend({ strength: reference.strength, parts: reference.parts, since: stepped });
   const [problem, setProblem] = useState<string | null>(null);
   const { ghost, points } = useGhost(reference, template, placing.points, bent?.points ?? null, strength, parts, SCREEN_SIDE); // prettier-ignore
   const saver = useSaver(reference, setProblem);
@@ -82,8 +85,7 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
             strength={strength}
             parts={parts}
             onChange={(s, p) => {
-              setStrength(s);
-              setParts(p);
+              setBend({ strength: s, parts: p, since: stepped });
               if (view === 'points') setView('ghost');
               saver({ strength: s, parts: p });
             }}
@@ -96,8 +98,8 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
           <Factors factors={factors} bent={bent} />
         </>
       )}
-      <Checklist referenceId={reference.id} rules={rules} done={reference.done} />
-      <ReferenceForm reference={reference} roster={roster} onSave={saver} base={base} />
+      <Checklist key={stepped} referenceId={reference.id} rules={rules} done={reference.done} />
+      <ReferenceForm key={`form:${stepped}`} reference={reference} roster={roster} onSave={saver} base={base} />
     </Bench>
   ); // prettier-ignore
 }
@@ -126,6 +128,7 @@ function useSaver(reference: Reference, tell: (problem: string | null) => void) 
             })
           ).version;
           tell(null);
+          edited();
         } catch (error) {
           tell((error as Error).message);
           if (error instanceof RequestError && error.status === 409) window.location.reload();

@@ -1,6 +1,7 @@
 'use client';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useState } from 'react';
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useRef, useState, useTransition } from 'react';
 import { text } from '../text/en';
 import { get, send } from './request';
 
@@ -11,14 +12,33 @@ interface State {
 
 const EDITED = 'oldhand:edited';
 export const STEPPED = 'oldhand:stepped';
+const SHOWN = 'oldhand:shown';
 
 /** Tells the undo bar that something has been saved. */
 export function edited(): void {
   window.dispatchEvent(new Event(EDITED));
 }
 
+/** Counts undos and redos whose newer state the page has: what holds a stored value is made anew with this as its key. */
+export function useStepped(): number {
+  const [n, setN] = useState(0);
+  useEffect(() => {
+    const count = () => setN((v) => v + 1);
+    window.addEventListener(SHOWN, count);
+    return () => window.removeEventListener(SHOWN, count);
+  }, []);
+  return n;
+}
+
 /** Undo and redo over the study's log of edits; benches listen for STEPPED and show the newer state. */
 export function EditBar({ studyId }: { studyId: string }) {
+  const router = useRouter();
+  const [refreshing, refresh] = useTransition();
+  const before = useRef(false);
+  useEffect(() => {
+    if (before.current && !refreshing) window.dispatchEvent(new Event(SHOWN));
+    before.current = refreshing;
+  }, [refreshing]);
   const [state, setState] = useState<State>({ undo: null, redo: null });
   const [told, setTold] = useState('');
   const load = useCallback(
@@ -32,11 +52,12 @@ export function EditBar({ studyId }: { studyId: string }) {
         setState(next);
         setTold(`${direction === 'undo' ? 'Undone' : 'Redone'}: ${next.label}`);
         window.dispatchEvent(new Event(STEPPED));
+        refresh(() => router.refresh());
       } catch (error) {
         setTold((error as Error).message);
       }
     },
-    [studyId],
+    [studyId, router],
   );
   useEffect(() => {
     load();

@@ -59,6 +59,15 @@ export const text = {
     make: 'Begin the study',
     making: 'Beginning …',
   },
+  compare: {
+    aim: 'Copies are held as',
+    aims: { replica: 'a replica', study: 'a study', remembered: 'remembered' },
+    heldTo: {
+      replica: 'Held against that very work, place by place; proportions within 3 %.',
+      study: 'Held against the master’s range and place by place; proportions within 6 %.',
+      remembered: 'Held against the master’s range: overall shape, manner, and the proportions that tell most.',
+    },
+  },
   plan: {
     settings: 'The class',
     medium: 'Medium',

@@ -1,7 +1,8 @@
 /**
  * The inner loops of the filters in AssemblyScript, compiled to WebAssembly: four pixels at a time. JavaScript spends most
  * of a convolution on loading and storing single numbers. Addresses are bytes, sizes pixels; the caller lays the memory out.
- * Changed only together with module.ts: `npm run kernels`.
+ * No literals of arrays or strings: they would lie in the memory that the caller hands out. Changed only together with
+ * module.ts: `npm run kernels`.
  */
 
 /** to[i] = Σ kernel[k] · from[i + k·step], i below n, k below taps; step in bytes between taps. */
@@ -204,8 +205,7 @@ export function tensor(
   }
   // Running means of 5 and 3 px, as one kernel, make a window of sigma 1.6.
   const window = room;
-  const taps: StaticArray<f32> = [1, 2, 3, 3, 3, 2, 1];
-  for (let k: i32 = 0; k < 7; k++) store<f32>(window + ((<usize>k) << 2), unchecked(taps[k]) / 15);
+  for (let k: i32 = 0; k < 7; k++) store<f32>(window + ((<usize>k) << 2), <f32>min(3, min(k + 1, 7 - k)) / 15);
   for (let k: usize = 0; k < 3; k++) {
     separable(work + k * plane, out, w, h, window, 3, window, 3, room + 64);
     memory.copy(work + k * plane, out, plane);

@@ -18,6 +18,8 @@ interface Props {
   onMove?: (at: [number, number], event: PointerEvent) => void;
   onRelease?: () => void;
   lensAlways?: boolean;
+  /** Shows the whole picture instead of the screen-sized one, for a view drawn nearer. */
+  fine?: boolean;
   className?: string;
 }
 
@@ -37,6 +39,7 @@ export function PictureView({
   onMove,
   onRelease,
   lensAlways,
+  fine,
   className,
 }: Props) {
   const frame = useRef<HTMLDivElement>(null);
@@ -93,7 +96,12 @@ export function PictureView({
         onPointerUp={() => onRelease?.()}
         onPointerLeave={() => setAt(null)}
       >
-        <img src={screenPicture(pictureId)} alt={alt} draggable={false} className="absolute inset-0 h-full w-full" />
+        <img
+          src={fine ? wholePicture(pictureId) : screenPicture(pictureId)}
+          alt={alt}
+          draggable={false}
+          className="absolute inset-0 h-full w-full"
+        />
         {wanted && (
           <canvas
             ref={canvas}

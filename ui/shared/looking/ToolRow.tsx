@@ -18,10 +18,12 @@ interface Props {
   help: boolean;
   setHelp: (v: boolean) => void;
   only?: readonly ToolName[];
+  /** Keys of the bench's own, listed with the rest. */
+  more?: readonly { key: string; label: string; hint: string }[];
 }
 
 /** The looking tools in a row, each with its key; `?` lists them. */
-export function ToolRow({ on, toggle, help, setHelp, only }: Props) {
+export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
   const shown = TOOLS.filter((t) => !only || only.includes(t.name));
   return (
     <div className="flex flex-wrap items-center gap-1" role="toolbar" aria-label="Looking tools">
@@ -58,6 +60,14 @@ export function ToolRow({ on, toggle, help, setHelp, only }: Props) {
                 {t.key} · {t.label}
               </dt>
               <dd>{t.hint}; tap to keep it, hold to glance</dd>
+            </div>
+          ))}
+          {more.map((t) => (
+            <div key={t.key} className="flex gap-3">
+              <dt className="w-28 font-semibold">
+                {t.key} · {t.label}
+              </dt>
+              <dd>{t.hint}</dd>
             </div>
           ))}
         </dl>

@@ -16,7 +16,7 @@ export const TOOLS: readonly { name: ToolName; key: string; label: string; hint:
 export type Looking = Record<ToolName, boolean>;
 const NONE = Object.fromEntries(TOOLS.map((t) => [t.name, false])) as Looking;
 
-const inField = (target: EventTarget | null) =>
+export const inField = (target: EventTarget | null) =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** Which looking tools are on. A short press of a key toggles its tool; a key held longer shows it only while held. */

@@ -3,6 +3,7 @@ import { CompareBench } from '@/ui/compare/CompareBench';
 import { settingsOf } from '@/server/accounts/settings';
 import { comparisonOf, listPieces } from '@/server/pieces/pieces';
 import { listRules } from '@/server/studies/rules';
+import { studyOf } from '@/server/studies/studies';
 import { listWorks } from '@/server/studies/works';
 import { orNotFound, requireTeacher } from '../../../session';
 
@@ -53,6 +54,7 @@ export default async function ComparePage({
   return (
     <CompareBench
       studyId={study}
+      aim={(await studyOf(teacher.id, study)).aim}
       pieces={pieces}
       piece={piece}
       source={slim.find((w) => w.id === source.id)!}

@@ -12,8 +12,7 @@ const answer = object({ ruleId: string().max(36).required(), met: boolean().requ
 /** A finding set aside or commented on. */
 export const PUT = handle(async ({ teacher, request, params }) => {
   await pieceOf(teacher.id, params.piece);
-  const { feature, setAside, note } = await body(request, schema);
-  await noteFinding(teacher.id, params.piece, feature, setAside, note);
+  await noteFinding(teacher.id, params.piece, await body(request, schema));
 });
 
 /** An always or never sentence answered by a person. */

@@ -1,9 +1,13 @@
 import { object, string } from 'yup';
 import { body, handle } from '@/server/http';
 import { editState, step } from '@/server/studies/edits';
-import '@/server/studies/landmarks';
-import '@/server/studies/rules';
+// Each of these registers what it can undo.
 import '@/server/lessons/plans';
+import '@/server/pieces/pieces';
+import '@/server/studies/landmarks';
+import '@/server/studies/references';
+import '@/server/studies/rules';
+import '@/server/studies/works';
 import { studyOf } from '@/server/studies/studies';
 
 const schema = object({ direction: string().oneOf(['undo', 'redo'] as const).required() }); // prettier-ignore

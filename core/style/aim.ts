@@ -1,0 +1,58 @@
+/** Knows which comparisons a study's aim asks of a copy, and how tight they are. */
+import { measureProportions } from '../proportion/measures';
+import { TemplateName, TEMPLATES } from '../proportion/templates';
+import type { FeatureSpec } from './features';
+import type { Range } from './range';
+
+/**
+ * How close a first study should come is a matter of school: stroke for stroke, loosely after, or from memory once the
+ * source has been put away.
+ */
+export type Aim = 'replica' | 'study' | 'remembered';
+
+interface Asked {
+  /** Held against the very work it was made from, not against the master's whole range. */
+  oneWork: boolean;
+  /** Registered and held place by place. */
+  places: boolean;
+  /** Half-width of a proportion's range as a part of the work's own; null: the master's range. */
+  proportion: number | null;
+  /** Proportions that say most of whose hand it is: those that depart farthest from nature; null for all. */
+  signature: number | null;
+}
+
+export const ASKED: Readonly<Record<Aim, Asked>> = {
+  replica: { oneWork: true, places: true, proportion: 0.03, signature: null },
+  study: { oneWork: false, places: true, proportion: 0.06, signature: null },
+  remembered: { oneWork: false, places: false, proportion: null, signature: 3 },
+};
+
+/** Half-widths for measures that are no ratios, where three or six per cent of the value would mean nothing. */
+const PLAIN: Partial<Record<FeatureSpec['unit'], number>> = { degrees: 50, offset: 0.3 };
+
+/** Range of a proportion in a copy of one work whose own value is known: ±3 % or ±6 % of it; 1.5° or 3° for angles. */
+export function copyRange(value: number, unit: FeatureSpec['unit'], part: number): Range {
+  const half = part * (PLAIN[unit] ?? Math.abs(value));
+  return { low: value - half, mid: value, high: value + half, sd: half / 1.645, works: 1 };
+}
+
+let canons: Map<string, number> | null = null;
+
+/** Nature's proportion of a measure; null where there is none. */
+function canonOf(measure: string): number | null {
+  canons ??= new Map(
+    (Object.keys(TEMPLATES) as TemplateName[])
+      .flatMap((t) => measureProportions(t, {}))
+      .flatMap((m): [string, number][] => (m.canon === null ? [] : [[m.name, m.canon]])),
+  );
+  return canons.get(measure) ?? null;
+}
+
+/** The names of the proportions that depart farthest from nature, |log factor| first; `mids` by feature name. */
+export function signatureOf(mids: ReadonlyMap<string, number>, most: number): Set<string> {
+  const departures = [...mids].flatMap(([name, mid]): [string, number][] => {
+    const canon = canonOf(name.replace('proportion.', ''));
+    return canon === null || !(mid > 0) ? [] : [[name, Math.abs(Math.log(mid / canon))]];
+  });
+  return new Set(departures.sort((a, b) => b[1] - a[1]).slice(0, most).map(([name]) => name)); // prettier-ignore
+}

@@ -1,0 +1,224 @@
+/** The log of edits over everything that can be placed or changed. */
+import { leave, newClass, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
+import { planOf, savePlan, StoredPlan } from '../lessons/plans';
+import {
+  addPiece,
+  answerRule,
+  comparisonOf,
+  listPieces,
+  noteFinding,
+  placeCorners,
+  removePiece,
+} from '../pieces/pieces';
+import { editState, step } from './edits';
+import { landmarksOf, placeLandmarks } from './landmarks';
+import { addReference, changeReference, listReferences, referenceOf, removeReference, tickRule } from './references';
+import { addRule, changeRule, listRules, removeRule } from './rules';
+import { createClass, rosterOf } from './studies';
+import { addFact, addPin, addWork, cropWork, listWorks, removeFact, removeWork, updateWork, workOf } from './works';
+
+afterAll(leave);
+
+let teacher = '';
+let study = '';
+beforeEach(async () => {
+  teacher = await newTeacher();
+  study = await newStudy(teacher);
+});
+const undo = () => step(teacher, study, 'undo');
+const redo = () => step(teacher, study, 'redo');
+const sentences = async () => (await listRules(teacher, study)).map((r) => r.sentence);
+const never = (sentence: string) => addRule(teacher, study, { kind: 'never', feature: '', sentence, evidence: '' });
+const conflict = { status: 409, message: expect.stringMatching(/changed in another window/) };
+
+test('rules: added, changed and removed, back to nothing and forth again', async () => {
+  const id = await never('Hands are never shown.');
+  const [{ version }] = await listRules(teacher, study);
+  await changeRule(teacher, study, id, version, { sentence: 'No hand is ever shown.' });
+  await removeRule(teacher, study, id);
+  const states = [['No hand is ever shown.'], ['Hands are never shown.'], []];
+  for (const state of states) {
+    await undo();
+    expect(await sentences()).toEqual(state);
+  }
+  await expect(undo()).rejects.toMatchObject({ status: 400, message: 'There is nothing to undo.' });
+  for (const state of [['Hands are never shown.'], ['No hand is ever shown.'], []]) {
+    await redo();
+    expect(await sentences()).toEqual(state);
+  }
+  await expect(redo()).rejects.toMatchObject({ message: 'There is nothing to redo.' });
+});
+
+test('a new edit ends what could have been redone; the bar says what comes next', async () => {
+  await never('One.');
+  await never('Two.');
+  expect(await undo()).toMatch(/Two/);
+  expect(await editState(teacher, study)).toMatchObject({ undo: expect.stringMatching(/One/), redo: expect.stringMatching(/Two/) }); // prettier-ignore
+  await never('Three.');
+  expect((await editState(teacher, study)).redo).toBeNull();
+  await expect(step(await newTeacher(), study, 'undo')).rejects.toMatchObject({ status: 404 });
+});
+
+test('an older window is refused, and a window that slept through an undo too', async () => {
+  const id = await never('One.');
+  const [{ version }] = await listRules(teacher, study);
+  await changeRule(teacher, study, id, version, { sentence: 'Two.' });
+  await expect(changeRule(teacher, study, id, version, { sentence: 'Three.' })).rejects.toMatchObject(conflict);
+  const [{ version: second }] = await listRules(teacher, study);
+  await undo();
+  await expect(changeRule(teacher, study, id, second, { sentence: 'Four.' })).rejects.toMatchObject(conflict);
+  expect(await sentences()).toEqual(['One.']);
+});
+
+test('a feature has one rule; sixty rules are enough', async () => {
+  const rule = { kind: 'feature' as const, feature: 'marks.spacing', evidence: '' };
+  const id = await addRule(teacher, study, { ...rule, sentence: 'Lines 2 mm apart.' });
+  expect(await addRule(teacher, study, { ...rule, sentence: 'Lines 1.6 mm apart.' })).toBe(id);
+  expect(await sentences()).toEqual(['Lines 1.6 mm apart.']);
+  for (let i = 1; i < 60; i++) await never(`Rule ${i}.`);
+  await expect(never('One too many.')).rejects.toMatchObject({ status: 400, message: expect.stringMatching(/at most 60/) }); // prettier-ignore
+});
+
+test('points: placed, moved, undone; the wrong template and too many points are named', async () => {
+  const work = await addWork(teacher, study, await sheetBytes(), 'a.png', {});
+  const key = { subject: 'work' as const, subjectId: work, template: 'figure-standing' };
+  const first = await placeLandmarks(teacher, key, 0, { crown: [10, 10] }, 'crown');
+  const second = await placeLandmarks(teacher, key, first, { crown: [10, 10], chin: [10, 40] }, 'chin');
+  await expect(placeLandmarks(teacher, key, first, { crown: [0, 0] }, 'stale')).rejects.toMatchObject(conflict);
+  await undo();
+  const [now] = await landmarksOf(teacher, 'work', work);
+  expect(now.points).toEqual({ crown: [10, 10] });
+  expect(now.version).toBeGreaterThan(second);
+  await undo();
+  expect(await landmarksOf(teacher, 'work', work)).toEqual([]);
+  await expect(placeLandmarks(teacher, { ...key, template: 'dog' }, 0, {}, '')).rejects.toMatchObject({ field: 'template' }); // prettier-ignore
+  const many = Object.fromEntries(Array.from({ length: 81 }, (_, i) => [`p${i}`, [i, i] as [number, number]]));
+  await expect(placeLandmarks(teacher, { ...key, template: 'free' }, 0, many, '')).rejects.toMatchObject({ field: 'points' }); // prettier-ignore
+  await expect(placeLandmarks(await newTeacher(), key, 0, {}, '')).rejects.toMatchObject({ status: 404 });
+  // What is placed without a label, as the demo's points are, stands in no log.
+  await placeLandmarks(teacher, { ...key, template: 'free' }, 0, { a: [1, 2] }, null);
+  expect((await editState(teacher, study)).undo).toBeNull();
+});
+
+test('a work: sizes, impressions, facts, patches and its removal all come back', async () => {
+  const id = await addWork(teacher, study, await sheetBytes(), 'Ferry.png', { widthMm: 300 });
+  await updateWork(teacher, id, (await workOf(teacher, id)).version, { widthMm: 420, group: 'late' });
+  await updateWork(teacher, id, (await workOf(teacher, id)).version, { impressions: 'It leans.' });
+  const fact = await addFact(teacher, id, 'Drawn at night.', null);
+  await addPin(teacher, id, [10, 10, 100, 80], { kind: 'parallel-hatch' });
+  await placeLandmarks(teacher, { subject: 'work', subjectId: id, template: 'free' }, 0, { mast: [50, 60] }, 'mast');
+  await removeFact(teacher, id, fact);
+  await removeWork(teacher, id);
+  expect(await listWorks(teacher, study)).toEqual([]);
+  await undo();
+  const [back] = await listWorks(teacher, study);
+  expect(back).toMatchObject({ title: 'Ferry', widthMm: 420, group: 'late', impressions: 'It leans.', facts: [] });
+  expect(back.pins).toMatchObject([{ patch: [10, 10, 100, 80], reading: { kind: 'parallel-hatch' } }]);
+  expect((await landmarksOf(teacher, 'work', id))[0].points).toEqual({ mast: [50, 60] });
+  for (let i = 0; i < 5; i++) await undo();
+  const [first] = await listWorks(teacher, study);
+  expect(first).toMatchObject({ widthMm: 420, impressions: '', facts: [], pins: [] });
+  await undo();
+  expect((await listWorks(teacher, study))[0]).toMatchObject({ widthMm: 300, group: null });
+});
+
+test('cropping carries points and patches along and back; a stale window and a frame outside are refused', async () => {
+  const id = await addWork(teacher, study, await sheetBytes(13, 400, 300), 'a.png', {});
+  await placeLandmarks(teacher, { subject: 'work', subjectId: id, template: 'free' }, 0, { in: [120, 90], out: [10, 10] }, 'p'); // prettier-ignore
+  await addPin(teacher, id, [110, 80, 60, 40], {});
+  const { version, pictureId } = await workOf(teacher, id);
+  const crop = { x: 100, y: 50, w: 200, h: 150, turn: 90 as const };
+  await expect(cropWork(teacher, id, version, { ...crop, w: 900 })).rejects.toMatchObject({ field: 'crop' });
+  await expect(cropWork(teacher, id, version, { ...crop, w: 4 })).rejects.toMatchObject({ field: 'crop' });
+  await cropWork(teacher, id, version, crop);
+  const [cut] = await listWorks(teacher, study);
+  expect([cut.pictureWidth, cut.pictureHeight]).toEqual([150, 200]);
+  expect(cut.pins[0].patch).toEqual([80, 10, 40, 60]);
+  expect((await landmarksOf(teacher, 'work', id))[0].points).toEqual({ in: [110, 20] });
+  await expect(cropWork(teacher, id, version, { ...crop, x: 0, y: 0, w: 100, h: 100 })).rejects.toMatchObject(conflict);
+  await undo();
+  const [whole] = await listWorks(teacher, study);
+  expect(whole.pictureId).toBe(pictureId);
+  expect(whole.pins[0].patch).toEqual([110, 80, 60, 40]);
+  expect((await landmarksOf(teacher, 'work', id))[0].points).toEqual({ in: [120, 90], out: [10, 10] });
+});
+
+test('a plan is changed, refused when stale, and undone', async () => {
+  const { plan, version } = await planOf(teacher, study);
+  expect(version).toBe(0);
+  const next: StoredPlan = { ...plan, minutesPerPeriod: 30 };
+  const saved = await savePlan(teacher, study, 0, next, 'minutes');
+  await savePlan(teacher, study, saved, { ...next, classSize: 24 }, 'class');
+  await expect(savePlan(teacher, study, saved, next, 'stale')).rejects.toMatchObject(conflict);
+  const unknown = { ...next, steps: [{ technique: 'levitation', minutes: 5, dry: null, note: '' }] };
+  await expect(savePlan(teacher, study, saved + 1, unknown, 'x')).rejects.toMatchObject({ field: 'steps' });
+  await undo();
+  expect((await planOf(teacher, study)).plan).toMatchObject({ minutesPerPeriod: 30, classSize: 1 });
+  await undo();
+  expect((await planOf(teacher, study)).plan.minutesPerPeriod).toBe(50);
+});
+
+test('a reference: strength, ticks and removal', async () => {
+  const rule = await never('Hands are never shown.');
+  const id = await addReference(teacher, study, await sheetBytes(), 'Neighbour.png', {});
+  await changeReference(teacher, id, (await referenceOf(teacher, id)).version, { strength: 0.4, parts: { head: 1 } });
+  await expect(changeReference(teacher, id, 1, { strength: 0.1 })).rejects.toMatchObject(conflict);
+  await tickRule(teacher, id, rule, true);
+  await removeReference(teacher, id);
+  expect(await listReferences(teacher, study)).toEqual([]);
+  await undo();
+  expect(await listReferences(teacher, study)).toMatchObject([{ title: 'Neighbour', strength: 0.4, parts: { head: 1 }, done: [rule] }]); // prettier-ignore
+  await undo();
+  await undo();
+  expect(await listReferences(teacher, study)).toMatchObject([{ strength: 1, parts: {}, done: [] }]);
+  const elsewhere = await newStudy(teacher);
+  const foreign = await addRule(teacher, elsewhere, { kind: 'never', feature: '', sentence: 'X.', evidence: '' });
+  await expect(tickRule(teacher, id, foreign, true)).rejects.toMatchObject({ status: 404 });
+});
+
+test('a piece: attempts are numbered, corners, notes and answers undone, a removed one brought back', async () => {
+  const classId = await newClass(teacher);
+  study = await newStudy(teacher, { classId });
+  const [ada, bo] = await rosterOf(teacher, study);
+  const rule = await never('Hands are never shown.');
+  const photo = await sheetBytes(15);
+  const about = { studentId: ada.id, kind: 'copy' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 }; // prettier-ignore
+  const id = await addPiece(teacher, study, photo, 'a.png', about);
+  await addPiece(teacher, study, photo, 'b.png', about);
+  await addPiece(teacher, study, photo, 'c.png', { ...about, studentId: bo.id });
+  await addPiece(teacher, study, photo, 'd.png', { ...about, kind: 'original' });
+  expect((await listPieces(teacher, study)).map((p) => [p.student, p.kind, p.attempt])).toEqual([
+    ['Ada M', 'copy', 1],
+    ['Ada M', 'copy', 2],
+    ['Ada M', 'original', 1],
+    ['Bo M', 'copy', 1],
+  ]);
+  await expect(addPiece(teacher, study, photo, 'e.png', { ...about, attempt: 2 })).rejects.toMatchObject({ status: 409, field: 'attempt' }); // prettier-ignore
+  const otherClass = await createClass(teacher, '8B', '', [{ firstName: 'Dov', initial: 'K' }]);
+  const [stranger] = await rosterOf(teacher, await newStudy(teacher, { classId: otherClass }));
+  await expect(addPiece(teacher, study, photo, 'f.png', { ...about, studentId: stranger.id })).rejects.toMatchObject({ status: 404 }); // prettier-ignore
+  const corners: [number, number][] = [[0, 0], [480, 0], [480, 340], [0, 340]]; // prettier-ignore
+  await placeCorners(teacher, id, 1, corners);
+  await expect(placeCorners(teacher, id, 1, corners)).rejects.toMatchObject(conflict);
+  await noteFinding(teacher, id, { feature: 'marks.spacing', setAside: true, note: '' });
+  await noteFinding(teacher, id, { feature: 'marks.spacing', setAside: true, note: 'A new pen.' });
+  await answerRule(teacher, id, rule, true);
+  await answerRule(teacher, id, rule, false);
+  await removePiece(teacher, id);
+  expect(await listPieces(teacher, study)).toHaveLength(3);
+  await undo();
+  const told = async () => {
+    const { notes, answers } = await comparisonOf(teacher, id);
+    return [notes.map((n) => [n.setAside, n.note]), answers.map((a) => a.met)];
+  };
+  expect(await told()).toEqual([[[true, 'A new pen.']], [false]]);
+  await undo();
+  expect(await told()).toEqual([[[true, 'A new pen.']], [true]]);
+  await undo();
+  await undo();
+  expect(await told()).toEqual([[[true, '']], []]);
+  await undo();
+  expect(await told()).toEqual([[[false, '']], []]);
+  await undo();
+  expect((await listPieces(teacher, study))[0]).toMatchObject({ corners: null, placedByHand: false });
+});

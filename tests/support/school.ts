@@ -1,0 +1,44 @@
+/** Teachers, classes and studies for server tests, each new, in the run's own database. */
+import { drawnPicture } from './pictures';
+import { database, newId } from '../../server/database/connection';
+import { user } from '../../server/schema';
+import { createClass, createStudy, StudyFields } from '../../server/studies/studies';
+
+export async function newTeacher(): Promise<string> {
+  const id = newId();
+  const now = new Date();
+  await database().insert(user).values({ id, name: 'A teacher', email: `${id}@fennick.example`, createdAt: now, updatedAt: now }); // prettier-ignore
+  return id;
+}
+
+const STUDY: StudyFields = {
+  title: 'A study',
+  master: 'An invented hand',
+  kind: 'master',
+  aim: 'study',
+  medium: 'pen',
+  about: '',
+  classId: null,
+  paperWidthMm: 297,
+  paperHeightMm: 210,
+};
+
+export const newStudy = (teacherId: string, fields: Partial<StudyFields> = {}): Promise<string> =>
+  createStudy(teacherId, { ...STUDY, ...fields });
+
+export const newClass = (teacherId: string, names = ['Ada', 'Bo', 'Cleo']): Promise<string> =>
+  createClass(teacherId, '7A', 'Fennick Lane School', names.map((firstName) => ({ firstName, initial: 'M' }))); // prettier-ignore
+
+/** A drawn sheet's bytes; another spacing is another picture. */
+export const sheetBytes = (spacing = 14, width = 480, height = 340): Promise<Buffer> =>
+  drawnPicture(width, height, spacing).png().toBuffer();
+
+/** Lets go of the database and the worker threads that this file's modules hold. */
+export async function leave(): Promise<void> {
+  const held = globalThis as {
+    __oldhandDatabase?: { pool: { end: () => Promise<void> } };
+    __oldhandThreads?: { destroy: () => Promise<void> };
+  };
+  await held.__oldhandDatabase?.pool.end();
+  await held.__oldhandThreads?.destroy();
+}

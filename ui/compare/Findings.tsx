@@ -1,0 +1,101 @@
+'use client';
+import type { Comparison } from '@/core/style/compare';
+import { FEATURE_GROUPS } from '@/core/style/features';
+import { featureTitle, nextStep, sayFinding, WordSettings } from '@/core/style/words';
+import { Notice } from '../shared/Notice';
+import { send } from '../shared/request';
+import { useAct } from '../shared/useAct';
+import { GROUP_NAMES } from './Closeness';
+
+type Finding = Comparison['findings'][number];
+
+interface Note {
+  feature: string;
+  setAside: boolean;
+  note: string;
+}
+
+interface Props {
+  pieceId: string;
+  comparison: Comparison;
+  notes: Note[];
+  words: WordSettings;
+}
+
+/** What lies outside the master's range, by group, the group with the farthest finding first; a teacher sets aside or notes. */
+export function Findings({ pieceId, comparison, notes, words }: Props) {
+  const { act, problem } = useAct();
+  const noteOf = (f: string) => notes.find((n) => n.feature === f);
+  const outside = comparison.findings.filter((f) => f.distance !== 0);
+  const open = outside.filter((f) => !noteOf(f.feature)?.setAside);
+  const aside = outside.filter((f) => noteOf(f.feature)?.setAside);
+  const inside = comparison.findings.filter((f) => f.distance === 0);
+  const told = (f: Finding) => (f.feature.startsWith('place.') ? f.words : sayFinding(f, words));
+  // Findings come farthest first, so the groups do too.
+  const groups = FEATURE_GROUPS.map((group) => ({ group, found: open.filter((f) => f.group === group) }))
+    .filter((g) => g.found.length > 0)
+    .sort((a, b) => open.indexOf(a.found[0]) - open.indexOf(b.found[0]));
+  const save = (feature: string, setAside: boolean, note: string) =>
+    void act(() => send('PUT', `/api/pieces/${pieceId}/notes`, { feature, setAside, note }));
+  const one = (f: Finding) => (
+    <li key={f.feature} className="border-t border-base-300 pt-2">
+      <p>{told(f)}</p>
+      <p className="text-sm italic">{nextStep(f, words)}</p>
+      <div className="mt-1 flex items-center gap-3 text-sm">
+        <button
+          type="button"
+          className="link"
+          aria-label={`Set aside: ${featureTitle(f.feature)}`}
+          onClick={() => save(f.feature, true, noteOf(f.feature)?.note ?? '')}
+        >
+          set aside
+        </button>
+        <input
+          key={noteOf(f.feature)?.note ?? ''}
+          aria-label={`Note on ${featureTitle(f.feature)}`}
+          className="flex-1 border-b border-base-content/40 bg-transparent"
+          placeholder="your note"
+          maxLength={2000}
+          defaultValue={noteOf(f.feature)?.note ?? ''}
+          onBlur={(e) => e.target.value !== (noteOf(f.feature)?.note ?? '') && save(f.feature, false, e.target.value)}
+        />
+      </div>
+    </li>
+  );
+  return (
+    <section className="mt-4">
+      <h2 className="text-lg font-semibold">Outside the master’s range, farthest first</h2>
+      {open.length === 0 && <p>Nothing: every reading lies within the master’s range.</p>}
+      {groups.map(({ group, found }) => (
+        <section key={group} className="mt-2">
+          <h3 className="font-semibold">{GROUP_NAMES[group]}</h3>
+          <ol className="grid gap-3">{found.map(one)}</ol>
+        </section>
+      ))}
+      {aside.length > 0 && (
+        <p className="mt-2 text-sm">
+          Set aside:{' '}
+          {aside.map((f) => (
+            <button
+              key={f.feature}
+              type="button"
+              className="link mr-2"
+              onClick={() => save(f.feature, false, noteOf(f.feature)?.note ?? '')}
+            >
+              {featureTitle(f.feature)}, take back
+            </button>
+          ))}
+        </p>
+      )}
+      <details className="mt-2">
+        <summary>{inside.length} readings within the range</summary>
+        <ul className="mt-1 grid gap-1 text-sm">
+          {inside.map((f) => (
+            <li key={f.feature}>{told(f)}</li>
+          ))}
+        </ul>
+      </details>
+      <Notice message={problem} />
+    </section>
+  );
+}

@@ -1,0 +1,96 @@
+'use client';
+import Link from 'next/link';
+import type { Comparison } from '@/core/style/compare';
+import type { Piece } from '../pieces/piece';
+import { send } from '../shared/request';
+import { useAct } from '../shared/useAct';
+
+export interface RuleView {
+  id: string;
+  kind: 'feature' | 'always' | 'never';
+  feature: string;
+  sentence: string;
+}
+
+/** Which rules of the study the piece keeps: measured ones from its readings, the rest as a person answers. */
+export function RulesKept({
+  pieceId,
+  comparison,
+  rules,
+  answers,
+}: {
+  pieceId: string;
+  comparison: Comparison;
+  rules: RuleView[];
+  answers: { ruleId: string; met: boolean }[];
+}) {
+  const { act } = useAct();
+  if (!rules.length) return null;
+  const answer = (ruleId: string, met: boolean) =>
+    void act(() => send('POST', `/api/pieces/${pieceId}/notes`, { ruleId, met }));
+  return (
+    <section className="mt-4">
+      <h2 className="text-lg font-semibold">The rules</h2>
+      <ul className="grid gap-1">
+        {rules.map((r) => {
+          const finding = comparison.findings.find((f) => f.feature === r.feature);
+          const given = answers.find((a) => a.ruleId === r.id)?.met;
+          const met = r.kind === 'feature' ? (finding ? finding.distance === 0 : undefined) : given;
+          return (
+            <li key={r.id} className="grid grid-cols-[4.5rem_1fr] gap-2">
+              <span className="text-sm font-semibold">{met === undefined ? 'not seen' : met ? 'kept' : 'missed'}</span>
+              <span>
+                {r.kind === 'feature' ? '' : `${r.kind}: `}
+                {r.sentence}
+                {r.kind !== 'feature' && (
+                  <span className="ml-2 text-sm">
+                    <button
+                      type="button"
+                      className="link"
+                      aria-pressed={given === true}
+                      onClick={() => answer(r.id, true)}
+                    >
+                      kept
+                    </button>{' '}
+                    <button
+                      type="button"
+                      className="link"
+                      aria-pressed={given === false}
+                      onClick={() => answer(r.id, false)}
+                    >
+                      missed
+                    </button>
+                  </span>
+                )}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+/** Attempts as a small course. */
+export function Course({ pieces, current, base }: { pieces: Piece[]; current: string; base: string }) {
+  if (pieces.length < 2) return null;
+  return (
+    <section className="mt-4">
+      <h2 className="text-lg font-semibold">From try to try</h2>
+      <ol className="mt-1 flex gap-3">
+        {pieces.map((p) => (
+          <li key={p.id}>
+            <Link
+              href={`${base}?piece=${p.id}`}
+              aria-current={p.id === current ? 'true' : undefined}
+              className={`block p-1 text-center text-sm ${p.id === current ? 'outline-2 outline-base-content' : ''}`}
+            >
+              <img src={`/api/pictures/${p.rectifiedId ?? p.photoId}?size=small`} alt="" className="h-14 w-auto" />
+              try {p.attempt}: {p.closeness === null ? '…' : Math.round(p.closeness)}
+            </Link>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,120 @@
+'use client';
+import { useEffect, useState } from 'react';
+import type { Piece } from '../pieces/piece';
+import { PictureView } from '../shared/looking/PictureView';
+import type { Looking } from '../shared/looking/tools';
+import { bounded, Nearness, WHOLE, ZoomBox } from '../shared/looking/ZoomBox';
+
+export interface Source {
+  id: string;
+  title: string;
+  pictureId: string;
+  widthMm: number | null;
+  heightMm: number | null;
+  pictureWidth: number;
+  pictureHeight: number;
+}
+
+export type Way = 'beside' | 'overlay' | 'blink';
+
+interface Props {
+  way: Way;
+  /** How far the piece shows through, per cent. */
+  mix: number;
+  piece: Piece;
+  source: Source;
+  on: Looking;
+  /** Both drawn near together; else each by itself. */
+  linked: boolean;
+  /** How near source and piece are seen. */
+  views: readonly [Nearness, Nearness];
+  onViews: (views: [Nearness, Nearness]) => void;
+}
+
+const NEAR = 1.3;
+const unlimited = { ['--bench-height' as string]: '1000vh' };
+
+/** Source and piece: side by side at true relative size when both widths are known, one over the other, or in turn. */
+export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: Props) {
+  const [first, setFirst] = useState(true);
+  useEffect(() => {
+    if (way !== 'blink') return;
+    const timer = setInterval(() => setFirst((f) => !f), 700);
+    return () => clearInterval(timer);
+  }, [way]);
+  const known = source.widthMm !== null;
+  const ratioS = source.pictureWidth / source.pictureHeight;
+  // A photograph not squared up yet is shown as it is.
+  const upright = piece.rectifiedId !== null;
+  const ratioP = upright ? piece.paperWidthMm / piece.paperHeightMm : piece.photoWidth / piece.photoHeight;
+  const ph = piece.paperHeightMm;
+  const pw = ph * ratioP;
+  const sw = known ? source.widthMm! : ph * ratioS;
+  const sh = sw / ratioS;
+  const change = (i: 0 | 1) => (view: Nearness) =>
+    onViews(linked ? [view, view] : i === 0 ? [view, views[1]] : [views[0], view]);
+  const sheet = (i: 0 | 1) =>
+    i === 0 ? (
+      <PictureView
+        pictureId={source.pictureId}
+        width={source.pictureWidth}
+        height={source.pictureHeight}
+        alt={source.title}
+        on={on}
+        fine={views[0].zoom > NEAR}
+      />
+    ) : (
+      <PictureView
+        pictureId={piece.rectifiedId ?? piece.photoId}
+        width={1000 * ratioP}
+        height={1000}
+        alt="The student’s piece"
+        on={on}
+        fine={views[1].zoom > NEAR}
+      />
+    );
+  if (way === 'beside') {
+    const all = sw + pw + 12;
+    const high = Math.max(sh, ph);
+    const side = (i: 0 | 1, width: number, caption: string) => (
+      <figure style={{ width: `${(100 * width) / all}%`, ...unlimited }}>
+        <ZoomBox view={views[i]} onView={change(i)} label={i === 0 ? source.title : 'The student’s piece'}>
+          {sheet(i)}
+        </ZoomBox>
+        <figcaption className="mt-1 text-sm">{caption}</figcaption>
+      </figure>
+    );
+    return (
+      <div className="flex flex-1 items-center justify-center">
+        <div
+          className="flex w-full items-end justify-center"
+          style={{ maxWidth: `calc(54vh * ${all / high})`, gap: `${(1200 / all).toFixed(2)}%` }}
+        >
+          {side(0, sw, `${source.title}${known ? `, ${Math.round(sw)} mm wide` : ''}`)}
+          {side(1, pw, `the piece, ${Math.round(pw)} mm wide${known ? '' : '; the source’s size is not known'}`)}
+        </div>
+      </div>
+    );
+  }
+  return (
+    <div className="flex flex-1 items-center justify-center">
+      <ZoomBox
+        view={bounded(views[0])}
+        onView={(view) => onViews([view, view])}
+        label={`${source.title} and the student’s piece`}
+        style={{ width: `min(100%, calc(56vh * ${ratioS}))`, ...unlimited }}
+      >
+        {sheet(0)}
+        <div
+          className="absolute inset-0 flex items-center justify-center"
+          style={{ opacity: way === 'overlay' ? mix / 100 : first ? 1 : 0 }}
+        >
+          <div style={{ width: `${100 * Math.min(1, ratioP / ratioS)}%` }}>{sheet(1)}</div>
+        </div>
+      </ZoomBox>
+    </div>
+  );
+}
+
+/** Both sheets whole. */
+export const BOTH_WHOLE: [Nearness, Nearness] = [WHOLE, WHOLE];

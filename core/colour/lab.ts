@@ -29,7 +29,7 @@ export function labFromLinear(r: number, g: number, b: number): Triple {
 }
 
 /** Linear-light sRGB of L*a*b*; may leave 0–1 for colours outside the gamut. */
-function linearFromLab([L, a, b]: readonly number[]): Triple {
+export function linearFromLab([L, a, b]: readonly number[]): Triple {
   const fy = (L + 16) / 116;
   const inverse = (t: number) => (t ** 3 > EPSILON ? t ** 3 : (116 * t - 16) / KAPPA);
   const x = inverse(fy + a / 500) * WHITE[0];

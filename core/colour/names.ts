@@ -1,22 +1,31 @@
 /** Knows what a painter would call a colour, in plain words, from its hue, lightness and chroma. */
-import { lchFromLab } from './lab';
+import { lchFromLab, linearFromLab, oklabFromLinear } from './lab';
 
 const HUES: [upTo: number, name: string][] = [
   [15, 'rose red'],
-  [38, 'red'],
-  [58, 'orange'],
+  [45, 'red'],
+  [62, 'orange'],
   [76, 'yellow orange'],
   [100, 'yellow'],
   [122, 'yellow green'],
   [160, 'green'],
   [190, 'blue green'],
   [230, 'turquoise'],
-  [265, 'blue'],
   [292, 'blue'],
   [318, 'violet'],
   [345, 'purple'],
   [360, 'rose red'],
 ];
+
+/**
+ * Hue as these names mean it. CIELAB's blues lean toward violet the stronger they are (sRGB's pure blue stands at 306°,
+ * ultramarine at 298°), so from blue to purple Oklab's hue is taken, set over by 11° to meet the same bounds.
+ */
+function namingHue(lab: readonly number[], h: number): number {
+  if (h < 265 || h >= 330) return h;
+  const [, a, b] = oklabFromLinear(...linearFromLab(lab));
+  return Math.max(265, Math.min(329, (Math.atan2(b, a) * 180) / Math.PI + 360 + 11));
+}
 
 const EARTHS: [upTo: number, name: string][] = [
   [48, 'red brown'],
@@ -63,7 +72,7 @@ export function colourName(lab: readonly number[]): string {
           ? 'green black'
           : 'blue black';
   const earth = h >= 15 && h < 122 && C < 45 && L < 82 ? EARTHS.find(([upTo]) => h < upTo) : undefined;
-  const base = earth ? earth[1] : HUES.find(([upTo]) => h < upTo)![1];
+  const base = earth ? earth[1] : HUES.find(([upTo]) => namingHue(lab, h) < upTo)![1];
   const light = L >= 82 ? 'pale ' : L >= 65 ? 'light ' : L < 22 ? 'very dark ' : L < 38 ? 'dark ' : '';
   const strength = C > 62 ? 'vivid ' : C < 20 && !earth ? 'greyed ' : '';
   return `${light}${strength}${base}`.trim();

@@ -13,7 +13,7 @@ test('another ink, another order and half the minutes change the plan; it is kep
   const address = `${origin()}/studies/${study}/plan`;
   await open(page, address);
   await page.getByLabel('Medium').selectOption('pen-and-wash');
-  await expect(page.getByText(/periods? of 50 minutes for one student/)).toBeVisible();
+  await expect(page.getByText(/periods? of 50 minutes for one student/).first()).toBeVisible();
   const minutes = () => page.locator('aside ol li').filter({ hasText: 'Draw the line in ink' }).innerText();
   const before = await minutes();
   await page.getByLabel(/^Ink/).selectOption('washable');
@@ -34,13 +34,13 @@ test('another ink, another order and half the minutes change the plan; it is kep
   const halved = saved(page, 'PUT', /\/plan$/);
   await page.getByLabel('Minutes a period').fill('30');
   await halved;
-  await expect(page.getByText(/periods? of 30 minutes/)).toBeVisible();
+  await expect(page.getByText(/periods? of 30 minutes/).first()).toBeVisible();
   expect(await minutes()).not.toBe(before);
   await expect(page.getByText(/To fit, steps are shortened|Even at the fewest minutes/)).toBeVisible();
   await open(page, address);
-  await expect(page.getByText(/periods? of 30 minutes/)).toBeVisible();
+  await expect(page.getByText(/periods? of 30 minutes/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText(/periods? of 50 minutes/)).toBeVisible();
+  await expect(page.getByText(/periods? of 50 minutes/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Print the plan' }).click();
   await expect(page.getByLabel('Check bar of 100 mm')).toBeVisible();
   // The bar is 100 of the drawing's 182 mm; 96 px are an inch.

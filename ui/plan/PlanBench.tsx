@@ -20,7 +20,7 @@ export function PlanBench({ studyId, page }: { studyId: string; page: PlanPage }
         <div className="flex items-center gap-4">
           <p className="flex-1" role="status">
             {plan &&
-              `${plan.periods.length === 1 ? 'One period' : `${plan.periods.length} periods`} of ${draft.minutesPerPeriod} minutes for ${draft.classSize === 1 ? 'one student' : `${draft.classSize} students`}. ${text.shared[state]}.`}
+              `${plan.periods.length === 1 ? 'One period' : `${plan.periods.length} periods`} of ${draft.minutesPerPeriod} minutes for ${draft.classSize === 1 ? 'one student' : `${draft.classSize} students`}. ${text.shared[state]}${state === 'saving' ? '' : '.'}`}
           </p>
           <Link className="btn btn-sm" href={`/studies/${studyId}/plan/sheet`}>
             <Printer aria-hidden className="size-4" /> {text.plan.print}

@@ -1,0 +1,78 @@
+import { ASKED, copyRange, signatureOf } from './aim';
+import { compare, Measured } from './compare';
+import { FeatureSet } from './features';
+
+const layout = (seed: number) => {
+  const cells = Array.from({ length: 48 * 32 }, (_, i) => (Math.sin(i * 0.37 * seed) + Math.sin((i % 48) * seed) + 2) * 20); // prettier-ignore
+  return { width: 48, height: 32, weight: cells, shape: cells.map((c) => (c > 40 ? 100 : 0)) };
+};
+const work = (heads: number, spacing: number, seed: number, more: FeatureSet = {}): Measured => ({
+  features: {
+    'proportion.heads-tall': { group: 'proportion', unit: 'heads', value: heads, spread: 0.05 },
+    'marks.spacing': { group: 'marks', unit: 'permille', value: spacing, spread: 0.2 },
+    ...more,
+  },
+  palette: [{ lab: [60, 0, 0], share: 1 }],
+  layout: layout(seed),
+  widthMm: null,
+});
+const ratio = (value: number) => ({ group: 'proportion' as const, unit: 'ratio' as const, value, spread: 0.01 });
+
+test('a replica’s proportions may miss by 3 %, a study’s by 6 %; tilts by 1.5° and 3°', () => {
+  expect(copyRange(4.5, 'heads', ASKED.replica.proportion!)).toMatchObject({
+    low: expect.closeTo(4.5 * 0.97, 9),
+    high: expect.closeTo(4.5 * 1.03, 9),
+  });
+  expect(copyRange(4.5, 'heads', ASKED.study.proportion!)).toMatchObject({
+    low: expect.closeTo(4.5 * 0.94, 9),
+    high: expect.closeTo(4.5 * 1.06, 9),
+  });
+  const tilt = copyRange(2, 'degrees', 0.03);
+  expect([tilt.low, tilt.high]).toEqual([0.5, 3.5]);
+  // A level line has no per cent of its own.
+  expect(copyRange(0, 'degrees', 0.06).high).toBeCloseTo(3, 12);
+  expect(copyRange(0, 'offset', 0.03).high).toBeCloseTo(0.009, 12);
+});
+
+test('a head 5 % off is a miss in a replica, not in a study, and not against the master’s range', () => {
+  const works = [work(4.5, 5, 1)];
+  const off = work(4.5 * 1.05, 5, 1);
+  const heads = (aim?: 'replica' | 'study' | 'remembered') =>
+    compare(works, off, { as: 'copy', aim }).findings.find((f) => f.feature === 'proportion.heads-tall')!.distance;
+  expect(heads('replica')).toBeCloseTo(5 / 3 - 1, 6);
+  expect(heads('study')).toBe(0);
+  expect(heads('remembered')).toBe(0);
+  expect(heads()).toBe(0);
+});
+
+test('a replica is held against the very work it was made from, a study against all of them', () => {
+  const works = [work(4.5, 5, 1), work(4.5, 8, 2)];
+  const copy = work(4.5, 8, 2);
+  const mid = (aim: 'replica' | 'study') =>
+    compare(works, copy, { as: 'copy', aim }).findings.find((f) => f.feature === 'marks.spacing')!.master.mid;
+  expect(mid('replica')).toBeCloseTo(8, 9);
+  expect(mid('study')).toBeCloseTo(6.5, 9);
+});
+
+test('remembered: no places, and only the three proportions that depart farthest from nature', () => {
+  const more = {
+    'proportion.leg-share': ratio(0.48),
+    'proportion.neck-length': ratio(0.2),
+    'proportion.waist-width': ratio(0.9),
+    'proportion.hem-width': ratio(3),
+  };
+  const found = compare([work(4.5, 5, 1, more)], work(4.5, 5, 1, more), { as: 'copy', aim: 'remembered' }).findings;
+  const names = found.map((f) => f.feature);
+  expect(names.filter((n) => n.startsWith('place.'))).toEqual([]);
+  // 4.5 of 7.5 heads, 0.2 of 0.33, 0.9 of 0.7; legs as in nature and a hem without canon do not count.
+  expect(names.filter((n) => n.startsWith('proportion.')).sort()).toEqual(['proportion.heads-tall', 'proportion.neck-length', 'proportion.waist-width']); // prettier-ignore
+});
+
+test('the signature is told by factor both ways, and an original is never held to an aim', () => {
+  const mids = new Map([['proportion.eye-line', 0.58], ['proportion.mouth-width', 0.5], ['proportion.nose-width', 1.9], ['proportion.eye-tilt', 9]]); // prettier-ignore
+  expect([...signatureOf(mids, 2)]).toEqual(['proportion.mouth-width', 'proportion.nose-width']);
+  const [a, b] = (['replica', 'remembered'] as const).map((aim) =>
+    compare([work(4.5, 5, 1)], work(5.4, 6, 2), { as: 'original', aim }),
+  );
+  expect(a).toEqual(b);
+});

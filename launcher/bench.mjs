@@ -52,6 +52,11 @@ async function aClass() {
   run('photographs', photographs);
   const database = await startDatabase(join(scratch, 'data'), 3811);
   let server = null;
+  const stop = async () => {
+    await server?.stop();
+    await database.stop();
+  };
+  process.once('SIGINT', () => void stop().then(() => process.exit(130)));
   try {
     const bundle = (name) => import(pathToFileURL(join(ROOT, 'build', 'bundle', `${name}.mjs`)).href);
     await (await bundle('migrate')).migrateDatabase(database.url, ROOT);
@@ -61,8 +66,7 @@ async function aClass() {
     server = await startServer({ port: await freePort(4571), databaseUrl: database.url, secret, env: { OLDHAND_RATE_LIMIT: 'off' } }); // prettier-ignore
     await classOn(server.origin, seed, photographs);
   } finally {
-    await server?.stop();
-    await database.stop();
+    await stop();
   }
 }
 
@@ -77,15 +81,7 @@ async function classOn(origin, seed, photographs) {
   headers.cookie = signed.headers.getSetCookie().map((c) => c.split(';')[0]).join('; '); // prettier-ignore
   const get = async (path) => (await fetch(origin + path, { headers })).json();
   const [study] = await get('/api/studies');
-  const counts = async () => {
-    // The first line of the stream is the present state.
-    const stream = await fetch(`${origin}/api/studies/${study.id}/progress`, { headers });
-    const reader = stream.body.getReader();
-    let text = '';
-    while (!text.includes('\n\n')) text += new TextDecoder().decode((await reader.read()).value);
-    await reader.cancel();
-    return JSON.parse(text.replace(/^data: /, ''));
-  };
+  const counts = () => get(`/api/studies/${study.id}/progress`);
   const pause = (ms) => new Promise((done) => setTimeout(done, ms));
   const idle = async () => {
     const c = await counts();

@@ -53,7 +53,7 @@ export async function startServer({ port, databaseUrl, secret, env = {}, dev = f
         DATABASE_URL: databaseUrl,
         BETTER_AUTH_SECRET: secret,
         BETTER_AUTH_TELEMETRY: '0',
-        OLDHAND_ORIGIN: origin,
+        OLDHAND_ORIGIN: process.env.OLDHAND_ORIGIN ?? origin,
         OLDHAND_ROOT: ROOT,
         ...env,
       },

@@ -20,7 +20,7 @@ export default async function StudyLayout({
   const rail = await railOf(teacher.id, id);
   return (
     <Shell section="studies" teacher={teacher.name}>
-      <div className="no-print flex flex-wrap items-baseline gap-x-4 px-5 pt-2">
+      <div className="no-print flex flex-wrap items-center gap-x-4 px-5 pt-2">
         <h1 className="text-lg font-semibold">{study.title}</h1>
         <span className="text-sm">after {study.master}</span>
         <Progress studyId={id} />

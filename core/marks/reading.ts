@@ -1,6 +1,6 @@
 /** Knows how to read mark-making: of one patch, and of a whole picture's worked part from windows spread over it. */
 import { cropImage, Rect, RgbImage } from '../raster/image';
-import { clamp, median, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
+import { axialDifference, clamp, median, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
 import { crossingOf, decideKind, Evidence, gatherEvidence, MARK_KINDS, MarkKind, weighKinds } from './kind';
 import { readWidths, WidthReading } from './lineWidth';
 import { axialMean, Direction, principalDirections } from './orientation';
@@ -178,7 +178,10 @@ function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number): T
   return out;
 }
 
-/** Does a stroke lie where strokes can be followed: in a tile of one direction, not under a crossing set? */
+/** How far a stroke of the hatching may lean from its tile's direction; outlines and crossing strokes lean farther. */
+const ASTRAY = 20;
+
+/** Is this a stroke that can be followed: of a tile hatched in one direction, and running its way? */
 function followed(
   tiles: readonly TileReading[],
   [ox, oy]: Rect,
@@ -186,12 +189,16 @@ function followed(
   width: number,
   height: number,
 ): boolean {
-  const [x, y] = stroke.points[stroke.points.length >> 1];
+  const { points } = stroke;
+  const [x, y] = points[points.length >> 1];
   const [u, v] = [(ox + x) / width, (oy + y) / height];
   let near = tiles[0];
   for (const t of tiles)
     if (Math.hypot(t.centre[0] - u, t.centre[1] - v) < Math.hypot(near.centre[0] - u, near.centre[1] - v)) near = t;
-  return near.kind === 'parallel-hatch' || near.kind === 'contour-hatch';
+  if (near.kind !== 'parallel-hatch' && near.kind !== 'contour-hatch') return false;
+  const [a, b] = [points[0], points[points.length - 1]];
+  const lean = (Math.atan2(a[1] - b[1], b[0] - a[0]) * 180) / Math.PI;
+  return Math.abs(axialDifference(lean, near.evidence.meanAngle)) < ASTRAY;
 }
 
 /** Spread of the weighted values as a standard deviation from the 16–84 % range; null with fewer than 3. */

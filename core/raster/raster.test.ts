@@ -115,9 +115,32 @@ test('thinning leaves one connected line of one pixel for every connected mark, 
     area += lines.data[i];
     if (lines.data[i]) expect(marks.data[i]).toBe(1);
   }
-  // About as many pixels as the longer way of each line; the method leaves corners on its staircases.
-  expect(area).toBeGreaterThan(70);
-  expect(area).toBeLessThan(125);
+  // As many pixels as the longer way of each line, less half a width at each end.
+  expect(area).toBeGreaterThan(60 + 28 - 14);
+  expect(area).toBeLessThan(60 + 28 + 6);
+});
+
+test.each([1, 1.6, 2, 2.4, 3.5, 6])('thinning keeps a line %f px wide whole and single at every slant', (width) => {
+  for (let angle = 0; angle < 180; angle += 7.5) {
+    const [dx, dy] = [40 * Math.cos((angle * Math.PI) / 180), -40 * Math.sin((angle * Math.PI) / 180)];
+    const image = blankPatch(120, 120, [255, 255, 255]);
+    drawLine(image, [[60.3 - dx, 60.4 - dy], [60.3 + dx, 60.4 + dy]], width, [0, 0, 0]); // prettier-ignore
+    const marks: Mask = { width: 120, height: 120, data: Uint8Array.from({ length: 14_400 }, (_, i) => (image.data[i * 3] < 150 ? 1 : 0)) }; // prettier-ignore
+    const line = thin(marks);
+    const pixels = line.data.reduce((s, v) => s + v, 0);
+    const whole = 2 * Math.max(Math.abs(dx), Math.abs(dy));
+    expect([angle, components(line).list.length]).toEqual([angle, components(marks).list.length]);
+    expect(Math.abs(pixels - whole)).toBeLessThan(4 + 1.2 * width);
+    // No pixel of a single line has more than two neighbours, so nothing looks like a fork.
+    let forks = 0;
+    for (let i = 121; i < 14_400 - 121; i++) {
+      if (!line.data[i]) continue;
+      let n = -1;
+      for (let y = -1; y <= 1; y++) for (let x = -1; x <= 1; x++) n += line.data[i + 120 * y + x];
+      if (n > 2) forks++;
+    }
+    expect([angle, forks > 2]).toEqual([angle, false]);
+  }
 });
 
 test('components count areas, boxes and second moments', () => {

@@ -7,7 +7,8 @@ import type { Hung } from './hung';
 
 ChartJS.register(LinearScale, PointElement, Tooltip);
 
-const THUMB = 58;
+/** Long side of a thumbnail, px: smaller where many hang. */
+const thumbSide = (count: number) => (count > 16 ? 50 : 64);
 const LABEL = 14;
 
 /** Thumbnails in a thin frame with their name, decoded once and kept by picture. */
@@ -37,7 +38,8 @@ function useThumbs(pieces: readonly Hung[], lit: string | null): Map<string, HTM
     for (const p of pieces) {
       const image = images.get(p.pictureId);
       if (!image) continue;
-      const long = p.id === lit ? THUMB * 1.9 : THUMB;
+      const side = thumbSide(pieces.length);
+      const long = p.id === lit ? 2 * side : side;
       const scale = long / Math.max(image.width, image.height);
       const [w, h] = [Math.round(image.width * scale), Math.round(image.height * scale)];
       const edge = p.id === lit ? 3 : 1;
@@ -67,10 +69,11 @@ interface Props {
   onOpen: (id: string) => void;
 }
 
-const bounds = (values: number[]) => {
+/** Ends of an axis: everything on it with room for half a thumbnail beyond, which is larger against the shorter, upward axis. */
+const bounds = (values: number[], share: number) => {
   const [low, high] = [Math.min(...values), Math.max(...values)];
-  const room = Math.max(8, 0.12 * (high - low));
-  return { min: Math.max(-4, Math.floor((low - room) / 5) * 5), max: Math.min(108, Math.ceil((high + room) / 5) * 5) };
+  const room = Math.max(3, share * (high - low));
+  return { min: Math.floor((low - room) / 2) * 2, max: Math.ceil((high + room) / 2) * 2 };
 };
 
 /** Closeness to the right, own invention upward; each piece hangs where it stands. The list beside says the same in figures. */
@@ -82,8 +85,8 @@ export function Wall({ pieces, lit, onLight, onOpen }: Props) {
   const thumbs = useThumbs(drawn, lit);
   const options = useMemo<ChartOptions<'scatter'>>(() => {
     const ink = '#ffffff';
-    const axis = (title: string, values: number[]) => ({
-      ...bounds(values.length ? values : [0, 100]),
+    const axis = (title: string, values: number[], share: number) => ({
+      ...bounds(values.length ? values : [0, 100], share),
       title: { display: true, text: title, color: ink, font: { size: 14 } },
       ticks: { color: ink, precision: 0, callback: (v: string | number) => (Number(v) < 0 || Number(v) > 100 ? '' : v) },
       grid: { color: 'rgba(255,255,255,0.18)' },
@@ -94,8 +97,8 @@ export function Wall({ pieces, lit, onLight, onOpen }: Props) {
       maintainAspectRatio: false,
       layout: { padding: 8 },
       scales: {
-        x: axis(text.hanging.across, pieces.map((p) => p.closeness)),
-        y: axis(text.hanging.up, pieces.map((p) => p.ownInvention)),
+        x: axis(text.hanging.across, pieces.map((p) => p.closeness), 0.06),
+        y: axis(text.hanging.up, pieces.map((p) => p.ownInvention), 0.12),
       },
       plugins: {
         legend: { display: false },
@@ -125,7 +128,7 @@ export function Wall({ pieces, lit, onLight, onOpen }: Props) {
               })),
               pointStyle: drawn.map((p) => thumbs.get(p.id) ?? 'rect'),
               pointRadius: 5,
-              pointHitRadius: THUMB / 2.4,
+              pointHitRadius: thumbSide(pieces.length) / 2.4,
               backgroundColor: '#ffffff',
             },
           ],

@@ -1,7 +1,7 @@
 /** Plan, Make, Hanging and the report, as a teacher uses them before, in and after the lesson. */
 import AxeBuilder from '@axe-core/playwright';
 import { expect, Page, test } from '@playwright/test';
-import { demo, madePicture, open, origin, ownStudy } from './steps';
+import { compared, demo, madePicture, open, origin, ownStudy } from './steps';
 
 const saved = (page: Page, method: string, path: RegExp) => page.waitForResponse((r) => r.request().method() === method && path.test(r.url()) && r.ok(), { timeout: 60_000 }); // prettier-ignore
 
@@ -107,23 +107,6 @@ test('a student’s own picture becomes a reference; its points are asked for on
   await placed;
   await expect(page.getByText('1 of 23 points')).toBeVisible();
 });
-
-interface Compared {
-  id: string;
-  student: string;
-  kind: string;
-  closeness: number | null;
-  rectifiedId: string | null;
-}
-
-async function compared(page: Page, study: string, many: number): Promise<Compared[]> {
-  for (;;) {
-    const list = (await (await page.request.get(`${origin()}/api/studies/${study}/pieces`)).json()) as Compared[];
-    const ready = list.filter((p) => p.closeness !== null);
-    if (ready.length >= many) return ready;
-    await page.waitForTimeout(1000);
-  }
-}
 
 test('compared pieces hang on the wall, open from the list, and take points by hand', async ({ page }) => {
   const { ids } = await demo(page);

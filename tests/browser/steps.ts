@@ -94,3 +94,20 @@ export async function ownStudy(page: Page, title: string): Promise<string> {
   expect(answer.ok()).toBe(true);
   return ((await answer.json()) as { id: string }).id;
 }
+
+interface Compared {
+  id: string;
+  student: string;
+  kind: string;
+  closeness: number | null;
+}
+
+/** Waits until so many pieces of a study, of a kind where one is named, have been compared. */
+export async function compared(page: Page, study: string, many: number, kind?: string): Promise<Compared[]> {
+  for (;;) {
+    const list = (await (await page.request.get(`${origin()}/api/studies/${study}/pieces`)).json()) as Compared[];
+    const ready = list.filter((p) => p.closeness !== null && (kind === undefined || p.kind === kind));
+    if (ready.length >= many) return ready;
+    await page.waitForTimeout(1000);
+  }
+}

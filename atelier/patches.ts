@@ -1,5 +1,5 @@
 /** Knows how patches of every kind of mark look in every dry and wet medium, drawn from numbers that are kept as their truth. */
-import type { MarkKind } from '../core/marks/kind';
+import { MARK_KINDS, MarkKind } from '../core/marks/kind';
 import { gaussian } from '../core/raster/filters';
 import { Plane, plane, RgbImage } from '../core/raster/image';
 import { normal, Random, seededRandom } from '../core/raster/statistics';
@@ -7,7 +7,7 @@ import { normal, Random, seededRandom } from '../core/raster/statistics';
 export const PATCH_MEDIA = ['pen', 'pencil', 'crayon', 'chalk', 'brush'] as const;
 export type PatchMedium = (typeof PATCH_MEDIA)[number];
 
-export interface PatchTruth {
+interface PatchTruth {
   kind: MarkKind;
   medium: PatchMedium;
   /** Degrees anticlockwise as seen; px. Null where the kind has none. */
@@ -237,7 +237,7 @@ const DRAW: Readonly<Record<MarkKind, Draw>> = {
 
 /** A patch of one kind in one medium, the same for the same seed. */
 export function drawPatch(kind: MarkKind, medium: PatchMedium, seed: number, side = 300): Patch {
-  const r = seededRandom(seed * 1013 + 7);
+  const r = seededRandom((seed * PATCH_MEDIA.length + PATCH_MEDIA.indexOf(medium)) * MARK_KINDS.length + MARK_KINDS.indexOf(kind) + 7); // prettier-ignore
   const look = LOOKS[medium];
   const ground = pick(r, look.grounds);
   const ink = pick(r, look.inks);

@@ -1,6 +1,6 @@
 /** Knows which of the ten kinds of mark-making a piece of a picture shows, and how sure that is. */
 import { Plane, plane, Rect } from '../raster/image';
-import { clamp, median } from '../raster/statistics';
+import { axialDifference, clamp, median } from '../raster/statistics';
 import { angleDensity, Direction, directionTurn, principalDirections } from './orientation';
 import { readSpacing, SpacingReading } from './spacing';
 import { Workup } from './workup';
@@ -32,9 +32,14 @@ export interface Evidence {
   strokeShare: number;
   strokeCount: number;
   straightness: number;
+  /** Turning of the strokes, radians a px, weighted by length; and the longest stroke as a share of the piece's shorter side. */
+  curl: number;
+  longest: number;
   directions: Direction[];
   /** The angle density the directions are peaks of. */
   density: Float64Array;
+  /** Share of that density within 12° of the two strongest directions. */
+  peaked: number;
   coherence: number;
   meanAngle: number;
   turn: number;
@@ -67,6 +72,16 @@ function spreadIn(source: Plane, [x0, y0, w, h]: Rect): { mean: number; sd: numb
     }
   const mean = s / (w * h);
   return { mean, sd: Math.sqrt(Math.max(0, q / (w * h) - mean * mean)) };
+}
+
+function peakedShare(density: Float64Array, directions: readonly Direction[]): number {
+  let near = 0;
+  let all = 0;
+  density.forEach((v, k) => {
+    all += v;
+    if (directions.slice(0, 2).some((d) => Math.abs(axialDifference(d.angle, k + 0.5)) <= 12)) near += v;
+  });
+  return all > 0 ? near / all : 0;
 }
 
 /** Gathers what speaks for and against each kind inside `rect` of a worked-up window. */
@@ -113,12 +128,16 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
   let allPart = 0;
   const straight: number[] = [];
   let strokeCount = 0;
+  let turned = 0;
+  let longest = 0;
   for (const s of work.strokes) {
     const inside = s.points.filter((p) => within(p[0], p[1])).length / s.points.length;
     if (!inside) continue;
     allPart += s.length * inside;
     if (s.length >= 5 * Math.max(1.5, width)) {
       longPart += s.length * inside;
+      turned += s.curl * s.length * inside;
+      longest = Math.max(longest, s.length * inside);
       strokeCount += inside > 0.2 ? 1 : 0;
       straight.push(s.straightness);
     }
@@ -143,8 +162,11 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
     strokeShare: allPart > 0 ? longPart / allPart : 0,
     strokeCount,
     straightness: straight.length ? median(straight) : 1,
+    curl: longPart > 0 ? turned / longPart : 0,
+    longest: longest / Math.min(w, h),
     directions,
     density,
+    peaked: peakedShare(density, directions),
     ...directionTurn(work.field, rect),
     spacing,
     secondSpacing: second,
@@ -171,17 +193,24 @@ export function crossingOf(directions: readonly Direction[]): number | null {
 export function weighKinds(e: Evidence): Record<MarkKind, number> {
   const second = e.directions.length > 1 ? e.directions[1].weight / e.directions[0].weight : 0;
   const crossing = crossingOf(e.directions) ?? 0;
-  const bare = below(e.coverage, 0.012, 0.006);
-  const lines = above(e.lineContrast, 7, 3) * above(e.lineCoverage, 0.012, 0.006) * (1 - bare);
+  // One long clear line is a mark, however little of the piece it covers.
+  const clear = above(e.longest, 0.22, 0.06) * above(e.lineContrast, 9, 3);
+  const bare = below(e.coverage, 0.012, 0.006) * (1 - clear);
+  const lines = above(e.lineContrast, 7, 3) * Math.max(above(e.lineCoverage, 0.012, 0.006), clear) * (1 - bare);
   const speckled = above(e.speckShare, 0.55, 0.12) * above(e.specks, 7, 3) * lines;
-  const stroked = lines * (1 - speckled) * above(e.strokeShare, 0.35, 0.15);
+  const aimed = above(e.peaked, 0.55, 0.08);
+  // Rims and grains of a wash are lines too, but they run all ways, and the tone lies between them.
+  const filled = above(e.coverage - e.lineCoverage, 0.38, 0.1) * below(e.order, 0.55, 0.08) * (1 - aimed);
+  const stroked = lines * (1 - speckled) * above(e.strokeShare, 0.35, 0.15) * (1 - filled);
   const set = above(e.strokeCount, 5, 2) * (e.spacing ? 1 : 0.15) * above(e.lineCoverage, 0.05, 0.025);
   const two =
     above(second, 0.33, 0.09) *
     above(crossing, 17, 4) *
     (e.secondSpacing || second > 0.6 ? 1 : 0.35) *
-    below(e.order, 0.8, 0.08);
+    below(e.order, 0.8, 0.08) *
+    aimed;
   const straight = above(e.straightness, 0.86, 0.06);
+  const curly = above(e.curl, 0.02, 0.004) * (1 - aimed);
   const turning = above(e.turn, 11, 3.5) * above(e.order, 0.74, 0.08);
   const ordered = above(e.coherence, 0.55, 0.12);
   const tonal = (1 - bare) * (1 - speckled) * (1 - stroked);
@@ -197,11 +226,14 @@ export function weighKinds(e: Evidence): Record<MarkKind, number> {
     'parallel-hatch': stroked * set * ordered * (1 - two) * (1 - turning) * straight,
     'cross-hatch': stroked * set * two * straight * above(e.strokeCount, 9, 3),
     'contour-hatch': stroked * set * turning * (1 - two) * above(e.coherence, 0.25, 0.1),
-    scribble: stroked * (1 - straight) * above(e.lineCoverage, 0.06, 0.03) * below(e.coherence, 0.6, 0.15),
+    scribble:
+      stroked * Math.max(1 - straight, curly) * above(e.lineCoverage, 0.06, 0.03) * below(e.coherence, 0.6, 0.15),
     line:
       stroked *
       (1 - set * Math.max(ordered, two, turning)) *
       below(e.lineCoverage, 0.14, 0.05) *
+      (1 - 0.9 * curly * above(e.lineCoverage, 0.06, 0.03)) *
+      below(e.coverage - e.lineCoverage, 0.3, 0.1) *
       (0.35 + 0.65 * straight),
   };
   const total = Object.values(scores).reduce((a, b) => a + b, 0) + 0.02;

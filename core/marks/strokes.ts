@@ -1,5 +1,5 @@
 /** Knows single strokes: centre lines traced between junctions and carried on through them where they run straight. */
-import { Mask, Point } from '../raster/image';
+import { Mask, Plane, Point } from '../raster/image';
 import { thin } from '../raster/thin';
 
 export interface Stroke {
@@ -8,6 +8,8 @@ export interface Stroke {
   length: number;
   /** Chord ÷ arc, 0–1. */
   straightness: number;
+  /** Total turning over the length, radians a px, read over some 12 px at a time. */
+  curl: number;
   /** Runs off the patch, so that its true length is unknown. */
   cut: boolean;
 }
@@ -123,6 +125,74 @@ function joinThrough(paths: readonly Path[], junctions: number): Map<number, num
   return partner;
 }
 
+/** How far the paper's tooth may have parted a stroke, beyond the width that thinning takes off its two ends, px. */
+const TOOTH_GAP = 5;
+/** A gap that the stroke really leaves is bare; over a hollow of the paper some of it still shows. */
+const BRIDGED = 0.3;
+
+/**
+ * Pairs of free ends that face each other over a short gap in which the stroke still shows, best first, each end once;
+ * put into `partner`, which knows the pairs through junctions.
+ */
+function bridgeGaps(paths: readonly Path[], partner: Map<number, number>, depart: Plane, width: number): void {
+  const reach = width + TOOTH_GAP;
+  const cells = new Map<number, number[]>();
+  const cell = (x: number, y: number) => Math.floor(y / reach) * 65536 + Math.floor(x / reach);
+  const tips: { end: number; at: Point; out: Point }[] = [];
+  paths.forEach((p, k) =>
+    ([0, 1] as const).forEach((e) => {
+      if (p.ends[e] >= 0 || p.points.length < 4) return;
+      const at = e === 0 ? p.points[0] : p.points[p.points.length - 1];
+      const c = cell(at[0], at[1]);
+      const there = cells.get(c);
+      if (there) there.push(tips.length);
+      else cells.set(c, [tips.length]);
+      tips.push({ end: 2 * k + e, at, out: outward(p, e, 7) });
+    }),
+  );
+  const value = ([x, y]: Point) => depart.data[Math.round(y) * depart.width + Math.round(x)];
+  const options: { a: number; b: number; gap: number }[] = [];
+  tips.forEach((one, i) => {
+    for (let dy = -1; dy <= 1; dy++)
+      for (let dx = -1; dx <= 1; dx++)
+        for (const j of cells.get(cell(one.at[0] + dx * reach, one.at[1] + dy * reach)) ?? []) {
+          const two = tips[j];
+          if (j <= i || one.end >> 1 === two.end >> 1) continue;
+          const [gx, gy] = [two.at[0] - one.at[0], two.at[1] - one.at[1]];
+          const gap = Math.hypot(gx, gy);
+          if (gap < 1 || gap > reach) continue;
+          const facing = (one.out[0] * gx + one.out[1] * gy) / gap;
+          const faced = -(two.out[0] * gx + two.out[1] * gy) / gap;
+          if (Math.min(facing, faced) < 0.85 || one.out[0] * two.out[0] + one.out[1] * two.out[1] > -0.9) continue;
+          // The stroke's darkness is taken a little inside both ends.
+          const inner = ({ at, out }: typeof one): Point => [at[0] - 2 * out[0], at[1] - 2 * out[1]];
+          const full = Math.min(value(inner(one)), value(inner(two)));
+          let least = Infinity;
+          for (let t = 0.1; t < 0.95; t += 0.1)
+            least = Math.min(least, value([one.at[0] + t * gx, one.at[1] + t * gy]));
+          if (least > BRIDGED * full) options.push({ a: one.end, b: two.end, gap });
+        }
+  });
+  for (const { a, b } of options.sort((p, q) => p.gap - q.gap))
+    if (!partner.has(a) && !partner.has(b)) {
+      partner.set(a, b);
+      partner.set(b, a);
+    }
+}
+
+/** Three steps of four px: shorter ones turn by what the raster makes of them. */
+const STRIDE = 3;
+
+function curlOf(points: readonly Point[], length: number): number {
+  let turned = 0;
+  for (let i = 2 * STRIDE; i < points.length; i += STRIDE) {
+    const [a, b, c] = [points[i - 2 * STRIDE], points[i - STRIDE], points[i]];
+    const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], c[0] - b[0], c[1] - b[1]];
+    turned += Math.abs(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy));
+  }
+  return length > 0 ? turned / length : 0;
+}
+
 function measure(points: Point[], width: number, height: number): Stroke {
   // Every fourth pixel, lightly smoothed: a staircase of pixels is longer than the line it stands for.
   const step = 4;
@@ -144,15 +214,22 @@ function measure(points: Point[], width: number, height: number): Stroke {
     points: soft,
     length,
     straightness: length > 0 ? Math.min(1, Math.hypot(b[0] - a[0], b[1] - a[1]) / length) : 1,
+    curl: curlOf(soft, length),
     cut: edge(a) || edge(b),
   };
 }
 
-/** Strokes of a line mask and its centre lines; `least` is the shortest stroke kept, px. */
-export function traceStrokes(lines: Mask, least: number): { strokes: Stroke[]; skeleton: Mask; junctions: number } {
+/** Strokes of a line mask and its centre lines; `depart` is how far each pixel departs from the sheet, `least` the shortest stroke kept, px. */
+export function traceStrokes(lines: Mask, depart: Plane, least: number): { strokes: Stroke[]; skeleton: Mask } {
   const skeleton = thin(lines);
   const { paths, junctions } = tracePaths(skeleton);
   const partner = joinThrough(paths, junctions);
+  let [area, centre] = [0, 0];
+  for (let i = 0; i < lines.data.length; i++) {
+    area += lines.data[i];
+    centre += skeleton.data[i];
+  }
+  if (centre) bridgeGaps(paths, partner, depart, area / centre);
   const done = new Uint8Array(paths.length);
   const strokes: Stroke[] = [];
   for (let k = 0; k < paths.length; k++) {
@@ -177,7 +254,7 @@ export function traceStrokes(lines: Mask, least: number): { strokes: Stroke[]; s
     const stroke = measure(points, lines.width, lines.height);
     if (stroke.length >= least) strokes.push(stroke);
   }
-  return { strokes, skeleton, junctions };
+  return { strokes, skeleton };
 }
 
 /** Quantile of lengths of which some are only known to be at least so long (Kaplan and Meier 1958). */

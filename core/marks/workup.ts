@@ -41,7 +41,7 @@ export function workUp(image: RgbImage, ground: readonly number[] | null): Worku
   const inside = distanceInside(lines);
   const field = orientationField(depart, noise);
   const { list } = components(lines);
-  const { strokes, skeleton } = traceStrokes(lines, 6);
+  const { strokes, skeleton } = traceStrokes(lines, depart, 6);
   const coarse = gaussian(depart, 4);
   for (let i = 0, t = texture.data, c = coarse.data; i < t.length; i++) t[i] -= c[i];
   return {

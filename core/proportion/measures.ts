@@ -53,7 +53,9 @@ type Maybe = number | null;
 
 const dist = (a: readonly [number, number] | null, b: readonly [number, number] | null): Maybe =>
   a && b ? Math.hypot(b[0] - a[0], b[1] - a[1]) : null;
-const over = (a: Maybe, b: Maybe): Maybe => (a === null || b === null || b === 0 ? null : a / b);
+/** Lengths under a millionth of a pixel are points that lie on each other, not a unit to measure by. */
+const NOTHING = 1e-6;
+const over = (a: Maybe, b: Maybe): Maybe => (a === null || b === null || Math.abs(b) < NOTHING ? null : a / b);
 const average = (...v: Maybe[]): Maybe => {
   const known = v.filter((x): x is number => x !== null);
   return known.length ? known.reduce((a, b) => a + b, 0) / known.length : null;

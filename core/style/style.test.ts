@@ -1,5 +1,7 @@
 /** Ranges, distances, transport and words. */
 import fc from 'fast-check';
+import { measureProportions } from '../proportion/measures';
+import { TemplateName, TEMPLATES } from '../proportion/templates';
 import { Feature, FEATURES, FeatureSet } from './features';
 import { compare, Measured } from './compare';
 import { Layout } from './layout';
@@ -153,4 +155,31 @@ test('every feature can be said inside, above and below its range, in both spell
   };
   expect(nextStep(grey, { spelling: 'american', units: 'mm' })).toMatch(/gray/);
   expect(sizeWords(25.4, { spelling: 'british', units: 'inch' })).toBe('1.00 in');
+});
+
+test('every measure of every template has a sentence of its own, both ways', () => {
+  const measures = (Object.keys(TEMPLATES) as TemplateName[]).flatMap((t) =>
+    measureProportions(t, {}).map((m) => m.name),
+  );
+  for (const name of new Set(measures)) {
+    const base = { feature: `proportion.${name}`, unit: 'ratio' as const, master: { low: 1, mid: 1.5, high: 2 } };
+    const [above, below] = [2, -2].map((distance) => sayFinding({ ...base, piece: 1.5 + distance, distance }));
+    for (const s of [above, below]) {
+      expect(s).toMatch(/^The [a-z ]+ than the master’s: -?[\d.]+ against 1\.50\.$/);
+      // The measure's name is a term of the trade; a student is told what it is.
+      if (name.includes('-')) expect(s).not.toContain(name.replace('-', ' '));
+    }
+    expect(above).not.toBe(below);
+    expect(nextStep({ feature: base.feature, distance: 2 })).not.toBe('');
+  }
+});
+
+test('one and many, counted and uncounted, and directions as a protractor shows them', () => {
+  const share = { unit: 'share' as const, master: { low: 0.1, mid: 0.2, high: 0.3 }, piece: 0.6, distance: 3 };
+  const said = (kind: string) => [sayFinding({ ...share, feature: `marks.share.${kind}` }), nextStep({ feature: `marks.share.${kind}`, distance: 3 })]; // prettier-ignore
+  expect(said('stipple')).toEqual(['Dots cover more of the work than the master’s: 60 % against 20 %.', 'Next time use fewer dots.']); // prettier-ignore
+  expect(said('wash')).toEqual(['Wash covers more of the work than the master’s: 60 % against 20 %.', 'Next time use less wash.']); // prettier-ignore
+  const turned = { feature: 'marks.direction', unit: 'degrees' as const, master: { low: 170, mid: 176, high: 182 }, piece: 190, distance: 2 }; // prettier-ignore
+  expect(sayFinding(turned)).toBe('The strokes are turned farther to the left than the master’s: 10° against 176°.');
+  expect(sayFinding({ ...turned, piece: 178, distance: 0 })).toBe('Stroke direction: within the master’s range, 178° against 176°.'); // prettier-ignore
 });

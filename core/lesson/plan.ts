@@ -81,17 +81,28 @@ function minding(t: Technique, context: OrderContext): string[] {
 
 const WET_HANDS = new Set(['wash', 'ground', 'paint', 'print', 'tone']);
 
+/** Minutes of the first period that are kept for work, however short it is. */
+const LEAST_WORK = 8;
+
+/** What frames the work; in a short period warming up gives way first, then looking. */
 function frameFor(steps: readonly Technique[], wishes: PlanWishes, squeeze: number): Frame {
   const messy = steps.some((t) => t.wets || t.dusty || (WET_HANDS.has(t.role) && t.runs === 'as-ink'));
   const tight = squeeze > 0;
-  return {
+  const frame = {
     look: tight ? 4 : 7,
     handOut: tight ? 2 : 3,
     warmUp: (tight ? 3 : 6) + (wishes.contact === 'straight-in' ? 3 : 0),
     talk: tight ? 3 : 6,
     clearUp: messy ? (tight ? 6 : 8) : tight ? 3 : 4,
   };
-}
+  let over = frame.look + frame.handOut + frame.warmUp + frame.clearUp + LEAST_WORK - wishes.minutesPerPeriod;
+  for (const [part, least] of [['warmUp', 0], ['look', 2]] as const) {
+    const cut = Math.min(Math.max(0, over), frame[part] - least);
+    frame[part] -= cut;
+    over -= cut;
+  }
+  return frame;
+} // prettier-ignore
 
 /** Minutes of a step between usual and fewest; what the teacher set stays. */
 function timed(steps: readonly PlanStep[], techniques: readonly Technique[], squeeze: number): TimedStep[] {

@@ -54,6 +54,12 @@ test('a replica is held against the very work it was made from, a study against 
   expect(mid('study')).toBeCloseTo(6.5, 9);
 });
 
+test('a copy’s proportions are those of the work it was made from, not of the master’s other works', () => {
+  const works = [work(4.5, 5, 1), work(6, 5, 2)];
+  const found = compare(works, work(4.5, 5, 1), { as: 'copy', aim: 'study' }).findings;
+  expect(found.find((f) => f.feature === 'proportion.heads-tall')).toMatchObject({ distance: 0, master: { mid: 4.5 } });
+});
+
 test('remembered: no places, and only the three proportions that depart farthest from nature', () => {
   const more = {
     'proportion.leg-share': ratio(0.48),

@@ -10,7 +10,7 @@ import type { Range } from './range';
  */
 export type Aim = 'replica' | 'study' | 'remembered';
 
-interface Asked {
+export interface Asked {
   /** Held against the very work it was made from, not against the master's whole range. */
   oneWork: boolean;
   /** Registered and held place by place. */

@@ -1,6 +1,6 @@
 /** Knows how a piece stands to a master's works: findings, closeness by group, and own invention. */
 import { clamp } from '../raster/statistics';
-import { Aim, ASKED, copyRange, signatureOf } from './aim';
+import { Aim, Asked, ASKED, copyRange, signatureOf } from './aim';
 import { Feature, FEATURE_GROUPS, FeatureGroup, FeatureSet, featureSpec, FeatureUnit } from './features';
 import { Invention, inventionOf } from './invention';
 import { Layout, registerLayouts } from './layout';
@@ -93,7 +93,8 @@ function paletteFinding(sources: readonly Measured[], piece: Measured, words: Wo
       });
   const usual = 4.5;
   const mid = among.length ? among.reduce((s, f) => s + f.value!, 0) / among.length : usual;
-  const sd = Math.max(1.2, 0.3 * mid);
+  // Judged from the demo: photographs of pieces without a fault of colour stand up to 7 off, its works 4 from each other.
+  const sd = Math.max(1.6, 0.4 * mid);
   return judge(
     'colour.palette',
     { low: Math.max(0, mid - 2 * sd), mid, high: mid + 2 * sd, sd, works: sources.length },
@@ -208,21 +209,29 @@ export interface CompareOptions {
   weights?: Partial<Record<FeatureGroup, number>>;
 }
 
+interface HeldTo {
+  range: Range;
+  own: Feature & { value: number };
+}
+
 /** The range each of the piece's readings is held against, by feature name, in the units both sides have. */
-function rangesFor(sources: readonly Measured[], piece: Measured, mm: boolean, only: number | null, part: number | null) {
-  const ranges = new Map<string, { range: Range; own: Feature & { value: number } }>();
-  const held = only === null ? sources : [sources[only]];
+function rangesFor(sources: readonly Measured[], piece: Measured, mm: boolean, asked: Asked | null, nearest: number) {
+  const ranges = new Map<string, HeldTo>();
   for (const name of Object.keys(piece.features)) {
     const own = inCommonUnits(name, piece, mm)!;
     const spec = featureSpec(name);
     if (own.value === null || !spec) continue;
     const values = (works: readonly Measured[]) => works.flatMap((s) => inCommonUnits(name, s, mm) ?? []);
-    let range = rangeOf(name, values(held)) ?? (spec.group === 'proportion' ? rangeOf(name, values(sources)) : null);
-    if (range && part !== null && spec.group === 'proportion') range = copyRange(range.mid, spec.unit, part);
+    const model = inCommonUnits(name, sources[nearest], mm)?.value ?? null;
+    // A copy's proportions are those of the work it was made from, where that one shows them.
+    const range =
+      spec.group === 'proportion' && asked?.proportion && model !== null
+        ? copyRange(model, spec.unit, asked.proportion)
+        : rangeOf(name, values(asked?.oneWork && model !== null ? [sources[nearest]] : sources));
     if (range) ranges.set(name, { range, own: { ...own, value: own.value } });
   }
   return ranges;
-} // prettier-ignore
+}
 
 /**
  * Holds a piece against a master's works. At least one source; features missing on either side are left out. A copy's
@@ -237,7 +246,7 @@ export function compare(sources: readonly Measured[], piece: Measured, options: 
   const nearest = invention?.nearest ?? 0;
   const copy = options.as === 'copy';
   const asked = copy && options.aim ? ASKED[options.aim] : null;
-  const ranges = rangesFor(sources, piece, mm, asked?.oneWork ? nearest : null, asked?.proportion ?? null);
+  const ranges = rangesFor(sources, piece, mm, asked, nearest);
   if (asked?.signature) {
     const mids = new Map([...ranges].filter(([n]) => n.startsWith('proportion.')).map(([n, r]) => [n, r.range.mid]));
     const kept = signatureOf(mids, asked.signature);

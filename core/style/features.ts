@@ -42,7 +42,7 @@ export const FEATURES: Readonly<Record<string, FeatureSpec>> = {
   'marks.spacing': spec('marks', 'permille', 0.1, 0.1, { size: true }),
   'marks.spacingVariation': spec('marks', 'ratio', 0.2, 0.03),
   'marks.lineWidth': spec('marks', 'permille', 0.12, 0.05, { size: true }),
-  'marks.lineSwell': spec('marks', 'ratio', 0.2, 0.3),
+  'marks.lineSwell': spec('marks', 'ratio', 0.25, 0.42),
   'marks.strokeLength': spec('marks', 'permille', 0.18, 0.4, { size: true }),
   'marks.straightness': spec('marks', 'ratio', 0, 0.02),
   'marks.coverage': spec('marks', 'share', 0.15, 0.05),

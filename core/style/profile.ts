@@ -17,7 +17,7 @@ import { histogramQuantiles, standardDeviation } from '../raster/statistics';
 import { Feature, FEATURES, featureSpec, FeatureSet } from './features';
 import { Layout, layoutOf } from './layout';
 
-/** Raised whenever the same picture would read differently. */
+/** Raised whenever the same picture would read, or be compared, differently. */
 export const PROFILE_VERSION = 3;
 
 const FORM_SIDE = 1024;

@@ -181,5 +181,5 @@ test('one and many, counted and uncounted, and directions as a protractor shows 
   expect(said('wash')).toEqual(['Wash covers more of the work than the master’s: 60 % against 20 %.', 'Next time use less wash.']); // prettier-ignore
   const turned = { feature: 'marks.direction', unit: 'degrees' as const, master: { low: 170, mid: 176, high: 182 }, piece: 190, distance: 2 }; // prettier-ignore
   expect(sayFinding(turned)).toBe('The strokes are turned farther to the left than the master’s: 10° against 176°.');
-  expect(sayFinding({ ...turned, piece: 178, distance: 0 })).toBe('Stroke direction: within the master’s range, 178° against 176°.'); // prettier-ignore
+  expect(sayFinding({ ...turned, piece: 178, distance: 0 })).toBe('Stroke direction: like the master’s, 178° against 176°.'); // prettier-ignore
 });

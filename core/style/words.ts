@@ -93,7 +93,7 @@ export function sayFinding(f: Said, settings: WordSettings = PLAIN_WORDS): strin
   if (!said) return spell(`${f.feature}: ${pair}.`, settings);
   const capital = (text: string) => text[0].toUpperCase() + text.slice(1);
   if (Math.abs(f.distance) === 0)
-    return spell(`${capital(featureTitle(f.feature))}: within the master’s range, ${pair}.`, settings);
+    return spell(`${capital(featureTitle(f.feature))}: like the master’s, ${pair}.`, settings);
   const does = f.distance > 0 ? said.above : said.below;
   const much = Math.abs(f.distance) > 3 ? ' much' : '';
   const verb = much

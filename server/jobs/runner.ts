@@ -5,7 +5,7 @@ import { Told } from '../errors';
 import { log } from '../log';
 import { compareAgain } from '../pieces/asking';
 import { comparePiece, processPiece } from '../pieces/processing';
-import { ensureProfile, workOf } from '../studies/works';
+import { askForOutdated, ensureProfile, workOf } from '../studies/works';
 import { claim, finish, giveUp, Job, LEASE_MS, renew } from './queue';
 
 async function carryOut(job: Job): Promise<void> {
@@ -69,5 +69,7 @@ export function startRunner(parallel = 2): void {
       await new Promise((done) => setTimeout(done, pause));
     }
   };
+  // A newer core reads what an older one has read again.
+  void askForOutdated().catch((error) => log.error({ err: error }, 'older readings were not asked for anew'));
   for (let i = 0; i < parallel; i++) void lane();
 }

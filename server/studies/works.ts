@@ -1,5 +1,5 @@
 /** Knows a study's works by the master: adding a picture, its size and place, cropping, measuring in the background. */
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import { PROFILE_VERSION, ProfileWithMaps } from '../../core/style/profile';
 import { database, newId } from '../database/connection';
 import { conflict, notFound, Told } from '../errors';
@@ -218,6 +218,25 @@ export async function listWorks(teacherId: string, studyId: string): Promise<Wor
       };
     }),
   ); // prettier-ignore
+}
+
+/** Asks for new readings of every work that an older core has read; what was compared with them follows. Gives their number. */
+export async function askForOutdated(): Promise<number> {
+  const rows = await database()
+    .select({ id: works.id, studyId: works.studyId, teacherId: studies.teacherId })
+    .from(works)
+    .innerJoin(studies, eq(studies.id, works.studyId))
+    .leftJoin(
+      profiles,
+      and(
+        eq(profiles.pictureId, works.pictureId),
+        eq(profiles.profileVersion, PROFILE_VERSION),
+        eq(profiles.widthMm, sql`coalesce(${works.widthMm}, 0)`),
+      ),
+    )
+    .where(isNull(profiles.id));
+  for (const { teacherId, ...work } of rows) await askToMeasure(teacherId, work);
+  return rows.length;
 }
 
 /** Readings of a picture at a known width by the present core; null until they have been taken. */

@@ -1,0 +1,73 @@
+import { eq } from 'drizzle-orm';
+import { PROFILE_VERSION } from '../../core/style/profile';
+import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
+import { database } from '../database/connection';
+import { Job } from '../jobs/queue';
+import { jobs, profiles } from '../schema';
+import { addWork, askForOutdated, ensureProfile, listWorks, profileOf, updateWork, workOf } from './works';
+
+afterAll(leave);
+
+let teacher = '';
+let study = '';
+beforeEach(async () => {
+  await database().delete(jobs);
+  teacher = await newTeacher();
+  study = await newStudy(teacher);
+});
+const asked = async (): Promise<Job[]> => database().select().from(jobs).where(eq(jobs.studyId, study));
+
+test('a new work takes its title from the file, is asked to be measured once, and a width changes its readings', async () => {
+  const id = await addWork(teacher, study, await sheetBytes(18), 'Evening ferry.png', {});
+  expect((await listWorks(teacher, study))[0]).toMatchObject({
+    title: 'Evening ferry',
+    widthMm: null,
+    pictureWidth: 480,
+  });
+  expect(await asked()).toMatchObject([{ kind: 'measure-work', state: 'queued', payload: { workId: id } }]);
+  const { pictureId } = await workOf(teacher, id);
+  expect(await profileOf(pictureId, null)).toBeNull();
+  const bare = await ensureProfile(teacher, pictureId, null);
+  expect(bare.profile.marks.overall.spacing!.mm).toBeNull();
+  await updateWork(teacher, id, 1, { widthMm: 240 });
+  expect(await profileOf(pictureId, 240)).toBeNull();
+  const sized = await ensureProfile(teacher, pictureId, 240);
+  const { spacing } = sized.profile.marks.overall;
+  expect(spacing!.mm).toBeCloseTo((spacing!.px * 240) / 480, 6);
+  // Both are kept: undoing the width needs no new measuring.
+  expect(await profileOf(pictureId, null)).toEqual(bare);
+});
+
+test('two servers measuring the same picture store one reading', async () => {
+  const id = await addWork(teacher, study, await sheetBytes(19), 'a.png', { widthMm: 200 });
+  const { pictureId } = await workOf(teacher, id);
+  const [a, b] = await Promise.all([ensureProfile(teacher, pictureId, 200), ensureProfile(teacher, pictureId, 200)]);
+  expect(a).toEqual(b);
+  expect(await database().select({ id: profiles.id }).from(profiles).where(eq(profiles.pictureId, pictureId))).toHaveLength(1); // prettier-ignore
+});
+
+test('what an older core has read is asked for anew, what the present one has read is not', async () => {
+  const db = database();
+  const old = await addWork(teacher, study, await sheetBytes(21), 'old.png', { widthMm: 200 });
+  const fresh = await addWork(teacher, study, await sheetBytes(22), 'fresh.png', {});
+  for (const id of [old, fresh]) {
+    const { pictureId, widthMm } = await workOf(teacher, id);
+    await ensureProfile(teacher, pictureId, widthMm);
+  }
+  await db.update(profiles).set({ profileVersion: PROFILE_VERSION - 1 }).where(eq(profiles.pictureId, (await workOf(teacher, old)).pictureId)); // prettier-ignore
+  await db.delete(jobs);
+  expect(await askForOutdated()).toBeGreaterThanOrEqual(1);
+  expect((await asked()).map((j) => j.payload.workId)).toEqual([old]);
+  // Asking again while it waits adds nothing.
+  await askForOutdated();
+  expect(await asked()).toHaveLength(1);
+});
+
+test('a study holds two dozen works at most, and a picture that is none leaves nothing behind', async () => {
+  await expect(addWork(teacher, study, Buffer.from('words'), 'a.png', {})).rejects.toMatchObject({ status: 415, field: 'picture' }); // prettier-ignore
+  expect(await listWorks(teacher, study)).toEqual([]);
+  expect(await asked()).toEqual([]);
+  const sheet = await sheetBytes(23, 64, 48);
+  for (let i = 0; i < 24; i++) await addWork(teacher, study, sheet, `w${i}.png`, {});
+  await expect(addWork(teacher, study, sheet, 'one-more.png', {})).rejects.toMatchObject({ status: 400, message: expect.stringMatching(/at most 24 works/) }); // prettier-ignore
+});

@@ -20,7 +20,8 @@ export const studySchema = object({
   paperHeightMm: mm('The sheet’s height').required(),
 }); // prettier-ignore
 
-export const studyChangeSchema = studySchema.partial();
+/** A change names only what it changes: nothing here may have a default, which would overwrite what is stored. */
+export const studyChangeSchema = studySchema.partial().shape({ about: string().max(5000), classId: string().nullable() }); // prettier-ignore
 
 export const classSchema = object({
   name: string().trim().required('Give the class a name.').max(80),

@@ -54,6 +54,9 @@ test('the aim decides what a copy is held against', async ({ page }) => {
   await page.getByLabel('Copies are held as').selectOption('study');
   await back;
   await expect.poll(places, { timeout: 120_000 }).toBeGreaterThan(5);
+  // Only the aim has changed: the class is still the study's.
+  const study = await page.request.get(`${origin()}/api/studies/${ids.study}`);
+  expect(JSON.stringify(await study.json())).toMatch(/"classId":"/);
 });
 
 test('a finding set aside, and a work’s words and removal, are taken back from the header', async ({ page }) => {

@@ -1,0 +1,73 @@
+import { AnyObjectSchema, ValidationError } from 'yup';
+import { classSchema, cropSchema, landmarksSchema, planSchema, referenceChangeSchema, ruleChangeSchema, ruleSchema, studyChangeSchema, studySchema, workChangeSchema } from './schemas'; // prettier-ignore
+
+const fault = (schema: AnyObjectSchema, value: unknown): { path?: string; message: string } | null => {
+  try {
+    schema.validateSync(value, { abortEarly: true, stripUnknown: true });
+    return null;
+  } catch (error) {
+    const { path, message } = error as ValidationError;
+    return { path, message };
+  }
+};
+
+test('a change holds only what was sent: what is not named stays as it is stored', () => {
+  const changes: [AnyObjectSchema, Record<string, unknown>][] = [
+    [studyChangeSchema, { aim: 'replica' }],
+    [studyChangeSchema, {}],
+    [workChangeSchema, { version: 3, foil: true }],
+    [ruleChangeSchema, { version: 1, sentence: 'Hands are never shown.' }],
+    [referenceChangeSchema, { version: 2, strength: 0.4 }],
+  ];
+  for (const [schema, sent] of changes) {
+    const read = schema.validateSync(sent, { stripUnknown: true }) as Record<string, unknown>;
+    expect(Object.fromEntries(Object.entries(read).filter(([, v]) => v !== undefined))).toEqual(sent);
+  }
+  // What is sent as nothing is nothing.
+  expect(studyChangeSchema.validateSync({ classId: null })).toEqual({ classId: null });
+});
+
+const STUDY = { title: 'A study', master: 'X', kind: 'master', aim: 'study', medium: 'pen', paperWidthMm: 297, paperHeightMm: 210 }; // prettier-ignore
+
+test('a new study without class or words begins with none, and each fault is named by its field', () => {
+  expect(studySchema.validateSync(STUDY)).toMatchObject({ about: '', classId: null });
+  const faults: [Record<string, unknown>, string, RegExp][] = [
+    [{ title: '  ' }, 'title', /name/],
+    [{ title: 'x'.repeat(121) }, 'title', /120/],
+    [{ paperWidthMm: 5 }, 'paperWidthMm', /at least 10 mm/],
+    [{ paperWidthMm: 'wide' }, 'paperWidthMm', /number of mm/],
+    [{ paperHeightMm: 6000 }, 'paperHeightMm', /at most 5000/],
+    [{ aim: 'perfect' }, 'aim', /aim/],
+  ];
+  for (const [change, path, message] of faults) {
+    const told = fault(studySchema, { ...STUDY, ...change })!;
+    expect(told.path).toBe(path);
+    expect(told.message).toMatch(message);
+  }
+});
+
+test('points are names with two finite numbers; crops turn by quarters; rules need their sentence', () => {
+  const points = (p: unknown) => fault(landmarksSchema, { template: 'free', version: 0, points: p });
+  expect(points({ a: [1, 2] })).toBeNull();
+  for (const bad of [{ a: [1] }, { a: [1, NaN] }, { a: [1, Infinity] }, { a: '1,2' }, { a: [1, 2, 3] }, 'points'])
+    expect(points(bad)?.path).toBe('points');
+  expect(fault(cropSchema, { version: 1, x: 0, y: 0, w: 9, h: 9, turn: 45 })?.message).toMatch(/0, 90, 180 or 270/);
+  expect(fault(ruleSchema, { kind: 'never', sentence: ' ' })?.path).toBe('sentence');
+  expect(fault(classSchema, { name: '7A', students: [{ firstName: '' }] })?.message).toMatch(/first name/);
+  expect(fault(classSchema, { name: '7A', students: Array.from({ length: 61 }, () => ({ firstName: 'Ada' })) })?.message).toMatch(/60/); // prettier-ignore
+});
+
+test('a plan’s numbers are whole, bounded, and told in words', () => {
+  const plan = { version: 0, medium: 'pen', ink: 'waterproof', contact: 'light-pencil', erasing: true, youngest: 13, minutesPerPeriod: 50, periods: 2, classSize: 24, steps: [{ technique: 'pen-line' }] }; // prettier-ignore
+  expect(planSchema.validateSync(plan).steps).toEqual([{ technique: 'pen-line', minutes: null, dry: null, note: '' }]);
+  const faults: [Record<string, unknown>, string][] = [
+    [{ minutesPerPeriod: 24 }, 'minutesPerPeriod'],
+    [{ minutesPerPeriod: 50.5 }, 'minutesPerPeriod'],
+    [{ classSize: 0 }, 'classSize'],
+    [{ youngest: 'ten' }, 'youngest'],
+    [{ steps: [] }, 'steps'],
+    [{ steps: [{ technique: 'pen-line', minutes: 0 }] }, 'steps[0].minutes'],
+    [{ medium: 'lava' }, 'medium'],
+  ];
+  for (const [change, path] of faults) expect(fault(planSchema, { ...plan, ...change })?.path).toBe(path);
+});

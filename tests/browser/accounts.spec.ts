@@ -1,6 +1,29 @@
 /** Sign-in, sign-up, and that one teacher's things do not exist for another. */
-import { expect, test } from '@playwright/test';
+import { expect, Page, test } from '@playwright/test';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { demo, open, origin } from './steps';
+
+/** Method and path of every route of the application that names something by its id. */
+function namedRoutes(): { method: string; pattern: RegExp }[] {
+  const root = join(import.meta.dirname, '..', '..', 'app', 'api');
+  return readdirSync(root, { recursive: true, encoding: 'utf8' })
+    .filter((f) => f.endsWith('route.ts') && /\[\w+\]/.test(f))
+    .flatMap((f) => {
+      const path = f.replace(/\/route\.ts$/, '').replace(/\[\w+\]/g, '[^/]+');
+      const methods = [...readFileSync(join(root, f), 'utf8').matchAll(/export const (GET|POST|PUT|PATCH|DELETE)\b/g)];
+      return methods.map(([, method]) => ({ method, pattern: new RegExp(`^/api/${path}$`) }));
+    });
+}
+
+/** The first of the demo's pieces to arrive. */
+async function firstPiece(page: Page, study: string): Promise<string> {
+  for (;;) {
+    const [piece] = (await (await page.request.get(`${origin()}/api/studies/${study}/pieces`)).json()) as { id: string }[]; // prettier-ignore
+    if (piece) return piece.id;
+    await page.waitForTimeout(500);
+  }
+}
 
 test('a new teacher makes an account and begins a study; a wrong password is told', async ({ page }) => {
   await open(page, `${origin()}/`);
@@ -25,6 +48,7 @@ test('another teacher gets 404 on every page and every route of a study, and no 
   playwright,
 }) => {
   const { ids } = await demo(page);
+  const piece = await firstPiece(page, ids.study);
   const paths = [
     ...[
       'look',
@@ -41,7 +65,20 @@ test('another teacher gets 404 on every page and every route of a study, and no 
     ].map((s) => ['GET', `/studies/${ids.study}/${s}`]),
     ['GET', `/api/pictures/${ids.picture}`],
     ...ids.routes,
+    ['GET', `/api/pieces/${piece}`],
+    ['DELETE', `/api/pieces/${piece}`],
+    ['PUT', `/api/pieces/${piece}/corners`],
+    ['PUT', `/api/pieces/${piece}/notes`],
+    ['POST', `/api/pieces/${piece}/notes`],
+    ['GET', `/api/landmarks/piece/${piece}`],
+    ['PUT', `/api/landmarks/piece/${piece}`],
   ];
+  // No route that names something is left out of the list.
+  for (const { method, pattern } of namedRoutes())
+    expect(
+      paths.some(([m, path]) => m === method && pattern.test(path.split('?')[0])),
+      `${method} ${pattern.source} is tried`,
+    ).toBe(true);
   const other = await playwright.request.newContext({ baseURL: origin(), extraHTTPHeaders: { origin: origin() } });
   const unsigned = await playwright.request.newContext({ baseURL: origin(), extraHTTPHeaders: { origin: origin() } });
   const made = await other.post('/api/auth/sign-up/email', {

@@ -130,6 +130,8 @@ const TOOTH_GAP = 5;
 /** A gap that the stroke really leaves is bare; over a hollow of the paper some of it still shows. */
 const BRIDGED = 0.3;
 
+const clampTo = (v: number, size: number) => Math.min(size - 1, Math.max(0, v));
+
 /**
  * Pairs of free ends that face each other over a short gap in which the stroke still shows, best first, each end once;
  * put into `partner`, which knows the pairs through junctions.
@@ -167,10 +169,15 @@ function bridgeGaps(paths: readonly Path[], partner: Map<number, number>, depart
           // The stroke's darkness is taken a little inside both ends.
           const inner = ({ at, out }: typeof one): Point => [at[0] - 2 * out[0], at[1] - 2 * out[1]];
           const full = Math.min(value(inner(one)), value(inner(two)));
+          // What lies beside the gap is no stroke: bare sheet, or a wash laid under the strokes.
+          const [sx, sy] = [(-gy / gap) * (width + 1), (gx / gap) * (width + 1)];
+          const middle: Point = [one.at[0] + gx / 2, one.at[1] + gy / 2];
+          const beside = ([1, -1] as const).map((k) => value([clampTo(middle[0] + k * sx, depart.width), clampTo(middle[1] + k * sy, depart.height)])); // prettier-ignore
+          const base = Math.min(...beside);
           let least = Infinity;
           for (let t = 0.1; t < 0.95; t += 0.1)
             least = Math.min(least, value([one.at[0] + t * gx, one.at[1] + t * gy]));
-          if (least > BRIDGED * full) options.push({ a: one.end, b: two.end, gap });
+          if (least - base > BRIDGED * (full - base)) options.push({ a: one.end, b: two.end, gap });
         }
   });
   for (const { a, b } of options.sort((p, q) => p.gap - q.gap))

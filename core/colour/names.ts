@@ -1,4 +1,5 @@
 /** Knows what a painter would call a colour, in plain words, from its hue, lightness and chroma. */
+import { clamp } from '../raster/statistics';
 import { lchFromLab, linearFromLab, oklabFromLinear } from './lab';
 
 const HUES: [upTo: number, name: string][] = [
@@ -24,7 +25,7 @@ const HUES: [upTo: number, name: string][] = [
 function namingHue(lab: readonly number[], h: number): number {
   if (h < 265 || h >= 330) return h;
   const [, a, b] = oklabFromLinear(...linearFromLab(lab));
-  return Math.max(265, Math.min(329, (Math.atan2(b, a) * 180) / Math.PI + 360 + 11));
+  return clamp((Math.atan2(b, a) * 180) / Math.PI + 360 + 11, 265, 329);
 }
 
 const EARTHS: [upTo: number, name: string][] = [
@@ -72,7 +73,8 @@ export function colourName(lab: readonly number[]): string {
           ? 'green black'
           : 'blue black';
   const earth = h >= 15 && h < 122 && C < 45 && L < 82 ? EARTHS.find(([upTo]) => h < upTo) : undefined;
-  const base = earth ? earth[1] : HUES.find(([upTo]) => namingHue(lab, h) < upTo)![1];
+  const hue = namingHue(lab, h);
+  const base = earth ? earth[1] : HUES.find(([upTo]) => hue < upTo)![1];
   const light = L >= 82 ? 'pale ' : L >= 65 ? 'light ' : L < 22 ? 'very dark ' : L < 38 ? 'dark ' : '';
   const strength = C > 62 ? 'vivid ' : C < 20 && !earth ? 'greyed ' : '';
   return `${light}${strength}${base}`.trim();

@@ -75,11 +75,12 @@ function spreadIn(source: Plane, [x0, y0, w, h]: Rect): { mean: number; sd: numb
 }
 
 function peakedShare(density: Float64Array, directions: readonly Direction[]): number {
+  const strongest = directions.slice(0, 2);
   let near = 0;
   let all = 0;
   density.forEach((v, k) => {
     all += v;
-    if (directions.slice(0, 2).some((d) => Math.abs(axialDifference(d.angle, k + 0.5)) <= 12)) near += v;
+    if (strongest.some((d) => Math.abs(axialDifference(d.angle, k + 0.5)) <= 12)) near += v;
   });
   return all > 0 ? near / all : 0;
 }

@@ -1,5 +1,6 @@
 /** Knows single strokes: centre lines traced between junctions and carried on through them where they run straight. */
 import { Mask, Plane, Point } from '../raster/image';
+import { clamp } from '../raster/statistics';
 import { thin } from '../raster/thin';
 
 export interface Stroke {
@@ -101,6 +102,15 @@ function outward(path: Path, end: 0 | 1, reach: number): Point {
   return [dx / n, dy / n];
 }
 
+/** Joins ends in the order given, each end once. */
+function pairUp(partner: Map<number, number>, options: readonly { a: number; b: number }[]): void {
+  for (const { a, b } of options)
+    if (!partner.has(a) && !partner.has(b)) {
+      partner.set(a, b);
+      partner.set(b, a);
+    }
+}
+
 /** Pairs of path ends that go on straight through a junction: best first, each end once, bend under 35°. */
 function joinThrough(paths: readonly Path[], junctions: number): Map<number, number> {
   const at: number[][] = Array.from({ length: junctions }, () => []);
@@ -116,11 +126,7 @@ function joinThrough(paths: readonly Path[], junctions: number): Map<number, num
         const v = outward(paths[b >> 1], (b & 1) as 0 | 1, 7);
         options.push({ a, b, cos: u[0] * v[0] + u[1] * v[1] });
       }
-    for (const { a, b } of options.filter((o) => o.cos < -0.82).sort((p, q) => p.cos - q.cos))
-      if (!partner.has(a) && !partner.has(b)) {
-        partner.set(a, b);
-        partner.set(b, a);
-      }
+    pairUp(partner, options.filter((o) => o.cos < -0.82).sort((p, q) => p.cos - q.cos)); // prettier-ignore
   }
   return partner;
 }
@@ -130,7 +136,33 @@ const TOOTH_GAP = 5;
 /** A gap that the stroke really leaves is bare; over a hollow of the paper some of it still shows. */
 const BRIDGED = 0.3;
 
-const clampTo = (v: number, size: number) => Math.min(size - 1, Math.max(0, v));
+/** A free end of a path: two times the path's number, plus one for its second end. */
+interface Tip {
+  end: number;
+  at: Point;
+  out: Point;
+}
+
+/** Length of the gap between two tips that face each other and between which the stroke still shows; null for others. */
+function bridgedGap(one: Tip, two: Tip, depart: Plane, width: number): number | null {
+  const [gx, gy] = [two.at[0] - one.at[0], two.at[1] - one.at[1]];
+  const gap = Math.hypot(gx, gy);
+  if (gap < 1 || gap > width + TOOTH_GAP) return null;
+  const facing = (one.out[0] * gx + one.out[1] * gy) / gap;
+  const faced = -(two.out[0] * gx + two.out[1] * gy) / gap;
+  if (Math.min(facing, faced) < 0.85 || one.out[0] * two.out[0] + one.out[1] * two.out[1] > -0.9) return null;
+  const value = (x: number, y: number) =>
+    depart.data[Math.round(clamp(y, 0, depart.height - 1)) * depart.width + Math.round(clamp(x, 0, depart.width - 1))];
+  // The stroke's darkness is taken a little inside both ends.
+  const full = Math.min(...[one, two].map(({ at, out }) => value(at[0] - 2 * out[0], at[1] - 2 * out[1])));
+  // What lies beside the gap is no stroke: bare sheet, or a wash laid under the strokes.
+  const [sx, sy] = [(-gy / gap) * (width + 1), (gx / gap) * (width + 1)];
+  const [mx, my] = [one.at[0] + gx / 2, one.at[1] + gy / 2];
+  const base = Math.min(value(mx + sx, my + sy), value(mx - sx, my - sy));
+  let least = Infinity;
+  for (let t = 0.1; t < 0.95; t += 0.1) least = Math.min(least, value(one.at[0] + t * gx, one.at[1] + t * gy));
+  return least - base > BRIDGED * (full - base) ? gap : null;
+}
 
 /**
  * Pairs of free ends that face each other over a short gap in which the stroke still shows, best first, each end once;
@@ -138,53 +170,28 @@ const clampTo = (v: number, size: number) => Math.min(size - 1, Math.max(0, v));
  */
 function bridgeGaps(paths: readonly Path[], partner: Map<number, number>, depart: Plane, width: number): void {
   const reach = width + TOOTH_GAP;
-  const cells = new Map<number, number[]>();
-  const cell = (x: number, y: number) => Math.floor(y / reach) * 65536 + Math.floor(x / reach);
-  const tips: { end: number; at: Point; out: Point }[] = [];
-  paths.forEach((p, k) =>
-    ([0, 1] as const).forEach((e) => {
-      if (p.ends[e] >= 0 || p.points.length < 4) return;
-      const at = e === 0 ? p.points[0] : p.points[p.points.length - 1];
-      const c = cell(at[0], at[1]);
-      const there = cells.get(c);
-      if (there) there.push(tips.length);
-      else cells.set(c, [tips.length]);
-      tips.push({ end: 2 * k + e, at, out: outward(p, e, 7) });
-    }),
-  );
-  const value = ([x, y]: Point) => depart.data[Math.round(y) * depart.width + Math.round(x)];
+  const key = (column: number, row: number) => row * 65536 + column;
+  const cells = new Map<number, Tip[]>();
   const options: { a: number; b: number; gap: number }[] = [];
-  tips.forEach((one, i) => {
-    for (let dy = -1; dy <= 1; dy++)
-      for (let dx = -1; dx <= 1; dx++)
-        for (const j of cells.get(cell(one.at[0] + dx * reach, one.at[1] + dy * reach)) ?? []) {
-          const two = tips[j];
-          if (j <= i || one.end >> 1 === two.end >> 1) continue;
-          const [gx, gy] = [two.at[0] - one.at[0], two.at[1] - one.at[1]];
-          const gap = Math.hypot(gx, gy);
-          if (gap < 1 || gap > reach) continue;
-          const facing = (one.out[0] * gx + one.out[1] * gy) / gap;
-          const faced = -(two.out[0] * gx + two.out[1] * gy) / gap;
-          if (Math.min(facing, faced) < 0.85 || one.out[0] * two.out[0] + one.out[1] * two.out[1] > -0.9) continue;
-          // The stroke's darkness is taken a little inside both ends.
-          const inner = ({ at, out }: typeof one): Point => [at[0] - 2 * out[0], at[1] - 2 * out[1]];
-          const full = Math.min(value(inner(one)), value(inner(two)));
-          // What lies beside the gap is no stroke: bare sheet, or a wash laid under the strokes.
-          const [sx, sy] = [(-gy / gap) * (width + 1), (gx / gap) * (width + 1)];
-          const middle: Point = [one.at[0] + gx / 2, one.at[1] + gy / 2];
-          const beside = ([1, -1] as const).map((k) => value([clampTo(middle[0] + k * sx, depart.width), clampTo(middle[1] + k * sy, depart.height)])); // prettier-ignore
-          const base = Math.min(...beside);
-          let least = Infinity;
-          for (let t = 0.1; t < 0.95; t += 0.1)
-            least = Math.min(least, value([one.at[0] + t * gx, one.at[1] + t * gy]));
-          if (least - base > BRIDGED * (full - base)) options.push({ a: one.end, b: two.end, gap });
+  paths.forEach((p, k) => {
+    if (p.points.length < 4) return;
+    for (const e of [0, 1] as const) {
+      if (p.ends[e] >= 0) continue;
+      const at = e === 0 ? p.points[0] : p.points[p.points.length - 1];
+      const tip = { end: 2 * k + e, at, out: outward(p, e, 7) };
+      const [column, row] = [Math.floor(at[0] / reach), Math.floor(at[1] / reach)];
+      // Each pair is looked at once: when the second of the two comes.
+      for (let c = 0; c < 9; c++)
+        for (const other of cells.get(key(column + (c % 3) - 1, row + Math.floor(c / 3) - 1)) ?? []) {
+          const gap = other.end >> 1 === k ? null : bridgedGap(other, tip, depart, width);
+          if (gap !== null) options.push({ a: other.end, b: tip.end, gap });
         }
-  });
-  for (const { a, b } of options.sort((p, q) => p.gap - q.gap))
-    if (!partner.has(a) && !partner.has(b)) {
-      partner.set(a, b);
-      partner.set(b, a);
+      const own = cells.get(key(column, row));
+      if (own) own.push(tip);
+      else cells.set(key(column, row), [tip]);
     }
+  });
+  pairUp(partner, options.sort((p, q) => p.gap - q.gap)); // prettier-ignore
 }
 
 /** Three steps of four px: shorter ones turn by what the raster makes of them. */

@@ -4,7 +4,6 @@ import { MARK_KINDS } from '../marks/kind';
 export interface Form {
   /** What is spoken of, as the subject of a sentence. */
   subject: string;
-  plural?: true;
   above: string;
   below: string;
   /** What to try next when above, and when below. */
@@ -14,14 +13,13 @@ export interface Form {
   than?: string;
 }
 
-export const form = (
-  subject: string,
-  above: string,
-  below: string,
-  tryAbove: string,
-  tryBelow: string,
-  plural?: true,
-): Form => ({ subject, above, below, tryAbove, tryBelow, plural });
+export const form = (subject: string, above: string, below: string, tryAbove: string, tryBelow: string): Form => ({
+  subject,
+  above,
+  below,
+  tryAbove,
+  tryBelow,
+});
 
 export const KIND_NAMES: Record<(typeof MARK_KINDS)[number], string> = {
   blank: 'bare sheet',
@@ -43,7 +41,6 @@ export const FORMS: Record<string, Form> = {
     'are turned farther to the right',
     'turn the sheet until the strokes fall at the master’s angle',
     'turn the sheet until the strokes fall at the master’s angle',
-    true,
   ),
   'marks.crossing': form(
     'the two sets of strokes',
@@ -51,7 +48,6 @@ export const FORMS: Record<string, Form> = {
     'cross at a narrower angle',
     'lay the second set at a smaller turn to the first',
     'lay the second set more nearly square to the first',
-    true,
   ),
   'marks.coherence': form(
     'the strokes',
@@ -59,7 +55,6 @@ export const FORMS: Record<string, Form> = {
     'run in more directions',
     'let a second set cross in a few places',
     'keep each passage to one direction',
-    true,
   ),
   'marks.spacing': form(
     'the strokes',
@@ -67,7 +62,6 @@ export const FORMS: Record<string, Form> = {
     'stand closer together',
     'lay the next strokes closer, using the gap card',
     'leave more bare sheet between strokes',
-    true,
   ),
   'marks.spacingVariation': form(
     'the gaps between strokes',
@@ -75,7 +69,6 @@ export const FORMS: Record<string, Form> = {
     'are more even',
     'slow down and keep each gap like the last',
     'loosen: the master’s gaps vary more',
-    true,
   ),
   'marks.lineWidth': form(
     'the lines',
@@ -83,7 +76,6 @@ export const FORMS: Record<string, Form> = {
     'are thinner',
     'use a finer tool or less pressure',
     'use a broader tool or more pressure',
-    true,
   ),
   'marks.lineSwell': form(
     'the lines',
@@ -91,7 +83,6 @@ export const FORMS: Record<string, Form> = {
     'are more uniform in width',
     'keep the pressure steadier',
     'press and lift within the stroke',
-    true,
   ),
   'marks.strokeLength': form(
     'the strokes',
@@ -99,7 +90,6 @@ export const FORMS: Record<string, Form> = {
     'are shorter',
     'lift the tool sooner',
     'draw from the wrist or arm in longer pulls',
-    true,
   ),
   'marks.straightness': form(
     'the strokes',
@@ -107,7 +97,6 @@ export const FORMS: Record<string, Form> = {
     'are more bent',
     'let the strokes arch slightly',
     'pull the strokes straighter',
-    true,
   ),
   'marks.coverage': form(
     'the worked part',
@@ -122,7 +111,6 @@ export const FORMS: Record<string, Form> = {
     'are outlined on less of their edge',
     'leave some edges without a line',
     'draw the line where the master draws it',
-    true,
   ),
   'edges.sharp': form(
     'the edges',
@@ -130,7 +118,6 @@ export const FORMS: Record<string, Form> = {
     'are sharp less often',
     'soften some edges',
     'cut some edges clean',
-    true,
   ),
   'edges.soft': form(
     'the edges',
@@ -138,7 +125,6 @@ export const FORMS: Record<string, Form> = {
     'are soft less often',
     'cut some edges clean',
     'let some edges melt',
-    true,
   ),
   'edges.lost': form(
     'the edges',
@@ -146,7 +132,6 @@ export const FORMS: Record<string, Form> = {
     'are lost less often',
     'find some lost edges again',
     'let some edges disappear',
-    true,
   ),
   'marks.colourSlack': form(
     'the colour',
@@ -190,7 +175,6 @@ export const FORMS: Record<string, Form> = {
     'are quieter',
     'grey the strongest mixes',
     'let a few touches be purer',
-    true,
   ),
   'colour.warm': form(
     'warm colour',
@@ -219,7 +203,6 @@ export const FORMS: Record<string, Form> = {
     'cover less',
     'keep the vivid touch small',
     'add the one small vivid touch',
-    true,
   ),
   'colour.palette': {
     ...form(
@@ -244,7 +227,6 @@ export const FORMS: Record<string, Form> = {
     'are deeper',
     'put in the deepest dark once, where it counts',
     'keep the darks a step lighter',
-    true,
   ),
   'value.light': form(
     'the lights',
@@ -252,7 +234,6 @@ export const FORMS: Record<string, Form> = {
     'are dimmer',
     'let the sheet’s own tone be the light',
     'keep the lights bare',
-    true,
   ),
   'value.range': form(
     'the step from darkest to lightest',
@@ -267,7 +248,6 @@ export const FORMS: Record<string, Form> = {
     'cover less',
     'open up some of the darks',
     'join small darks into larger ones',
-    true,
   ),
   'value.lightShare': form(
     'the lights',
@@ -275,7 +255,6 @@ export const FORMS: Record<string, Form> = {
     'cover less',
     'tone down some of the lights',
     'keep more of the sheet light',
-    true,
   ),
   'value.focusContrast': form(
     'the strongest contrast',
@@ -320,14 +299,14 @@ const gauge = (what: string) => `measure ${what} on the source, and step it off 
 
 /** Proportions by measure. */
 export const PROPORTION_FORMS: Record<string, Form> = {
-  'eye-line': form('the eyes', 'sit lower in the head', 'sit higher in the head', 'measure from the crown before drawing the eyes', 'measure from the crown before drawing the eyes', true),
+  'eye-line': form('the eyes', 'sit lower in the head', 'sit higher in the head', 'measure from the crown before drawing the eyes', 'measure from the crown before drawing the eyes'),
   'brow-third': form('the forehead', 'is higher', 'is lower', gauge('hairline to brow'), gauge('hairline to brow')),
   'nose-third': form('the nose', 'is longer in the face', 'is shorter in the face', gauge('brow to nose'), gauge('brow to nose')),
   'mouth-line': form('the mouth', 'sits lower between nose and chin', 'sits higher between nose and chin', gauge('nose to mouth'), gauge('nose to mouth')),
-  'eye-width': form('the eyes', 'are wider in the face', 'are narrower in the face', gauge('one eye'), gauge('one eye'), true),
-  'eye-gap': form('the eyes', 'stand farther apart', 'stand closer together', 'see how many eyes fit between them', 'see how many eyes fit between them', true),
-  'eye-height': form('the eyes', 'are more open', 'are less open', gauge('the open eye'), gauge('the open eye'), true),
-  'pupil-size': form('the pupils', 'are larger in the eye', 'are smaller in the eye', gauge('the pupil'), gauge('the pupil'), true),
+  'eye-width': form('the eyes', 'are wider in the face', 'are narrower in the face', gauge('one eye'), gauge('one eye')),
+  'eye-gap': form('the eyes', 'stand farther apart', 'stand closer together', 'see how many eyes fit between them', 'see how many eyes fit between them'),
+  'eye-height': form('the eyes', 'are more open', 'are less open', gauge('the open eye'), gauge('the open eye')),
+  'pupil-size': form('the pupils', 'are larger in the eye', 'are smaller in the eye', gauge('the pupil'), gauge('the pupil')),
   'mouth-width': form('the mouth', 'is wider', 'is narrower', 'drop a line from the pupils to the mouth corners', 'drop a line from the pupils to the mouth corners'),
   'nose-width': form('the nose', 'is wider', 'is narrower', 'drop a line from the inner corners of the eyes', 'drop a line from the inner corners of the eyes'),
   'face-shape': form('the face', 'is wider for its height', 'is narrower for its height', gauge('the width of the face'), gauge('the width of the face')),
@@ -337,11 +316,11 @@ export const PROPORTION_FORMS: Record<string, Form> = {
   'mouth-tilt': form('the line of the mouth', 'climbs more to the right', 'falls more to the right', ruler, ruler),
   'eye-level': form('the right eye', 'sits higher against the left', 'sits lower against the left', 'draw a light line through both eyes first', 'draw a light line through both eyes first'),
   'heads-tall': form('the figure', 'is taller for its head', 'is shorter for its head', 'make the head larger or the body shorter', 'make the head smaller or the body longer'),
-  'shoulder-width': form('the shoulders', 'are wider for the head', 'are narrower for the head', gauge('the shoulders in heads'), gauge('the shoulders in heads'), true),
-  'hand-length': form('the hands', 'are longer for the head', 'are shorter for the head', gauge('the hand against the face'), gauge('the hand against the face'), true),
-  'arm-length': form('the arms', 'are longer for the head', 'are shorter for the head', 'see where the wrist comes to on the leg', 'see where the wrist comes to on the leg', true),
-  'leg-share': form('the legs', 'take up more of the height', 'take up less of the height', 'mark the half of the figure first', 'mark the half of the figure first', true),
-  'foot-length': form('the feet', 'are longer for the height', 'are shorter for the height', gauge('the foot'), gauge('the foot'), true),
+  'shoulder-width': form('the shoulders', 'are wider for the head', 'are narrower for the head', gauge('the shoulders in heads'), gauge('the shoulders in heads')),
+  'hand-length': form('the hands', 'are longer for the head', 'are shorter for the head', gauge('the hand against the face'), gauge('the hand against the face')),
+  'arm-length': form('the arms', 'are longer for the head', 'are shorter for the head', 'see where the wrist comes to on the leg', 'see where the wrist comes to on the leg'),
+  'leg-share': form('the legs', 'take up more of the height', 'take up less of the height', 'mark the half of the figure first', 'mark the half of the figure first'),
+  'foot-length': form('the feet', 'are longer for the height', 'are shorter for the height', gauge('the foot'), gauge('the foot')),
   'waist-width': form('the waist', 'is wider for the shoulders', 'is narrower for the shoulders', gauge('the waist'), gauge('the waist')),
   'hem-width': form('the hem', 'is wider for the shoulders', 'is narrower for the shoulders', gauge('the hem'), gauge('the hem')),
   lean: form('the figure', 'leans more to the left', 'leans more to the right', 'drop a plumb line first', 'drop a plumb line first'),

@@ -72,7 +72,7 @@ function formOf(feature: string): Form | null {
   const kind = KIND_NAMES[name.slice(6) as keyof typeof KIND_NAMES];
   if (!kind) return null;
   return PLURAL_KINDS.has(kind)
-    ? form(kind, 'cover more of the work', 'cover less of the work', `use fewer ${kind}`, `use more ${kind}`, true)
+    ? form(kind, 'cover more of the work', 'cover less of the work', `use fewer ${kind}`, `use more ${kind}`)
     : form(kind, 'covers more of the work', 'covers less of the work', `use less ${kind}`, `use more ${kind}`);
 }
 

@@ -1,5 +1,6 @@
 'use client';
 import { CSSProperties, PointerEvent, ReactNode, useEffect, useRef } from 'react';
+import { clamp } from '@/core/raster/statistics';
 
 /** How near a picture is looked at, and which part of it stands in the middle, 0–1. */
 export interface Nearness {
@@ -13,15 +14,14 @@ const MOST = 12;
 
 /** The same view with the zoom within its bounds and no edge of the picture drawn inside the frame. */
 export function bounded({ zoom, x, y }: Nearness): Nearness {
-  const z = Math.min(MOST, Math.max(1, zoom));
+  const z = clamp(zoom, 1, MOST);
   const half = 0.5 / z;
-  const within = (v: number) => Math.min(1 - half, Math.max(half, v));
-  return { zoom: z, x: within(x), y: within(y) };
+  return { zoom: z, x: clamp(x, half, 1 - half), y: clamp(y, half, 1 - half) };
 }
 
 /** Nearer or farther by a factor, keeping the point at (u, v) of the frame, 0–1, where it is. */
 export function zoomedAt(view: Nearness, factor: number, u: number, v: number): Nearness {
-  const zoom = Math.min(MOST, Math.max(1, view.zoom * factor));
+  const zoom = clamp(view.zoom * factor, 1, MOST);
   const shift = 1 / view.zoom - 1 / zoom;
   return bounded({ zoom, x: view.x + (u - 0.5) * shift, y: view.y + (v - 0.5) * shift });
 }

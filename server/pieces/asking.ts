@@ -9,27 +9,21 @@ interface Piece {
   studyId: string;
 }
 
-export async function askToProcess(teacherId: string, piece: Piece, priority = 0): Promise<void> {
-  await ask(database(), {
+const askFor = (kind: 'process-piece' | 'compare-piece', teacherId: string, piece: Piece, priority: number) =>
+  ask(database(), {
     teacherId,
     studyId: piece.studyId,
-    kind: 'process-piece',
-    workKey: `process-piece:${piece.id}`,
+    kind,
+    workKey: `${kind}:${piece.id}`,
     payload: { pieceId: piece.id },
     priority,
   });
-}
 
-export async function askToCompare(teacherId: string, piece: Piece): Promise<void> {
-  await ask(database(), {
-    teacherId,
-    studyId: piece.studyId,
-    kind: 'compare-piece',
-    workKey: `compare-piece:${piece.id}`,
-    payload: { pieceId: piece.id },
-    priority: 3,
-  });
-}
+export const askToProcess = (teacherId: string, piece: Piece, priority = 0): Promise<void> =>
+  askFor('process-piece', teacherId, piece, priority);
+
+export const askToCompare = (teacherId: string, piece: Piece): Promise<void> =>
+  askFor('compare-piece', teacherId, piece, 3);
 
 /** Every ready piece of a study is compared anew, after a work or its landmarks changed. */
 export async function compareAgain(teacherId: string, studyId: string): Promise<void> {

@@ -18,6 +18,7 @@ import {
 } from '../schema';
 import { loggedSubject } from '../studies/bundles';
 import { record, registerSubject, Transaction } from '../studies/edits';
+import { landmarksOn } from '../studies/landmarkRows';
 import { studyOf } from '../studies/studies';
 import { askToCompare, askToProcess } from './asking';
 
@@ -135,14 +136,14 @@ export async function placeCorners(
   await askToProcess(teacherId, piece, 8);
 }
 
-const changePiece = loggedSubject(
+const logged = loggedSubject(
   'piece',
   [
     { table: pieces, of: (id) => eq(pieces.id, id) },
     { table: comparisons, of: (id) => eq(comparisons.pieceId, id) },
     { table: findingNotes, of: (id) => eq(findingNotes.pieceId, id) },
     { table: ruleAnswers, of: (id) => eq(ruleAnswers.pieceId, id) },
-    { table: landmarkSets, of: (id) => and(eq(landmarkSets.subject, 'piece'), eq(landmarkSets.subjectId, id))! },
+    { table: landmarkSets, of: (id) => landmarksOn('piece', id) },
   ],
   async (teacherId, studyId, id) => {
     const [row] = await database().select({ state: pieces.state }).from(pieces).where(eq(pieces.id, id));
@@ -152,10 +153,7 @@ const changePiece = loggedSubject(
 
 export async function removePiece(teacherId: string, id: string): Promise<void> {
   const piece = await pieceOf(teacherId, id);
-  await changePiece(piece.studyId, id, `removing ${piece.kind} ${piece.attempt}`, async (tx) => {
-    await tx.delete(landmarkSets).where(and(eq(landmarkSets.subject, 'piece'), eq(landmarkSets.subjectId, id)));
-    await tx.delete(pieces).where(eq(pieces.id, id));
-  });
+  await logged.remove(piece.studyId, id, `removing ${piece.kind} ${piece.attempt}`);
 }
 
 interface PieceView extends PieceRow {

@@ -10,6 +10,7 @@ import { database } from '../database/connection';
 import { inThread } from '../jobs/threads';
 import { getBlob, pictureOf, putPicture } from '../pictures/store';
 import { comparisons, landmarkSets, pieces, works } from '../schema';
+import { landmarksOn } from '../studies/landmarkRows';
 import { studyOf } from '../studies/studies';
 import { ensureProfile } from '../studies/works';
 import { askToCompare } from './asking';
@@ -102,7 +103,7 @@ async function measuredOf(
   subject: 'work' | 'piece',
   subjectId: string,
 ): Promise<{ measured: Measured; stamp: string }> {
-  const sets = await database().select().from(landmarkSets).where(and(eq(landmarkSets.subject, subject), eq(landmarkSets.subjectId, subjectId))); // prettier-ignore
+  const sets = await database().select().from(landmarkSets).where(landmarksOn(subject, subjectId)); // prettier-ignore
   const { profile, layout }: ProfileWithMaps = await ensureProfile(teacherId, pictureId, widthMm);
   const measured = { features: withProportions(profile.features, sets), palette: profile.palette, layout, widthMm };
   return { measured, stamp: `${pictureId}:${widthMm}:${sets.map((s) => `${s.id}.${s.version}`).join(',')}` };

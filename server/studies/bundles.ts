@@ -45,20 +45,29 @@ async function putBundle(tx: Transaction, parts: Parts, id: string, bundle: Bund
     }
 }
 
-type Change = (studyId: string, id: string, label: string, work: (tx: Transaction) => Promise<void>) => Promise<void>;
+interface Logged {
+  /** Makes a change of one and writes down what was before and after. */
+  change(studyId: string, id: string, label: string, work: (tx: Transaction) => Promise<void>): Promise<void>;
+  /** Takes one away with everything that hangs off it. */
+  remove(studyId: string, id: string, label: string): Promise<void>;
+}
 
-/** Makes a subject of the log out of a thing and its parts; gives what runs a change of one and writes it down. */
+/** Makes a subject of the log out of a thing and its parts. */
 export function loggedSubject(
   name: string,
   parts: Parts,
   after?: (teacherId: string, studyId: string, id: string) => Promise<void>,
-): Change {
+): Logged {
   registerSubject(name, (tx, _studyId, id, state) => putBundle(tx, parts, id, state as Bundle), after);
-  return (studyId, id, label, work) =>
+  const change: Logged['change'] = (studyId, id, label, work) =>
     database().transaction(async (tx) => {
       const before = await readBundle(tx, parts, id);
       await work(tx);
       const now = await readBundle(tx, parts, id);
       await record(tx, { studyId, subject: name, subjectId: id, label: label.slice(0, 190), before, after: now });
     });
+  return {
+    change,
+    remove: (studyId, id, label) => change(studyId, id, label, (tx) => putBundle(tx, parts, id, null)),
+  };
 }

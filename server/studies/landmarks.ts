@@ -7,11 +7,11 @@ import { landmarkSets } from '../schema';
 import { record, registerSubject, Transaction } from './edits';
 import { askToCompare, compareAgain } from '../pieces/asking';
 import { pieceOf } from '../pieces/pieces';
+import { landmarksOn, LandmarkSubject } from './landmarkRows';
 import { referenceOf } from './references';
 import { workOf } from './works';
 
 export type Points = Record<string, [number, number]>;
-export type LandmarkSubject = 'work' | 'piece' | 'reference';
 
 export interface LandmarkView {
   template: string;
@@ -24,6 +24,9 @@ interface Key {
   subjectId: string;
   template: string;
 }
+
+/** The one row of a template on a thing. */
+const setOf = (key: Key) => and(landmarksOn(key.subject, key.subjectId), eq(landmarkSets.template, key.template));
 
 interface State {
   key: Key;
@@ -46,11 +49,7 @@ async function reckonAnew(teacherId: string, studyId: string, { subject, subject
 }
 
 async function putPoints(tx: Transaction, studyId: string, key: Key, points: Points | null): Promise<void> {
-  const where = and(
-    eq(landmarkSets.subject, key.subject),
-    eq(landmarkSets.subjectId, key.subjectId),
-    eq(landmarkSets.template, key.template),
-  );
+  const where = setOf(key);
   if (points === null || Object.keys(points).length === 0) {
     await tx.delete(landmarkSets).where(where);
     return;
@@ -84,7 +83,7 @@ export async function landmarksOf(
   return database()
     .select({ template: landmarkSets.template, points: landmarkSets.points, version: landmarkSets.version })
     .from(landmarkSets)
-    .where(and(eq(landmarkSets.subject, subject), eq(landmarkSets.subjectId, subjectId)));
+    .where(landmarksOn(subject, subjectId));
 }
 
 /**
@@ -103,11 +102,7 @@ export async function placeLandmarks(
   if (Object.keys(points).length > 80) throw new Told(400, 'At most 80 points can be placed.', 'points');
   const studyId = await studyOfSubject(teacherId, key);
   const next = await database().transaction(async (tx) => {
-    const where = and(
-      eq(landmarkSets.subject, key.subject),
-      eq(landmarkSets.subjectId, key.subjectId),
-      eq(landmarkSets.template, key.template),
-    );
+    const where = setOf(key);
     const [row] = await tx.select().from(landmarkSets).where(where).for('update');
     if ((row?.version ?? 0) !== version) throw conflict('These points');
     await putPoints(tx, studyId, key, points);

@@ -6,6 +6,7 @@ import { pictureOf } from '../pictures/store';
 import { takeInPicture } from '../pictures/takeIn';
 import { landmarkSets, referenceChecks, referencePictures, rules, students, studies } from '../schema';
 import { loggedSubject } from './bundles';
+import { landmarksOn } from './landmarkRows';
 import { studyOf } from './studies';
 
 type ReferenceRow = typeof referencePictures.$inferSelect;
@@ -66,12 +67,10 @@ export async function addReference(
   return id;
 }
 
-const landmarksOn = (id: string) => and(eq(landmarkSets.subject, 'reference'), eq(landmarkSets.subjectId, id))!;
-
-const changeLogged = loggedSubject('reference', [
+const logged = loggedSubject('reference', [
   { table: referencePictures, of: (id) => eq(referencePictures.id, id) },
   { table: referenceChecks, of: (id) => eq(referenceChecks.referenceId, id) },
-  { table: landmarkSets, of: landmarksOn },
+  { table: landmarkSets, of: (id) => landmarksOn('reference', id) },
 ]);
 
 /** Changes a reference; `version` is the one the screen showed. Gives the new version. */
@@ -84,7 +83,7 @@ export async function changeReference(
   const row = await referenceOf(teacherId, id);
   if (fields.studentId !== undefined) await ownStudent(teacherId, row.studyId, fields.studentId);
   const bent = fields.strength !== undefined || fields.parts !== undefined;
-  await changeLogged(row.studyId, id, `${bent ? 'how far “' : 'details of “'}${row.title}”${bent ? ' follows the manner' : ''}`, async (tx) => {
+  await logged.change(row.studyId, id, `${bent ? 'how far “' : 'details of “'}${row.title}”${bent ? ' follows the manner' : ''}`, async (tx) => {
     const [result] = await tx.update(referencePictures).set({ ...fields, version: version + 1 }).where(and(eq(referencePictures.id, id), eq(referencePictures.version, version)));
     if (result.affectedRows !== 1) throw conflict('This reference');
   }); // prettier-ignore
@@ -93,17 +92,14 @@ export async function changeReference(
 
 export async function removeReference(teacherId: string, id: string): Promise<void> {
   const row = await referenceOf(teacherId, id);
-  await changeLogged(row.studyId, id, `removing “${row.title}”`, async (tx) => {
-    await tx.delete(landmarkSets).where(landmarksOn(id));
-    await tx.delete(referencePictures).where(eq(referencePictures.id, id));
-  });
+  await logged.remove(row.studyId, id, `removing “${row.title}”`);
 }
 
 export async function tickRule(teacherId: string, id: string, ruleId: string, done: boolean): Promise<void> {
   const row = await referenceOf(teacherId, id);
   const [rule] = await database().select({ studyId: rules.studyId }).from(rules).where(eq(rules.id, ruleId));
   if (rule?.studyId !== row.studyId) throw notFound('This rule');
-  await changeLogged(row.studyId, id, `a rule ticked for “${row.title}”`, async (tx) => {
+  await logged.change(row.studyId, id, `a rule ticked for “${row.title}”`, async (tx) => {
     await tx.insert(referenceChecks).values({ referenceId: id, ruleId, done }).onDuplicateKeyUpdate({ set: { done } });
   });
 }

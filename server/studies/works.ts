@@ -12,6 +12,7 @@ import { facts, landmarkSets, pins, profiles, studies, workGroups, works } from 
 import { loggedSubject } from './bundles';
 import { carryPatch, carryPoints, Crop } from './crop';
 import type { Transaction } from './edits';
+import { landmarksOn } from './landmarkRows';
 import { studyOf } from './studies';
 
 export type WorkRow = typeof works.$inferSelect;
@@ -89,15 +90,13 @@ export async function addWork(
   return id;
 }
 
-const landmarksOn = (id: string) => and(eq(landmarkSets.subject, 'work'), eq(landmarkSets.subjectId, id))!;
-
-const changeWork = loggedSubject(
+const logged = loggedSubject(
   'work',
   [
     { table: works, of: (id) => eq(works.id, id) },
     { table: facts, of: (id) => eq(facts.workId, id) },
     { table: pins, of: (id) => eq(pins.workId, id) },
-    { table: landmarkSets, of: landmarksOn },
+    { table: landmarkSets, of: (id) => landmarksOn('work', id) },
   ],
   async (teacherId, studyId, id) => {
     const [row] = await database().select({ id: works.id }).from(works).where(eq(works.id, id));
@@ -133,7 +132,7 @@ export async function updateWork(
   const { group, ...plain } = fields;
   const set = { ...plain, ...(group === undefined ? {} : { groupId: await groupNamed(work.studyId, group) }) };
   const what = (Object.keys(fields) as (keyof WorkFields)[]).map((f) => FIELD_WORDS[f]).join(', ');
-  await changeWork(work.studyId, id, `${what} of “${work.title}”`, (tx) => setWork(tx, id, version, set));
+  await logged.change(work.studyId, id, `${what} of “${work.title}”`, (tx) => setWork(tx, id, version, set));
   if (fields.widthMm !== undefined && fields.widthMm !== work.widthMm) await askToMeasure(teacherId, work);
   else if (fields.foil !== undefined && fields.foil !== work.foil) await compareAgain(teacherId, work.studyId);
   return version + 1;
@@ -141,10 +140,7 @@ export async function updateWork(
 
 export async function removeWork(teacherId: string, id: string): Promise<void> {
   const work = await workOf(teacherId, id);
-  await changeWork(work.studyId, id, `removing “${work.title}”`, async (tx) => {
-    await tx.delete(landmarkSets).where(landmarksOn(id));
-    await tx.delete(works).where(eq(works.id, id));
-  });
+  await logged.remove(work.studyId, id, `removing “${work.title}”`);
   await compareAgain(teacherId, work.studyId);
 }
 
@@ -180,9 +176,9 @@ export async function cropWork(teacherId: string, id: string, version: number, c
     mime: 'image/jpeg',
     ...size,
   });
-  await changeWork(work.studyId, id, `cropping “${work.title}”`, async (tx) => {
+  await logged.change(work.studyId, id, `cropping “${work.title}”`, async (tx) => {
     await setWork(tx, id, version, { pictureId: uprightId });
-    for (const set of await tx.select().from(landmarkSets).where(landmarksOn(id)))
+    for (const set of await tx.select().from(landmarkSets).where(landmarksOn('work', id)))
       await tx.update(landmarkSets).set({ points: carryPoints(set.points, crop), version: set.version + 1 }).where(eq(landmarkSets.id, set.id)); // prettier-ignore
     for (const pin of await tx.select().from(pins).where(eq(pins.workId, id))) {
       const patch = carryPatch(pin.patch, crop);
@@ -287,7 +283,7 @@ export async function ensureProfile(
 export async function addFact(teacherId: string, workId: string, text: string, source: string | null): Promise<string> {
   const work = await workOf(teacherId, workId);
   const id = newId();
-  await changeWork(work.studyId, workId, `a fact about “${work.title}”`, async (tx) => {
+  await logged.change(work.studyId, workId, `a fact about “${work.title}”`, async (tx) => {
     await tx.insert(facts).values({ id, workId, text, source });
   });
   return id;
@@ -295,7 +291,7 @@ export async function addFact(teacherId: string, workId: string, text: string, s
 
 export async function removeFact(teacherId: string, workId: string, factId: string): Promise<void> {
   const work = await workOf(teacherId, workId);
-  await changeWork(work.studyId, workId, `removing a fact about “${work.title}”`, async (tx) => {
+  await logged.change(work.studyId, workId, `removing a fact about “${work.title}”`, async (tx) => {
     await tx.delete(facts).where(and(eq(facts.id, factId), eq(facts.workId, workId)));
   });
 }
@@ -308,7 +304,7 @@ export async function addPin(
 ): Promise<string> {
   const work = await workOf(teacherId, workId);
   const id = newId();
-  await changeWork(work.studyId, workId, `a patch kept on “${work.title}”`, async (tx) => {
+  await logged.change(work.studyId, workId, `a patch kept on “${work.title}”`, async (tx) => {
     await tx.insert(pins).values({ id, workId, patch, reading, createdAt: new Date() });
   });
   return id;
@@ -316,7 +312,7 @@ export async function addPin(
 
 export async function removePin(teacherId: string, workId: string, pinId: string): Promise<void> {
   const work = await workOf(teacherId, workId);
-  await changeWork(work.studyId, workId, `removing a patch from “${work.title}”`, async (tx) => {
+  await logged.change(work.studyId, workId, `removing a patch from “${work.title}”`, async (tx) => {
     await tx.delete(pins).where(and(eq(pins.id, pinId), eq(pins.workId, workId)));
   });
 }

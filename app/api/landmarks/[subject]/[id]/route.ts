@@ -1,6 +1,7 @@
 import { body, handle } from '@/server/http';
 import { Told } from '@/server/errors';
-import { landmarksOf, LandmarkSubject, placeLandmarks } from '@/server/studies/landmarks';
+import type { LandmarkSubject } from '@/server/studies/landmarkRows';
+import { landmarksOf, placeLandmarks } from '@/server/studies/landmarks';
 import { landmarksSchema } from '@/server/studies/schemas';
 
 function subjectOf(text: string): LandmarkSubject {

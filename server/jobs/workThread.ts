@@ -1,5 +1,6 @@
 /** What runs in a worker thread: decoding, squaring up and measuring, away from the server's main thread. */
 import { rectify } from '../../core/capture/rectify';
+import { Crop, cropAndTurn } from '../../core/raster/crop';
 import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
 import { compare, Comparison, CompareOptions, Measured } from '../../core/style/compare';
 import { Kit, mixFor } from '../../core/colour/mixing';
@@ -7,7 +8,6 @@ import { Told } from '../errors';
 import { ReportDocument } from '../exports/reportDocument';
 import { drawReport } from '../exports/reportPdf';
 import { installRoot } from '../root';
-import type { Crop } from '../studies/crop';
 import { decodeUpright, encodeJpeg, encodePng, encodePreview } from '../pictures/decode';
 import { photograph, StandSettings } from '../../core/capture/copyStand';
 
@@ -112,30 +112,6 @@ export async function uprightTask(t: UprightTask): Promise<MadePicture> {
     width: image.width,
     height: image.height,
   };
-}
-
-function cropAndTurn(image: Awaited<ReturnType<typeof decodeUpright>>, { x, y, w, h, turn }: Crop): typeof image {
-  const [left, top] = [Math.max(0, Math.round(x)), Math.max(0, Math.round(y))];
-  const [cw, ch] = [Math.min(image.width - left, Math.round(w)), Math.min(image.height - top, Math.round(h))];
-  if (cw < 16 || ch < 16) throw new RangeError('crop: what is left would be smaller than 16 px');
-  const quarter = turn === 90 || turn === 270;
-  const out = { width: quarter ? ch : cw, height: quarter ? cw : ch, data: new Uint8Array(cw * ch * 3) };
-  for (let r = 0; r < ch; r++)
-    for (let c = 0; c < cw; c++) {
-      // Turns clockwise.
-      const [nx, ny] =
-        turn === 90
-          ? [ch - 1 - r, c]
-          : turn === 180
-            ? [cw - 1 - c, ch - 1 - r]
-            : turn === 270
-              ? [r, cw - 1 - c]
-              : [c, r];
-      const from = ((top + r) * image.width + left + c) * 3;
-      const to = (ny * out.width + nx) * 3;
-      for (let k = 0; k < 3; k++) out.data[to + k] = image.data[from + k];
-    }
-  return out;
 }
 
 export async function compareTask(t: CompareTask): Promise<Comparison> {

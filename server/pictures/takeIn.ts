@@ -1,6 +1,7 @@
 /** Knows how an uploaded picture becomes the upright, lossless picture everything is measured from. */
 import { database } from '../database/connection';
 import { inThread } from '../jobs/threads';
+import type { MadePicture } from '../jobs/workThread';
 import { checkPicture } from './decode';
 import { putPicture } from './store';
 
@@ -21,22 +22,21 @@ export async function takeInPicture(
     width: checked.width,
     height: checked.height,
   });
-  const size = { width: made.width, height: made.height };
-  const uprightId = await putPicture(db, Buffer.from(made.png), {
-    teacherId,
-    role: 'upright',
-    madeFrom: originalId,
-    name,
-    mime: 'image/png',
-    ...size,
-  });
-  await putPicture(db, Buffer.from(made.preview), {
-    teacherId,
-    role: 'preview',
-    madeFrom: uprightId,
-    name,
-    mime: 'image/jpeg',
-    ...size,
-  });
-  return { uprightId, ...size };
+  const uprightId = await putMade(teacherId, 'upright', originalId, name, made);
+  return { uprightId, width: made.width, height: made.height };
+}
+
+/** Stores a picture made from another, with the preview that screens show. Gives its id. */
+export async function putMade(
+  teacherId: string,
+  role: 'upright' | 'rectified',
+  madeFrom: string,
+  name: string,
+  made: MadePicture,
+): Promise<string> {
+  const db = database();
+  const about = { teacherId, name, width: made.width, height: made.height };
+  const id = await putPicture(db, Buffer.from(made.png), { ...about, role, madeFrom, mime: 'image/png' });
+  await putPicture(db, Buffer.from(made.preview), { ...about, role: 'preview', madeFrom: id, mime: 'image/jpeg' });
+  return id;
 }

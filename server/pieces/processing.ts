@@ -9,6 +9,7 @@ import { isTemplate } from '../../core/proportion/templates';
 import { database } from '../database/connection';
 import { inThread } from '../jobs/threads';
 import { getBlob, pictureOf, putPicture } from '../pictures/store';
+import { putMade } from '../pictures/takeIn';
 import { comparisons, landmarkSets, pieces, works } from '../schema';
 import { landmarksOn } from '../studies/landmarkRows';
 import { studyOf } from '../studies/studies';
@@ -48,23 +49,7 @@ export async function processPiece(teacherId: string, id: string): Promise<void>
     await db.update(pieces).set({ state: 'no-sheet', told: told.warnings.join(' ') }).where(and(eq(pieces.id, id), eq(pieces.version, piece.version))); // prettier-ignore
     return;
   }
-  const size = { width: told.picture.width, height: told.picture.height };
-  const rectifiedId = await putPicture(db, Buffer.from(told.picture.png), {
-    teacherId,
-    role: 'rectified',
-    madeFrom: photo.id,
-    name: photo.name,
-    mime: 'image/png',
-    ...size,
-  });
-  await putPicture(db, Buffer.from(told.picture.preview), {
-    teacherId,
-    role: 'preview',
-    madeFrom: rectifiedId,
-    name: photo.name,
-    mime: 'image/jpeg',
-    ...size,
-  });
+  const rectifiedId = await putMade(teacherId, 'rectified', photo.id, photo.name, told.picture);
   await ensureProfile(teacherId, rectifiedId, w);
   await db
     .update(pieces)

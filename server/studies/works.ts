@@ -1,16 +1,16 @@
 /** Knows a study's works by the master: adding a picture, its size and place, cropping, measuring in the background. */
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { carryPatch, carryPoints, Crop, wholeCrop } from '../../core/raster/crop';
 import { PROFILE_VERSION, ProfileWithMaps } from '../../core/style/profile';
 import { database, newId } from '../database/connection';
 import { conflict, notFound, Told } from '../errors';
 import { ask } from '../jobs/queue';
 import { inThread } from '../jobs/threads';
-import { getBlob, pictureOf, putPicture } from '../pictures/store';
-import { takeInPicture } from '../pictures/takeIn';
+import { getBlob, pictureOf } from '../pictures/store';
+import { putMade, takeInPicture } from '../pictures/takeIn';
 import { compareAgain } from '../pieces/asking';
 import { facts, landmarkSets, pins, profiles, studies, workGroups, works } from '../schema';
 import { loggedSubject } from './bundles';
-import { carryPatch, carryPoints, Crop } from './crop';
 import type { Transaction } from './edits';
 import { landmarksOn } from './landmarkRows';
 import { studyOf } from './studies';
@@ -145,37 +145,22 @@ export async function removeWork(teacherId: string, id: string): Promise<void> {
 }
 
 /** Crops and turns a work's picture; the original upload is kept, points and patches go along. */
-export async function cropWork(teacherId: string, id: string, version: number, crop: Crop): Promise<void> {
+export async function cropWork(teacherId: string, id: string, version: number, frame: Crop): Promise<void> {
   const work = await workOf(teacherId, id);
   const db = database();
   const picture = await pictureOf(db, teacherId, work.pictureId);
   if (
-    crop.x < 0 ||
-    crop.y < 0 ||
-    crop.w < 16 ||
-    crop.h < 16 ||
-    crop.x + crop.w > picture.width + 1 ||
-    crop.y + crop.h > picture.height + 1
+    frame.x < 0 ||
+    frame.y < 0 ||
+    frame.w < 16 ||
+    frame.h < 16 ||
+    frame.x + frame.w > picture.width + 1 ||
+    frame.y + frame.h > picture.height + 1
   )
     throw new Told(400, 'The cropping frame must lie inside the picture and be at least 16 px each way.', 'crop');
+  const crop = wholeCrop(frame, picture.width, picture.height);
   const made = await inThread({ task: 'upright', bytes: await getBlob(db, picture.sha256), name: picture.name, crop });
-  const size = { width: made.width, height: made.height };
-  const uprightId = await putPicture(db, Buffer.from(made.png), {
-    teacherId,
-    role: 'upright',
-    madeFrom: picture.id,
-    name: picture.name,
-    mime: 'image/png',
-    ...size,
-  });
-  await putPicture(db, Buffer.from(made.preview), {
-    teacherId,
-    role: 'preview',
-    madeFrom: uprightId,
-    name: picture.name,
-    mime: 'image/jpeg',
-    ...size,
-  });
+  const uprightId = await putMade(teacherId, 'upright', picture.id, picture.name, made);
   await logged.change(work.studyId, id, `cropping “${work.title}”`, async (tx) => {
     await setWork(tx, id, version, { pictureId: uprightId });
     for (const set of await tx.select().from(landmarkSets).where(landmarksOn('work', id)))

@@ -1,14 +1,7 @@
 'use client';
 import { useRef, useState } from 'react';
+import type { Crop } from '@/core/raster/crop';
 import { screenPicture } from '../shared/reading/client';
-
-export interface Crop {
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-  turn: 0 | 90 | 180 | 270;
-}
 
 interface Props {
   pictureId: string;

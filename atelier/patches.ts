@@ -1,4 +1,6 @@
 /** Knows how patches of every kind of mark look in every dry and wet medium, drawn from numbers that are kept as their truth. */
+import { labFromLinear } from '../core/colour/lab';
+import { linearFromByte } from '../core/colour/srgb';
 import { MARK_KINDS, MarkKind } from '../core/marks/kind';
 import { gaussian } from '../core/raster/filters';
 import { Plane, plane, RgbImage } from '../core/raster/image';
@@ -20,8 +22,8 @@ interface PatchTruth {
 
 export interface Patch {
   image: RgbImage;
-  /** Bare sheet, as a reader who knows the whole picture would know it; sRGB bytes. */
-  ground: Colour;
+  /** Bare sheet in Lab, as a reader who knows the whole picture would know it. */
+  ground: readonly number[];
   truth: PatchTruth;
 }
 
@@ -261,5 +263,10 @@ export function drawPatch(kind: MarkKind, medium: PatchMedium, seed: number, sid
       data[3 * i + c] = Math.min(255, Math.max(0, Math.round(ground[c] + (ink[c] - ground[c]) * soft.data[i] + shade)));
   }
   const none = { angle: null, crossing: null, spacing: null, width: null, length: null };
-  return { image: { width: side, height: side, data }, ground, truth: { ...none, ...truth, kind, medium } };
+  const [red, green, blue] = ground.map((v) => linearFromByte[v]);
+  return {
+    image: { width: side, height: side, data },
+    ground: labFromLinear(red, green, blue),
+    truth: { ...none, ...truth, kind, medium },
+  };
 }

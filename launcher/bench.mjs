@@ -1,11 +1,10 @@
 // `npm run bench`: how fast a profile is against the image library alone, and how pages answer while a class is measured.
-import { spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
-import { createRequire } from 'node:module';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { freePort, startDatabase } from './database.mjs';
+import { runScript } from './script.mjs';
 import { startServer } from './server.mjs';
 import { ensureApplication, ensureBundles, ensureDebian, ensurePackages, ROOT, say } from './setup.mjs';
 import { MARIADB } from './start.mjs';
@@ -20,24 +19,12 @@ ensureBundles();
 ensureApplication();
 const scratch = mkdtempSync(join(tmpdir(), 'oldhand-bench-'));
 
-/** A script of tests/bench, bundled and run; gives what it printed. */
-function run(name, ...words) {
-  const require = createRequire(join(ROOT, 'package.json'));
-  // Beside the other bundles, so that its packages are found.
-  const outfile = join(ROOT, 'build', 'bench', `${name}.mjs`);
-  mkdirSync(join(ROOT, 'build', 'bench'), { recursive: true });
-  require('esbuild').buildSync({ entryPoints: [join(ROOT, 'tests', 'bench', `${name}.ts`)], outfile, bundle: true, format: 'esm', platform: 'node', target: 'node20', packages: 'external', logLevel: 'error' }); // prettier-ignore
-  const done = spawnSync(process.execPath, [outfile, ...words], { cwd: ROOT, stdio: ['ignore', 'pipe', 2], encoding: 'utf8' }); // prettier-ignore
-  if (done.status !== 0) throw new Error(`the benchmark ${name} did not finish`);
-  return done.stdout;
-}
-
 const verdict = (value, goal) => (value <= goal ? 'met' : 'missed');
 const quantile = (sorted, q) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))];
 
 function profile() {
   say('Timing a full profile of a 12-megapixel JPEG …');
-  const r = JSON.parse(run('profile'));
+  const r = JSON.parse(runScript('bench/profile'));
   say(`  decode and reduce alone   ${r.baseMs.toFixed(0)} ms`);
   say(`  full profile              ${r.profileMs.toFixed(0)} ms, ${r.firstProfileMs.toFixed(0)} ms the first time`);
   say(`  ratio                     ${r.ratio.toFixed(1)} (goal ${GOALS.ratio}: ${verdict(r.ratio, GOALS.ratio)}); ${r.firstRatio.toFixed(1)} the first time`); // prettier-ignore
@@ -49,7 +36,7 @@ function profile() {
 async function aClass() {
   say('Drawing and photographing a class of 24 …');
   const photographs = join(scratch, 'photographs');
-  run('photographs', photographs);
+  runScript('bench/photographs', photographs);
   const database = await startDatabase(join(scratch, 'data'), 3811);
   let server = null;
   const stop = async () => {

@@ -1,4 +1,5 @@
 import { AnyObjectSchema, ValidationError } from 'yup';
+import { NEW_STUDY } from '../../tests/support/study';
 import { classSchema, cropSchema, landmarksSchema, planSchema, referenceChangeSchema, ruleChangeSchema, ruleSchema, studyChangeSchema, studySchema, workChangeSchema } from './schemas'; // prettier-ignore
 
 const fault = (schema: AnyObjectSchema, value: unknown): { path?: string; message: string } | null => {
@@ -27,7 +28,7 @@ test('a change holds only what was sent: what is not named stays as it is stored
   expect(studyChangeSchema.validateSync({ classId: null })).toEqual({ classId: null });
 });
 
-const STUDY = { title: 'A study', master: 'X', kind: 'master', aim: 'study', medium: 'pen', paperWidthMm: 297, paperHeightMm: 210 }; // prettier-ignore
+const { about: _about, classId: _class, ...STUDY } = NEW_STUDY;
 
 test('a new study without class or words begins with none, and each fault is named by its field', () => {
   expect(studySchema.validateSync(STUDY)).toMatchObject({ about: '', classId: null });

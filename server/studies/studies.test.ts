@@ -1,6 +1,6 @@
 import { leave, newClass, newStudy, newTeacher } from '../../tests/support/school';
 import { saveSettings, settingsOf } from '../accounts/settings';
-import { createClass, createStudy, listClasses, listStudies, railOf, removeStudy, rosterOf, studyOf, updateStudy } from './studies'; // prettier-ignore
+import { createClass, listClasses, listStudies, railOf, removeStudy, rosterOf, studyOf, updateStudy } from './studies'; // prettier-ignore
 import { addRule } from './rules';
 
 afterAll(leave);
@@ -50,7 +50,7 @@ test('the database itself refuses a sheet without size and an aim that is none',
 
 test('the rail shows a step as done once it has something to show', async () => {
   const teacher = await newTeacher();
-  const study = await createStudy(teacher, { title: 'Rail', master: 'X', kind: 'period', aim: 'replica', medium: 'pen', about: '', classId: null, paperWidthMm: 200, paperHeightMm: 100 }); // prettier-ignore
+  const study = await newStudy(teacher, { kind: 'period', aim: 'replica' });
   expect(Object.values(await railOf(teacher, study)).some(Boolean)).toBe(false);
   const rule = { kind: 'feature' as const, sentence: 'Lines 2 mm apart.', evidence: '' };
   await addRule(teacher, study, { ...rule, feature: 'marks.spacing' });

@@ -1,7 +1,5 @@
 /** Error tables of the mark readings over generated patches: every kind in every medium, train and test seeds apart. */
 import { drawPatch, Patch, PATCH_MEDIA, PatchMedium } from '../../atelier/patches';
-import { labFromLinear } from '../../core/colour/lab';
-import { linearFromByte } from '../../core/colour/srgb';
 import { MARK_KINDS, MarkKind } from '../../core/marks/kind';
 import { Reading, readPatch } from '../../core/marks/reading';
 import { axialDifference, median } from '../../core/raster/statistics';
@@ -19,8 +17,7 @@ function readAll(seeds: readonly number[]): Row[] {
     for (const medium of PATCH_MEDIA)
       for (const seed of seeds) {
         const { image, ground, truth } = drawPatch(kind, medium, seed);
-        const [r, g, b] = ground.map((v) => linearFromByte[v]);
-        rows.push({ patch: truth, reading: readPatch(image, labFromLinear(r, g, b), { factor: 1, pictureWidth: 1000, mmPerPixel: null }) }); // prettier-ignore
+        rows.push({ patch: truth, reading: readPatch(image, ground, { factor: 1, pictureWidth: 1000, mmPerPixel: null }) }); // prettier-ignore
       }
   return rows;
 }

@@ -2,6 +2,7 @@
 import { expect, test } from '@playwright/test';
 import { createConnection } from 'mysql2/promise';
 import { freePort, startServer, testDatabase } from '../support/machine.mjs';
+import { NEW_STUDY } from '../support/study';
 import { madePicture } from './steps';
 
 test('a killed server loses no job, a second server takes jobs too, and none runs twice to effect', async ({
@@ -41,21 +42,9 @@ test('a killed server loses no job, a second server takes jobs too, and none run
   await teacher.post('/api/auth/sign-up/email', {
     data: { email: 'queue@fennick.example', password: 'a-long-enough-one', name: 'Queue' },
   });
-  const study = (await (
-    await teacher.post('/api/studies', {
-      data: {
-        title: 'Queue',
-        master: 'Nobody',
-        kind: 'master',
-        aim: 'study',
-        medium: 'pen',
-        about: '',
-        classId: null,
-        paperWidthMm: 297,
-        paperHeightMm: 210,
-      },
-    })
-  ).json()) as { id: string };
+  const study = (await (await teacher.post('/api/studies', { data: { ...NEW_STUDY, title: 'Queue' } })).json()) as {
+    id: string;
+  };
   for (let i = 0; i < 6; i++)
     await teacher.post(`/api/studies/${study.id}/works`, {
       multipart: {

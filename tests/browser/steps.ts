@@ -1,5 +1,6 @@
 /** What browser tests do again and again. */
 import { expect, Page } from '@playwright/test';
+import { NEW_STUDY } from '../support/study';
 
 export { madePicture } from '../support/pictures';
 
@@ -79,17 +80,7 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
 export async function ownStudy(page: Page, title: string): Promise<string> {
   const answer = await page.request.post(`${origin()}/api/studies`, {
     headers: { origin: origin() },
-    data: {
-      title,
-      master: 'An invented hand',
-      kind: 'master',
-      aim: 'study',
-      medium: 'pen',
-      about: '',
-      classId: null,
-      paperWidthMm: 297,
-      paperHeightMm: 210,
-    },
+    data: { ...NEW_STUDY, title },
   });
   expect(answer.ok()).toBe(true);
   return ((await answer.json()) as { id: string }).id;

@@ -1,7 +1,5 @@
 /** Mark readings on drawn patches of every kind in every medium, by seeds that nothing was set on. */
 import { drawPatch, Patch, PATCH_MEDIA, PatchMedium } from '../../atelier/patches';
-import { labFromLinear } from '../../core/colour/lab';
-import { linearFromByte } from '../../core/colour/srgb';
 import { MARK_KINDS } from '../../core/marks/kind';
 import { Reading, readPatch } from '../../core/marks/reading';
 import { axialDifference, median } from '../../core/raster/statistics';
@@ -20,8 +18,7 @@ beforeAll(() => {
       MARK_KINDS.flatMap((kind) =>
         SEEDS.map((seed) => {
           const { image, ground, truth } = drawPatch(kind, medium, seed);
-          const [r, g, b] = ground.map((v) => linearFromByte[v]);
-          return { truth, reading: readPatch(image, labFromLinear(r, g, b), { factor: 1, pictureWidth: 600, mmPerPixel: 0.2 }) }; // prettier-ignore
+          return { truth, reading: readPatch(image, ground, { factor: 1, pictureWidth: 600, mmPerPixel: 0.2 }) }; // prettier-ignore
         }),
       ),
     );

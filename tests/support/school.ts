@@ -1,5 +1,6 @@
 /** Teachers, classes and studies for server tests, each new, in the run's own database. */
 import { drawnPicture } from './pictures';
+import { NEW_STUDY } from './study';
 import { database, newId } from '../../server/database/connection';
 import { user } from '../../server/schema';
 import { createClass, createStudy, StudyFields } from '../../server/studies/studies';
@@ -11,20 +12,8 @@ export async function newTeacher(): Promise<string> {
   return id;
 }
 
-const STUDY: StudyFields = {
-  title: 'A study',
-  master: 'An invented hand',
-  kind: 'master',
-  aim: 'study',
-  medium: 'pen',
-  about: '',
-  classId: null,
-  paperWidthMm: 297,
-  paperHeightMm: 210,
-};
-
 export const newStudy = (teacherId: string, fields: Partial<StudyFields> = {}): Promise<string> =>
-  createStudy(teacherId, { ...STUDY, ...fields });
+  createStudy(teacherId, { ...NEW_STUDY, ...fields });
 
 export const newClass = (teacherId: string, names = ['Ada', 'Bo', 'Cleo']): Promise<string> =>
   createClass(teacherId, '7A', 'Fennick Lane School', names.map((firstName) => ({ firstName, initial: 'M' }))); // prettier-ignore

@@ -44,22 +44,17 @@ export function RulesKept({
                 {r.sentence}
                 {r.kind !== 'feature' && (
                   <span className="ml-2 text-sm">
-                    <button
-                      type="button"
-                      className="link"
-                      aria-pressed={given === true}
-                      onClick={() => answer(r.id, true)}
-                    >
-                      kept
-                    </button>{' '}
-                    <button
-                      type="button"
-                      className="link"
-                      aria-pressed={given === false}
-                      onClick={() => answer(r.id, false)}
-                    >
-                      missed
-                    </button>
+                    {[true, false].map((kept) => (
+                      <button
+                        key={String(kept)}
+                        type="button"
+                        className="link mr-1"
+                        aria-pressed={given === kept}
+                        onClick={() => answer(r.id, kept)}
+                      >
+                        {kept ? 'kept' : 'missed'}
+                      </button>
+                    ))}
                   </span>
                 )}
               </span>

@@ -5,6 +5,8 @@ import { MARK_KINDS, MarkKind } from '../core/marks/kind';
 import { gaussian } from '../core/raster/filters';
 import { Plane, plane, RgbImage } from '../core/raster/image';
 import { normal, Random, seededRandom } from '../core/raster/statistics';
+import { layStroke, noiseField, swelling } from './easel';
+import { P } from './sheet';
 
 export const PATCH_MEDIA = ['pen', 'pencil', 'crayon', 'chalk', 'brush'] as const;
 export type PatchMedium = (typeof PATCH_MEDIA)[number];
@@ -28,7 +30,6 @@ export interface Patch {
 }
 
 type Colour = readonly [number, number, number];
-type At = readonly [number, number];
 
 /** What a medium leaves: its colours, how much it covers, how far the paper's tooth breaks it, how soft its rim is. */
 interface Look {
@@ -54,41 +55,6 @@ const LOOKS: Readonly<Record<PatchMedium, Look>> = {
 const between = (r: Random, [low, high]: readonly [number, number]) => low + (high - low) * r();
 const pick = <T>(r: Random, list: readonly T[]): T => list[Math.floor(r() * list.length)];
 
-/** Band-limited noise of standard deviation 1. */
-function field(side: number, sigma: number, r: Random): Plane {
-  const raw = plane(side, side);
-  for (let i = 0; i < raw.data.length; i++) raw.data[i] = normal(r);
-  const soft = gaussian(raw, sigma);
-  let sum = 0;
-  for (let i = 0; i < soft.data.length; i++) sum += soft.data[i] ** 2;
-  const k = 1 / Math.sqrt(sum / soft.data.length);
-  for (let i = 0; i < soft.data.length; i++) soft.data[i] *= k;
-  return soft;
-}
-
-/** Lays a line of round points over the plane, keeping the larger coverage; `widths` from its beginning to its end. */
-function lay(to: Plane, points: readonly At[], widths: readonly number[]): void {
-  for (let k = 1; k < points.length; k++) {
-    const [[ax, ay], [bx, by]] = [points[k - 1], points[k]];
-    const [lx, ly] = [bx - ax, by - ay];
-    const long = lx * lx + ly * ly || 1e-9;
-    const [wa, wb] = [widths[k - 1], widths[k]];
-    const reach = Math.max(wa, wb) / 2 + 1;
-    for (let y = Math.max(0, Math.floor(Math.min(ay, by) - reach)); y <= Math.min(to.height - 1, Math.ceil(Math.max(ay, by) + reach)); y++)
-      for (let x = Math.max(0, Math.floor(Math.min(ax, bx) - reach)); x <= Math.min(to.width - 1, Math.ceil(Math.max(ax, bx) + reach)); x++) {
-        const t = Math.min(1, Math.max(0, ((x - ax) * lx + (y - ay) * ly) / long));
-        const w = wa + (wb - wa) * t;
-        const cover = Math.min(1, w, Math.max(0, w / 2 + 0.5 - Math.hypot(x - ax - t * lx, y - ay - t * ly)));
-        const i = y * to.width + x;
-        if (cover > to.data[i]) to.data[i] = cover;
-      }
-  }
-} // prettier-ignore
-
-/** Widths along a stroke: thin, swelling, thin again. */
-const swelling = (width: number, swell: number, count: number) =>
-  Array.from({ length: count }, (_, i) => width * (1 - swell / 2 + swell * Math.sin((Math.PI * i) / (count - 1))));
-
 interface Hatching {
   angle: number;
   spacing: number;
@@ -110,20 +76,20 @@ function hatching(to: Plane, h: Hatching, r: Random): void {
     for (let u = -reach - r() * h.length; u < reach;) {
       const long = h.length * (0.8 + 0.4 * r());
       const off = 0.25 * h.jitter * h.spacing * normal(r);
-      const points = Array.from({ length: count }, (_, i): At => {
+      const points = Array.from({ length: count }, (_, i): P => {
         const a = u + (long * i) / (count - 1);
         const b = v + off + (h.bend / 2) * a * a;
         return [cx + a * ux - b * uy, cy + a * uy + b * ux];
       });
-      lay(to, points, swelling(h.width, h.swell, count));
+      layStroke(to, points, swelling(h.width, h.swell, count));
       u += long + h.width + 3 + 3 * r();
     }
 }
 
 /** A wandering line: direction drifts with the given unrest, turned back at the edges. */
-function wander(side: number, unrest: number, steps: number, stride: number, r: Random): At[] {
+function wander(side: number, unrest: number, steps: number, stride: number, r: Random): P[] {
   let [x, y, a, turn] = [side * (0.2 + 0.6 * r()), side * (0.2 + 0.6 * r()), 2 * Math.PI * r(), 0];
-  return Array.from({ length: steps }, (): At => {
+  return Array.from({ length: steps }, (): P => {
     turn = 0.8 * turn + unrest * normal(r);
     a += turn;
     const home = Math.atan2(side / 2 - y, side / 2 - x);
@@ -167,7 +133,7 @@ const DRAW: Readonly<Record<MarkKind, Draw>> = {
   wash: (side, _look, r) => {
     // Fields with a wandering, darker rim, laid over each other; pigment settles in grains.
     const cover = plane(side, side);
-    const grains = field(side, 1.4 + r(), r);
+    const grains = noiseField(side, side, 1.4 + r(), r);
     const strength = 0.2 + 0.3 * r();
     const settle = 0.05 + 0.06 * r();
     for (let k = 0, n = 2 + Math.floor(3 * r()); k < n; k++) {
@@ -192,8 +158,8 @@ const DRAW: Readonly<Record<MarkKind, Draw>> = {
     const size = Math.min(0.5 * gap, between(r, look.width) + 1);
     for (let y = gap / 2; y < side; y += gap)
       for (let x = gap / 2; x < side; x += gap) {
-        const at: At = [x + 0.35 * gap * normal(r), y + 0.35 * gap * normal(r)];
-        lay(cover, [at, [at[0] + 0.6 * normal(r), at[1] + 0.4]], [size * (0.8 + 0.4 * r()), size]);
+        const at: P = [x + 0.35 * gap * normal(r), y + 0.35 * gap * normal(r)];
+        layStroke(cover, [at, [at[0] + 0.6 * normal(r), at[1] + 0.4]], [size * (0.8 + 0.4 * r()), size]);
       }
     return { cover, truth: {} };
   },
@@ -222,7 +188,7 @@ const DRAW: Readonly<Record<MarkKind, Draw>> = {
     const width = between(r, look.width);
     for (let k = 0; k < 3; k++) {
       const points = wander(side, 0.12 + 0.08 * r(), 420, 4, r);
-      lay(cover, points, points.map(() => width)); // prettier-ignore
+      layStroke(cover, points, points.map(() => width)); // prettier-ignore
     }
     return { cover, truth: { width } };
   },
@@ -231,7 +197,7 @@ const DRAW: Readonly<Record<MarkKind, Draw>> = {
     const width = between(r, look.width);
     for (let k = 0, n = 1 + Math.floor(3 * r()); k < n; k++) {
       const points = wander(side, 0.012, 45, 6, r);
-      lay(cover, points, swelling(width, look.swell, points.length));
+      layStroke(cover, points, swelling(width, look.swell, points.length));
     }
     return { cover, truth: { width } };
   },
@@ -247,8 +213,8 @@ export function drawPatch(kind: MarkKind, medium: PatchMedium, seed: number, sid
   const opacity = between(r, look.cover);
   // Wet and rubbed colour fills the hollows; dry strokes catch on the tops.
   const broken = between(r, look.tooth);
-  const tooth = field(side, 1.1 + 0.7 * r(), r);
-  const sheet = field(side, 1.5, r);
+  const tooth = noiseField(side, side, 1.1 + 0.7 * r(), r);
+  const sheet = noiseField(side, side, 1.5, r);
   for (let i = 0; i < cover.data.length; i++) {
     const bite = wet ? 1 : Math.min(1, Math.max(0, 0.5 + (2.2 - 3.4 * broken - tooth.data[i]) / 0.9));
     cover.data[i] *= opacity * bite;

@@ -78,14 +78,64 @@ function correlate(
 }
 
 /**
- * The layout without its broad tones: what a third of the picture holds in common (a sky, a sea) belongs to the subject,
- * what stands out from it within a sixth of the sheet is the picture's own.
+ * The layout between two softnesses, as shares of the long side: without its broad tones, since what a third of the
+ * picture holds in common (a sky, a sea) belongs to the subject, and what stands out from it is the picture's own.
  */
-function planeOf(l: Layout): Plane {
+function bandOf(l: Layout, fine: number, broad: number): Plane {
   const whole: Plane = { width: l.width, height: l.height, data: Float32Array.from(l.weight) };
-  const broad = gaussian(whole, Math.max(l.width, l.height) / 12);
-  for (let i = 0; i < broad.data.length; i++) whole.data[i] -= broad.data[i];
-  return whole;
+  const long = Math.max(l.width, l.height);
+  const kept = fine > 0 ? gaussian(whole, fine * long) : whole;
+  const taken = gaussian(whole, broad * long);
+  for (let i = 0; i < taken.data.length; i++) taken.data[i] = kept.data[i] - taken.data[i];
+  return taken;
+}
+
+const planeOf = (l: Layout) => bandOf(l, 0, 1 / 12);
+
+const BLOCKS = 4;
+/** How far a block may have slipped in redrawing, in shares of the sheet. */
+const SLIP = [-0.03, -0.015, 0, 0.015, 0.03];
+
+/**
+ * How alike the smaller forms are, 0–1, when a source lies over a piece as registered: normalised correlation block by
+ * block, each block let slip a little as a redrawn one would, weighted by how much stands in it.
+ */
+export function likenessOfForms(source: Layout, piece: Layout, r: Registration): number {
+  const a = bandOf(source, 0.008, 0.035);
+  const b = bandOf(piece, 0.008, 0.035);
+  let [sum, weights] = [0, 0];
+  for (let j = 0; j < BLOCKS; j++)
+    for (let i = 0; i < BLOCKS; i++) {
+      const [x0, x1] = [i, i + 1].map((k) => Math.floor((k * a.width) / BLOCKS));
+      const [y0, y1] = [j, j + 1].map((k) => Math.floor((k * a.height) / BLOCKS));
+      const area = (x1 - x0) * (y1 - y0);
+      let [best, weight] = [-1, 0];
+      for (const slipX of SLIP)
+        for (const slipY of SLIP) {
+          let [n, saa, sbb, sab] = [0, 0, 0, 0];
+          for (let y = y0; y < y1; y++)
+            for (let x = x0; x < x1; x++) {
+              const u = (x + 0.5) / a.width - 0.5;
+              const v = (y + 0.5) / a.height - 0.5;
+              const px = ((r.mirrored ? -u : u) * r.scale + r.shift[0] + slipX + 0.5) * b.width - 0.5;
+              const py = (v * r.scale + r.shift[1] + slipY + 0.5) * b.height - 0.5;
+              if (px < -0.5 || py < -0.5 || px > b.width - 0.5 || py > b.height - 0.5) continue;
+              const va = a.data[y * a.width + x];
+              const vb = sampleBilinear(b, px, py);
+              n++;
+              saa += va * va;
+              sbb += vb * vb;
+              sab += va * vb;
+            }
+          if (n < 0.5 * area) continue;
+          const c = saa > 1e-6 && sbb > 1e-6 ? sab / Math.sqrt(saa * sbb) : 0;
+          if (c > best) [best, weight] = [c, Math.sqrt(saa / n)];
+        }
+      if (best === -1) continue;
+      sum += best * weight;
+      weights += weight;
+    }
+  return weights > 0 ? Math.max(0, sum / weights) : 0;
 }
 
 /** Best placing of a source's layout in a piece's: shifts to a quarter, sizes 0.7 to 1.35, mirrored or not; coarse then fine. */

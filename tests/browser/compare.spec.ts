@@ -94,3 +94,50 @@ test('a finding set aside, and a work’s words and removal, are taken back from
   await page.getByRole('button', { name: 'Redo' }).click();
   await expect(words).toHaveValue('It leans to the left.');
 });
+
+test('from an empty study to a compared piece: told what is missing, a wrong file refused, a large photograph taken', async ({
+  page,
+}) => {
+  await demo(page);
+  const study = await ownStudy(page, `Whole task ${Date.now()}`);
+  const at = `${origin()}/studies/${study}`;
+  // Nothing there yet: each screen says what to do, and the way there works.
+  await open(page, `${at}/hanging`);
+  await expect(page.getByRole('main')).toContainText(/hang/i);
+  await open(page, `${at}/compare`);
+  await expect(page.getByText(/Comparing needs a work by the master and a piece/)).toBeVisible();
+  await page.getByRole('link', { name: 'Add a work at Look' }).click();
+  await expect(page).toHaveURL(/look$/);
+  await page.locator('html[data-alive]').waitFor({ state: 'attached' });
+  await page.getByLabel('Choose pictures of works').setInputFiles({ name: 'ferry.png', mimeType: 'image/png', buffer: await madePicture(1485, 1050, 10) }); // prettier-ignore
+  const sized = put(page, 'PATCH', /\/api\/works\//);
+  await page.getByLabel(/Real width/).fill('297');
+  await page.getByLabel(/Real width/).blur();
+  await sized;
+  await open(page, `${at}/compare`);
+  await page.getByRole('link', { name: 'Hand in a piece' }).click();
+  await expect(page).toHaveURL(/pieces$/);
+  await page.locator('html[data-alive]').waitFor({ state: 'attached' });
+  const choose = page.locator('input[type=file]');
+  await choose.setInputFiles({ name: 'homework.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('Only words.') });
+  await expect(page.getByRole('alert').filter({ hasText: '“homework.jpg” is not a picture' })).toBeVisible();
+  expect(await (await page.request.get(`${origin()}/api/studies/${study}/pieces`)).json()).toEqual([]);
+  // Fourteen megapixels: a sheet turned a little on a dark table, lines half as far apart again.
+  const { default: sharp } = await import('sharp');
+  const sheet = await sharp(await madePicture(1485, 1050, 16)).resize(3960).rotate(4, { background: '#4a3a2c' }).toBuffer(); // prettier-ignore
+  const photo = await sharp(sheet).extend({ top: 120, bottom: 120, left: 120, right: 120, background: '#4a3a2c' }).jpeg({ quality: 88 }).toBuffer(); // prettier-ignore
+  const { width, height } = await sharp(photo).metadata();
+  expect(width * height).toBeGreaterThan(13e6);
+  const taken = put(page, 'POST', /\/pieces$/);
+  await choose.setInputFiles({ name: 'sheet.jpg', mimeType: 'image/jpeg', buffer: photo });
+  await taken;
+  await compared(page, study, 1);
+  await page.getByRole('link', { name: 'Compare' }).first().click();
+  await expect(page.getByRole('heading', { name: 'You, original 1' })).toBeVisible();
+  await expect(page.getByText(/The strokes stand (much )?farther apart than the master’s/)).toBeVisible();
+  // Drawn near, the whole picture is fetched, not only the one for the screen.
+  await page.locator('html[data-alive]').waitFor({ state: 'attached' });
+  await page.getByRole('button', { name: 'Nearer' }).click();
+  const fine = page.getByAltText('The student’s piece');
+  await expect.poll(() => fine.evaluate((i: HTMLImageElement) => i.naturalWidth), { timeout: 60_000 }).toBeGreaterThan(1400); // prettier-ignore
+});

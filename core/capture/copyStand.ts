@@ -32,6 +32,12 @@ export interface StandSettings {
   blur: number;
   noise: number;
   greyCard: boolean;
+  /** Barrel distortion: how much nearer the middle a frame's corner falls, as a share of its distance; phones 0–0.02. */
+  lens?: number;
+  /** Pencils and scraps lying across the sheet's edges. */
+  laidOver?: number;
+  /** The table's own colour in place of the kind's. */
+  tableColour?: string;
 }
 
 export const STAND_DEFAULTS: StandSettings = {
@@ -110,10 +116,12 @@ interface Thing {
 }
 
 /** Colour of the table at a place in mm of the sheet's plane. */
-function tableShade(s: StandSettings, random: Random): { shade: Shade; things: Thing[] } {
+function tableShade(s: StandSettings, random: Random): { shade: Shade; things: Thing[]; over: Thing[] } {
   const [w, h] = s.paper;
   const waves = Array.from({ length: 6 }, () => [0.02 + 0.05 * random(), random() * 6, 0.004 + 0.01 * random()]);
-  const base = lin({ plain: '#6f7a80', wood: '#9a6b42', cluttered: '#7d5a3e', similar: '#cfc6b4' }[s.table]);
+  const base = lin(
+    s.tableColour ?? { plain: '#6f7a80', wood: '#9a6b42', cluttered: '#7d5a3e', similar: '#cfc6b4' }[s.table],
+  );
   const plank = 90 + 50 * random();
   const wooden = s.table === 'wood' || s.table === 'cluttered';
   const shade: Shade = (x, y) => {
@@ -143,15 +151,25 @@ function tableShade(s: StandSettings, random: Random): { shade: Shade; things: T
             : side === 2
               ? [random() * w, h + gap]
               : [-gap, random() * h];
-      const t = random() * Math.PI;
-      const [c, n] = [Math.cos(t), Math.sin(t)];
-      things.push({
-        corners: [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([i, j]) => [cx + (i * long * c) / 2 - (j * broad * n) / 2, cy + (i * long * n) / 2 + (j * broad * c) / 2]),
-        colour: lin(colours[k % colours.length]),
-      }); // prettier-ignore
+      things.push(bar(cx, cy, long, broad, random() * Math.PI, colours[k % colours.length]));
     }
   }
-  return { shade, things };
+  // Things across an edge: half on the sheet at most, away from its corners.
+  const over = Array.from({ length: s.laidOver ?? 0 }, (_, k) => {
+    const along = 0.4 + 0.35 * random();
+    const [cx, cy, out] = [[along * w, -18, 90], [w + 18, along * h, 0], [along * w, h + 18, 90], [-18, along * h, 0]][Math.floor(4 * random())]; // prettier-ignore
+    return bar(cx, cy, 90, 8, ((out + 50 * (random() - 0.5)) * Math.PI) / 180, ['#d8a52e', '#35506b', '#a63a35'][k % 3]); // prettier-ignore
+  });
+  return { shade, things, over };
+}
+
+/** A bar of so many mm lying at an angle. */
+function bar(cx: number, cy: number, long: number, broad: number, t: number, colour: string): Thing {
+  const [c, n] = [Math.cos(t), Math.sin(t)];
+  return {
+    corners: [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([i, j]) => [cx + (i * long * c) / 2 - (j * broad * n) / 2, cy + (i * long * n) / 2 + (j * broad * c) / 2]),
+    colour: lin(colour),
+  }; // prettier-ignore
 }
 
 function insideConvex(points: readonly Point[], x: number, y: number): boolean {
@@ -166,38 +184,56 @@ function insideConvex(points: readonly Point[], x: number, y: number): boolean {
   return true;
 }
 
-/** Photographs a sheet. The picture must have the paper's shape to within 2 %. */
-export function photograph(sheet: RgbImage, s: StandSettings): StandPhoto {
+/** Where the lens shows what a pinhole would show at `p`, and the other way round. */
+function throughLens({ width, height, lens = 0 }: StandSettings) {
+  const middle = [width / 2, height / 2];
+  const reach = Math.hypot(...middle);
+  const scaled = (p: Point, k: number): [number, number] => [middle[0] + (p[0] - middle[0]) * k, middle[1] + (p[1] - middle[1]) * k]; // prettier-ignore
+  const square = (p: Point) => ((p[0] - middle[0]) ** 2 + (p[1] - middle[1]) ** 2) / reach ** 2;
+  return {
+    straight: (p: Point) => scaled(p, 1 + lens * square(p)),
+    bent: (p: Point) => {
+      let q: Point = p;
+      for (let i = 0; i < 12; i++) q = scaled(p, 1 / (1 + lens * square(q)));
+      return [q[0], q[1]] as [number, number];
+    },
+  };
+}
+
+/** Photographs a sheet, or the table alone. The picture must have the paper's shape to within 2 %. */
+export function photograph(sheet: RgbImage | null, s: StandSettings): StandPhoto {
   const [w, h] = s.paper;
-  if (Math.abs(sheet.width / sheet.height / (w / h) - 1) > 0.02)
+  if (sheet && Math.abs(sheet.width / sheet.height / (w / h) - 1) > 0.02)
     throw new RangeError('paper: the picture and the sheet have different shapes');
   const random = seededRandom(s.seed * 2654435761);
   const view = project(s);
   const corners = rectangleCorners(w, h).map(([x, y]) => view(x, y));
   const toSheet = invertHomography(fitHomography(rectangleCorners(w, h), corners));
-  const { shade, things } = tableShade(s, random);
+  const { straight, bent } = throughLens(s);
+  const { shade, things, over } = tableShade(s, random);
   const card: Point[] | null = s.greyCard ? [[w * 0.08, h + 6], [w * 0.08 + 60, h + 6], [w * 0.08 + 60, h + 30], [w * 0.08, h + 30]] : null; // prettier-ignore
   const cardLight = linearFromByte[0x76];
   const lightFrom = random() * 2 * Math.PI;
   const [lx, ly] = [Math.cos(lightFrom), Math.sin(lightFrom)];
   const shadowAt: Point = [s.width * (0.2 + 0.6 * random()), s.height * 1.02];
   const channels = [plane(s.width, s.height), plane(s.width, s.height), plane(s.width, s.height)];
-  const scale = [sheet.width / w, sheet.height / h];
+  const scale = sheet ? [sheet.width / w, sheet.height / h] : [1, 1];
   // As many samples a pixel as the sheet has pixels there, up to three each way.
   const across = Math.hypot(corners[1][0] - corners[0][0], corners[1][1] - corners[0][1]);
-  const n = Math.min(3, Math.max(2, Math.ceil(sheet.width / across)));
+  const n = Math.min(3, Math.max(2, Math.ceil((sheet?.width ?? 0) / across)));
   const diagonal = Math.hypot(s.width, s.height) / 2;
   for (let y = 0; y < s.height; y++)
     for (let x = 0; x < s.width; x++) {
       let [r, g, b] = [0, 0, 0];
       for (let sy = 0; sy < n; sy++)
         for (let sx = 0; sx < n; sx++) {
-          const px = x + (sx + 0.5) / n;
-          const py = y + (sy + 0.5) / n;
+          const at: Point = [x + (sx + 0.5) / n, y + (sy + 0.5) / n];
+          const [px, py] = s.lens ? straight(at) : at;
           const q = toSheet[6] * px + toSheet[7] * py + toSheet[8];
           const mx = (toSheet[0] * px + toSheet[1] * py + toSheet[2]) / q;
           const my = (toSheet[3] * px + toSheet[4] * py + toSheet[5]) / q;
-          if (mx >= 0 && my >= 0 && mx < w && my < h) {
+          const above = over.find((t) => insideConvex(t.corners, mx, my));
+          if (sheet && !above && mx >= 0 && my >= 0 && mx < w && my < h) {
             const i =
               (Math.min(sheet.height - 1, Math.floor(my * scale[1])) * sheet.width +
                 Math.min(sheet.width - 1, Math.floor(mx * scale[0]))) *
@@ -213,11 +249,11 @@ export function photograph(sheet: RgbImage, s: StandSettings): StandPhoto {
             b += cardLight;
             continue;
           }
-          const thing = things.find((t) => insideConvex(t.corners, mx, my));
+          const thing = above ?? things.find((t) => insideConvex(t.corners, mx, my));
           const c = thing ? thing.colour : shade(mx, my);
           // The sheet throws a narrow soft shadow on the table.
           const gap = Math.max(-mx, mx - w, -my, my - h);
-          const dim = gap < 4 ? 0.72 + 0.07 * gap : 1;
+          const dim = sheet && gap < 4 ? 0.72 + 0.07 * gap : 1;
           r += c[0] * dim;
           g += c[1] * dim;
           b += c[2] * dim;
@@ -246,8 +282,8 @@ export function photograph(sheet: RgbImage, s: StandSettings): StandPhoto {
   }
   return {
     image: { width: s.width, height: s.height, data },
-    corners,
-    grey: card && uprightInside(card.map(([x, y]) => view(x, y))),
+    corners: corners.map(bent),
+    grey: card && uprightInside(card.map(([x, y]) => bent(view(x, y)))),
   };
 }
 

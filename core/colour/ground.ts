@@ -6,12 +6,16 @@ interface GroundCandidate {
 }
 
 const CELLS = 8;
+/** A bare sheet shows in at least this share of the cells within. */
+const FRAME = 0.12;
 
 interface Presence {
   /** Share of each border strip: top, right, bottom, left. */
   sides: [number, number, number, number];
   /** Share of an 8 × 8 lattice's cells in which the colour is met (at least 5 % of the cell). */
   spread: number;
+  /** The same share of the cells that do not touch the border. */
+  inside: number;
 }
 
 function presence(labels: Uint8Array, width: number, height: number, count: number): Presence[] {
@@ -30,10 +34,15 @@ function presence(labels: Uint8Array, width: number, height: number, count: numb
       if (y >= height - strip) sides[k][2]++;
       if (x < strip) sides[k][3]++;
     }
-  return sides.map(([t, r, b, l], k) => ({
-    sides: [t / (strip * width), r / (strip * height), b / (strip * width), l / (strip * height)],
-    spread: cellCounts[k].reduce((n, c, i) => n + (c > 0.05 * cellSize[i] ? 1 : 0), 0) / (CELLS * CELLS),
-  }));
+  const inner = (i: number) => [i % CELLS, Math.floor(i / CELLS)].every((v) => v > 0 && v < CELLS - 1);
+  return sides.map(([t, r, b, l], k) => {
+    const met = Array.from(cellCounts[k], (c, i) => c > 0.05 * cellSize[i]);
+    return {
+      sides: [t / (strip * width), r / (strip * height), b / (strip * width), l / (strip * height)],
+      spread: met.filter(Boolean).length / (CELLS * CELLS),
+      inside: met.filter((m, i) => m && inner(i)).length / (CELLS - 2) ** 2,
+    };
+  });
 }
 
 /**
@@ -49,10 +58,13 @@ export function findGround(
   const seen = presence(labels, width, height, clusters.length);
   let best: number | null = null;
   let bestScore = 0;
-  seen.forEach(({ sides, spread }, k) => {
+  const lightest = Math.max(...clusters.filter((c) => c.share >= 0.04).map((c) => c.lab[0]));
+  seen.forEach(({ sides, spread, inside }, k) => {
     const shown = sides.filter((s) => s >= 0.12).length;
     const border = (sides[0] + sides[1] + sides[2] + sides[3]) / 4;
     if (clusters[k].share < 0.04 || !(shown === 4 || (shown >= 2 && spread >= 0.8))) return;
+    // A band all round that is not met inside is a painted frame, unless it is the lightest there is: a bare margin.
+    if (inside < FRAME && clusters[k].lab[0] < lightest - 3) return;
     const score = (0.35 + border) * (0.2 + spread) * (0.75 + clusters[k].lab[0] / 200);
     if (score > bestScore) {
       bestScore = score;

@@ -25,7 +25,7 @@ export function workedArea(depart: Plane | null, width: number, height: number):
   const reach = Math.max(2, Math.round(Math.max(width, height) * 0.012));
   const bits = plane(width, height);
   for (let i = 0; i < bits.data.length; i++) bits.data[i] = depart.data[i] > BARE ? 1 : 0;
-  const closed = erodeMin(dilateMax(bits, reach), Math.max(1, reach - 2));
+  const closed = erodeMin(dilateMax(bits, reach), reach);
   const data = new Uint8Array(width * height);
   for (let i = 0; i < data.length; i++) data[i] = closed.data[i] > 0.5 ? 1 : 0;
   const { labels, list } = components({ width, height, data });

@@ -5,6 +5,7 @@ import { crossingOf, decideKind, Evidence, gatherEvidence, MARK_KINDS, MarkKind,
 import { readWidths, WidthReading } from './lineWidth';
 import { axialMean, Direction, principalDirections } from './orientation';
 import { censoredQuantile, Stroke } from './strokes';
+import { SURFACE_BANDS, SurfaceBand, SurfaceEnergy, surfaceOf } from './surface';
 import { Workup, workUp } from './workup';
 
 interface Size {
@@ -127,6 +128,8 @@ interface TileReading {
   kind: MarkKind;
   belief: Record<MarkKind, number>;
   evidence: Evidence;
+  /** How much is done there: share under lines and fine texture. */
+  detail: number;
   /** Worked area, px²: the whole tile unless it is bare. */
   area: number;
   centre: [number, number];
@@ -136,8 +139,8 @@ export interface OverallMarks {
   reading: Reading;
   /** Share of the worked area under each kind. */
   shares: Record<MarkKind, number>;
-  /** Kinds where they were read, centres 0–1 of the picture, for the map. */
-  map: { x: number; y: number; kind: MarkKind }[];
+  /** Kinds and how finished the place is (0 untouched), where they were read, centres 0–1 of the picture, for the map. */
+  map: { x: number; y: number; kind: MarkKind; detail: number }[];
   /** One standard deviation of each number over windows. */
   spread: {
     spacing: number | null;
@@ -146,6 +149,8 @@ export interface OverallMarks {
     direction: number | null;
     coverage: number;
   };
+  /** Root mean square by band beside the strokes, Lab units; and its standard deviation over windows. */
+  surface: { mean: Record<SurfaceBand, number>; spread: Record<SurfaceBand, number> } | null;
   /** Least and most worked tile, as shares of the fine detail. */
   finish: number | null;
 }
@@ -171,11 +176,26 @@ function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number): T
         kind,
         belief,
         evidence,
+        detail: evidence.lineCoverage + evidence.grain / 20,
         area: kind === 'blank' ? 0 : rect[2] * rect[3],
         centre: [(ox + x + rect[2] / 2) / width, (oy + y + rect[3] / 2) / height],
       });
     }
   return out;
+}
+
+/** Strokes wider apart than this part of a tile are too few in it to be seen as hatching. */
+const WIDE = 0.2;
+
+/** Hatching too wide for a tile, where it looks like single lines, is read over the whole window. */
+function widened(work: Workup, tiles: TileReading[]): TileReading[] {
+  const lines = tiles.filter((t) => t.kind === 'line').length;
+  if (lines < 0.4 * tiles.filter((t) => t.area).length || !lines) return tiles;
+  const whole = gatherEvidence(work, [0, 0, work.width, work.height]);
+  const belief = weighKinds(whole);
+  const { kind, confidence } = decideKind(belief);
+  if (!HATCHED.has(kind) || confidence < 0.5 || !whole.spacing || whole.spacing.px < WIDE * TILE) return tiles;
+  return tiles.map((t) => (t.kind === 'line' ? { ...t, kind, belief, evidence: { ...t.evidence, spacing: whole.spacing } } : t)); // prettier-ignore
 }
 
 /** How far a stroke of the hatching may lean from its tile's direction; outlines and crossing strokes lean farther. */
@@ -206,18 +226,39 @@ function rangeSpread(values: readonly number[]): number | null {
   return values.length < 3 ? null : (quantile(values, 0.84) - quantile(values, 0.16)) / 2;
 }
 
+interface WindowReadings {
+  spacing: number[];
+  variation: number[];
+  width: WidthReading[];
+  weight: number[];
+  angle: number[];
+  length: number[];
+}
+
+function surfaceReading(surfaces: readonly SurfaceEnergy[]): OverallMarks['surface'] {
+  const mean = surfaceOf(surfaces);
+  if (!mean) return null;
+  const each = surfaces.flatMap((s) => surfaceOf([s], 500) ?? []);
+  const spread = { ...mean };
+  for (const band of SURFACE_BANDS)
+    spread[band] = each.length > 2 ? standardDeviation(each.map((e) => e[band])) / Math.sqrt(each.length) : 0.3 * mean[band]; // prettier-ignore
+  return { mean, spread };
+}
+
 /** Reads the worked part of a whole mark-size picture. Deterministic; at most 28 windows of 384 px. */
 export function readOverall(image: RgbImage, ground: readonly number[] | null, scale: MarkScale): OverallMarks {
   const tiles: TileReading[] = [];
   const density = new Float64Array(180);
   const lineDensity = new Float64Array(180);
   const strokes: Stroke[] = [];
-  const windows: { spacing: number[]; variation: number[]; width: WidthReading[]; weight: number[]; angle: number[]; length: number[] } = {
+  const surfaces: SurfaceEnergy[] = [];
+  const windows: WindowReadings = {
     spacing: [], variation: [], width: [], weight: [], angle: [], length: [] }; // prettier-ignore
   for (const rect of chooseWindows(image.width, image.height)) {
     const work = workUp(cropImage(image, rect), ground);
-    const own = tilesOf(work, rect, image.width, image.height);
+    const own = widened(work, tilesOf(work, rect, image.width, image.height));
     tiles.push(...own);
+    surfaces.push(work.surface);
     const lined = own.filter((t) => LINED.has(t.kind)).length / own.length;
     if (!lined) continue;
     // Directions and lengths are those of the hatching: outlines, horizons and masts run their own ways.
@@ -242,21 +283,15 @@ export function readOverall(image: RgbImage, ground: readonly number[] | null, s
         windows.variation.push(t.evidence.spacing.variation);
       }
   }
-  return summarise(tiles, density.some((v) => v > 0) ? density : lineDensity, strokes, windows, scale);
+  return summarise(tiles, density.some((v) => v > 0) ? density : lineDensity, strokes, windows, surfaces, scale);
 }
 
 function summarise(
   tiles: readonly TileReading[],
   density: Float64Array,
   strokes: readonly Stroke[],
-  windows: {
-    spacing: number[];
-    variation: number[];
-    width: WidthReading[];
-    weight: number[];
-    angle: number[];
-    length: number[];
-  },
+  windows: WindowReadings,
+  surfaces: readonly SurfaceEnergy[],
   scale: MarkScale,
 ): OverallMarks {
   const worked = tiles.reduce((s, t) => s + t.area, 0);
@@ -284,7 +319,7 @@ function summarise(
   const widthReading = width && { px: width[0], thin: width[1], thick: width[2] };
   const stroked = lengthReading(strokes, widthReading, scale);
   const spacing = windows.spacing.length >= 2 ? median(windows.spacing) : null;
-  const detail = active.map((t) => t.evidence.lineCoverage + t.evidence.grain / 20);
+  const detail = active.map((t) => t.detail);
   const own = (v: number | null) => (v === null ? null : v * scale.factor);
   return {
     reading: {
@@ -303,7 +338,7 @@ function summarise(
       coverage: clamp(coverage, 0, 1),
     },
     shares,
-    map: tiles.map((t) => ({ x: t.centre[0], y: t.centre[1], kind: t.kind })),
+    map: tiles.map((t) => ({ x: t.centre[0], y: t.centre[1], kind: t.kind, detail: t.detail })),
     spread: {
       spacing: own(rangeSpread(windows.spacing)),
       lineWidth: own(rangeSpread(windows.width.map((w) => w.px))),
@@ -311,6 +346,7 @@ function summarise(
       direction: spread,
       coverage: standardDeviation(coverages),
     },
+    surface: surfaceReading(surfaces),
     finish: detail.length > 3 ? quantile(detail, 0.9) - quantile(detail, 0.1) : null,
   };
 }

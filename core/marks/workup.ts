@@ -7,6 +7,7 @@ import { sauvola } from '../raster/threshold';
 import { darkness, departure, markedMask, noiseOf } from './ink';
 import { OrientationField, orientationField } from './orientation';
 import { Stroke, traceStrokes } from './strokes';
+import { SurfaceEnergy, surfaceEnergy } from './surface';
 
 export interface Workup {
   width: number;
@@ -15,6 +16,8 @@ export interface Workup {
   depart: Plane;
   /** The same, softened by 8 px: tone without strokes. */
   tone: Plane;
+  /** Energy by band beside the strokes. */
+  surface: SurfaceEnergy;
   /** Texture between about 1.5 and 4 px, and the rise of the tone at 2.5 px in units a pixel. */
   texture: Plane;
   rise: Plane;
@@ -43,14 +46,17 @@ export function workUp(image: RgbImage, ground: readonly number[] | null): Worku
   const { list } = components(lines);
   const { strokes, skeleton } = traceStrokes(lines, depart, 6);
   const coarse = gaussian(depart, 4);
+  const middle = gaussian(depart, 2.5);
+  const surface = surfaceEnergy([gaussian(depart, 0.6), texture, middle, coarse], lines, noise);
   for (let i = 0, t = texture.data, c = coarse.data; i < t.length; i++) t[i] -= c[i];
   return {
     width: image.width,
     height: image.height,
     depart,
     tone: gaussian(depart, 8),
+    surface,
     texture,
-    rise: riseOf(gaussian(depart, 2.5)),
+    rise: riseOf(middle),
     noise,
     marked,
     lines,

@@ -1,6 +1,7 @@
 /** Knows how a piece stands to a master's works: findings, closeness by group, and own invention. */
 import { clamp } from '../raster/statistics';
 import { Aim, Asked, ASKED, copyRange, signatureOf } from './aim';
+import { SURFACE_BANDS } from '../marks/surface';
 import { Feature, FEATURE_GROUPS, FeatureGroup, FeatureSet, featureSpec, FeatureUnit } from './features';
 import { Invention, inventionOf } from './invention';
 import { Layout, registerLayouts } from './layout';
@@ -37,9 +38,14 @@ export interface Comparison {
   nearest: number;
 }
 
-/** Features that say little by themselves: shown as findings, but counted a quarter toward closeness. */
-const LIGHT = (name: string) =>
-  name.startsWith('marks.share.') || name === 'marks.coherence' || name === 'colour.warm' || name === 'colour.cool';
+/** Features that say little by themselves, or owe much to how the picture was taken: findings, but counted a quarter toward closeness. */
+const LIGHT_NAMES = new Set([
+  'marks.coherence',
+  'colour.warm',
+  'colour.cool',
+  ...SURFACE_BANDS.map((b) => `marks.${b}`),
+]);
+const LIGHT = (name: string) => name.startsWith('marks.share.') || LIGHT_NAMES.has(name);
 
 interface Scored extends Finding {
   deviation: number;

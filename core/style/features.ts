@@ -1,5 +1,6 @@
 /** Knows the flat list of features that comparison works on: group, unit, and how much works of one hand usually differ. */
 import { MARK_KINDS } from '../marks/kind';
+import { SURFACE_BANDS } from '../marks/surface';
 
 export type FeatureGroup = 'proportion' | 'marks' | 'colour' | 'value' | 'composition';
 export const FEATURE_GROUPS: readonly FeatureGroup[] = ['proportion', 'marks', 'colour', 'value', 'composition'];
@@ -53,6 +54,7 @@ export const FEATURES: Readonly<Record<string, FeatureSpec>> = {
   'edges.lost': spec('marks', 'share', 0.2, 0.05),
   'marks.colourSlack': spec('marks', 'permille', 0.3, 1, { size: true }),
   'marks.finish': spec('marks', 'ratio', 0.2, 0.05),
+  ...Object.fromEntries(SURFACE_BANDS.map((b) => [`marks.${b}`, spec('marks', 'ΔE', 0.35, 0.4)])),
   'colour.groundL': spec('colour', 'L*', 0, 2.5),
   'colour.groundChroma': spec('colour', 'C*', 0.1, 2.5),
   'colour.count': spec('colour', 'count', 0.12, 0.35),

@@ -8,6 +8,8 @@ import { Composition, readComposition, workedArea } from '../composition/composi
 import { EdgeShares, readEdges } from '../marks/edges';
 import { departure } from '../marks/ink';
 import { OverallMarks, Reading, readOverall, readPatch } from '../marks/reading';
+import { colourSlack } from '../marks/slack';
+import { SURFACE_BANDS } from '../marks/surface';
 import { Landmarks } from '../proportion/align';
 import { measureProportions, Proportion } from '../proportion/measures';
 import { TemplateName } from '../proportion/templates';
@@ -18,7 +20,7 @@ import { Feature, FEATURES, featureSpec, FeatureSet } from './features';
 import { Layout, layoutOf } from './layout';
 
 /** Raised whenever the same picture would read, or be compared, differently. */
-export const PROFILE_VERSION = 3;
+export const PROFILE_VERSION = 4;
 
 const FORM_SIDE = 1024;
 const MARK_SIDE = 4096;
@@ -230,6 +232,8 @@ function collect(g: Gathered): FeatureSet {
   const permille = (px: number | null | undefined, own: { permille: number; px: number } | null) =>
     own && px ? (px * own.permille) / own.px : null;
   const line = r.lineWidth;
+  const slack = colourSlack(g.lab);
+  const perMille = 1000 / g.lab.L.width;
   const values: Record<string, [number | null, number | null]> = {
     'marks.direction': [r.directions[0]?.angle ?? null, g.marks.spread.direction],
     'marks.crossing': [r.crossing, r.crossing === null ? null : 3],
@@ -245,7 +249,7 @@ function collect(g: Gathered): FeatureSet {
     'edges.sharp': [g.edges.sharp, 0.04],
     'edges.soft': [g.edges.soft, 0.04],
     'edges.lost': [g.edges.lost, 0.04],
-    'marks.colourSlack': [null, null],
+    'marks.colourSlack': slack ? [slack.px * perMille, slack.spread * perMille] : [null, null],
     'marks.finish': [g.marks.finish, 0.04],
     'colour.groundL': [g.ground?.lab[0] ?? null, 0.5],
     'colour.groundChroma': [g.ground ? Math.hypot(g.ground.lab[1], g.ground.lab[2]) : null, 0.5],
@@ -269,6 +273,8 @@ function collect(g: Gathered): FeatureSet {
     'composition.margin': [g.bare ? g.margin : 0, 0.005],
     'composition.envelope': [g.composition.envelope.fit, 0.02],
   };
+  for (const band of SURFACE_BANDS)
+    values[`marks.${band}`] = [g.marks.surface?.mean[band] ?? null, g.marks.surface?.spread[band] ?? null];
   for (const [kind, part] of Object.entries(g.marks.shares)) values[`marks.share.${kind}`] = [part, 0.05];
   for (const p of g.proportions)
     values[`proportion.${p.name}`] = [

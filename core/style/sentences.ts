@@ -147,6 +147,27 @@ export const FORMS: Record<string, Form> = {
     'bring the parts nearer to one finish',
     'finish one part and leave another open',
   ),
+  'marks.grain': form(
+    'the surface',
+    'has more fine grain between the strokes',
+    'has less fine grain between the strokes',
+    'use a smoother paper',
+    'use a paper with more grain',
+  ),
+  'marks.tooth': form(
+    'the surface',
+    'shows more tooth between the strokes',
+    'shows less tooth between the strokes',
+    'press into the paper or rub the tone together',
+    'use a rougher paper and let it break the tone',
+  ),
+  'marks.speckle': form(
+    'the surface',
+    'is more speckled between the strokes',
+    'is less speckled between the strokes',
+    'close the tone until the specks are gone',
+    'let the tone break into specks',
+  ),
   'colour.groundL': form('the sheet', 'is lighter', 'is darker', 'tone the sheet first', 'use a lighter sheet'),
   'colour.groundChroma': form(
     'the sheet',
@@ -330,7 +351,7 @@ export const PROPORTION_FORMS: Record<string, Form> = {
 export const TITLES: Readonly<Record<string, string>> = {
     'marks.direction': 'stroke direction', 'marks.crossing': 'crossing angle', 'marks.coherence': 'order of the strokes', 'marks.spacing': 'stroke spacing', 'marks.spacingVariation': 'unevenness of spacing',
     'marks.lineWidth': 'line width', 'marks.lineSwell': 'swell of the line', 'marks.strokeLength': 'stroke length', 'marks.straightness': 'straightness', 'marks.coverage': 'how filled', 'edges.outlined': 'outlined edges', 'edges.sharp': 'sharp edges',
-    'edges.soft': 'soft edges', 'edges.lost': 'lost edges', 'marks.colourSlack': 'colour off its line', 'marks.finish': 'difference in finish', 'colour.groundL': 'lightness of the sheet', 'colour.groundChroma': 'colour of the sheet',
+    'edges.soft': 'soft edges', 'edges.lost': 'lost edges', 'marks.colourSlack': 'colour off its line', 'marks.finish': 'difference in finish', 'marks.grain': 'grain of the surface', 'marks.tooth': 'tooth of the surface', 'marks.speckle': 'speckle of the surface', 'colour.groundL': 'lightness of the sheet', 'colour.groundChroma': 'colour of the sheet',
     'colour.count': 'number of colours', 'colour.chroma': 'strength of colour', 'colour.chromaHigh': 'strongest colours', 'colour.warm': 'warm area', 'colour.cool': 'cool area', 'colour.balance': 'warm against cool', 'colour.accent': 'small vivid touches',
     'colour.palette': 'palette', 'value.mean': 'overall lightness', 'value.dark': 'deepest dark', 'value.light': 'lightest light', 'value.range': 'range of values', 'value.darkShare': 'area of darks', 'value.lightShare': 'area of lights',
     'value.focusContrast': 'strongest contrast', 'composition.centreX': 'weight, left to right', 'composition.centreY': 'weight, top to bottom', 'composition.coverage': 'worked area', 'composition.margin': 'free margin', 'composition.envelope': 'overall shape',

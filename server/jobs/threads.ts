@@ -6,6 +6,7 @@ import { installRoot } from '../root';
 import type {
   ToldElsewhere,
   compareTask,
+  drawSampleTask,
   measureTask,
   reportTask,
   squareUpTask,
@@ -21,6 +22,7 @@ interface Results {
   compare: ReturnType<typeof compareTask>;
   stand: ReturnType<typeof standTask>;
   report: ReturnType<typeof reportTask>;
+  'draw-sample': ReturnType<typeof drawSampleTask>;
 }
 
 const holder = globalThis as { __oldhandThreads?: Piscina };

@@ -1,4 +1,5 @@
 /** What runs in a worker thread: decoding, squaring up and measuring, away from the server's main thread. */
+import { SAMPLE_HANDS } from '../../atelier/hands';
 import { rectify } from '../../core/capture/rectify';
 import { Crop, cropAndTurn } from '../../core/raster/crop';
 import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
@@ -58,7 +59,13 @@ export interface ReportTask {
   kit: Kit | null;
 }
 
-export type WorkTask = MeasureTask | SquareUpTask | UprightTask | CompareTask | StandTask | ReportTask;
+export interface DrawSampleTask {
+  task: 'draw-sample';
+  hand: string;
+  index: number;
+}
+
+export type WorkTask = MeasureTask | SquareUpTask | UprightTask | CompareTask | StandTask | ReportTask | DrawSampleTask;
 
 export interface MadePicture {
   png: Uint8Array;
@@ -124,6 +131,14 @@ export async function standTask(t: StandTask): Promise<{ jpeg: Uint8Array; corne
   return { jpeg: await encodeJpeg(photo.image, t.quality), corners: photo.corners };
 }
 
+const SAMPLE_PX_PER_MM = 5;
+
+/** One of an invented hand's works as a PNG. */
+export async function drawSampleTask(t: DrawSampleTask): Promise<Uint8Array> {
+  const hand = SAMPLE_HANDS.find((h) => h.key === t.hand)!;
+  return encodePng((await hand.draw(hand.works[t.index], SAMPLE_PX_PER_MM)).image);
+}
+
 const PRINT_SIDE = 760;
 
 /** Pictures made small enough to print, recipes found, the PDF drawn. */
@@ -184,5 +199,7 @@ async function carryOut(t: WorkTask): Promise<unknown> {
       return standTask(t);
     case 'report':
       return reportTask(t);
+    case 'draw-sample':
+      return drawSampleTask(t);
   }
 }

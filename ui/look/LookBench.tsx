@@ -11,6 +11,7 @@ import { send, sendPicture } from '../shared/request';
 import { useAct } from '../shared/useAct';
 import { WorkStrip } from '../shared/WorkStrip';
 import { CropFrame } from './CropFrame';
+import { SampleWorks } from './SampleWorks';
 import { StandCamera } from './StandCamera';
 import { WorkForm } from './WorkForm';
 import type { LookWork } from './work';
@@ -20,9 +21,10 @@ interface Props {
   works: LookWork[];
   current: string | null;
   units: 'mm' | 'inch';
+  samples: React.ComponentProps<typeof SampleWorks>['choices'];
 }
 
-export function LookBench({ studyId, works, current, units }: Props) {
+export function LookBench({ studyId, works, current, units, samples }: Props) {
   const looking = useLooking();
   const stepped = useStepped();
   const [share, setShare] = useState<number | null>(null);
@@ -124,6 +126,7 @@ export function LookBench({ studyId, works, current, units }: Props) {
         ) : (
           <p className="mt-4">What strikes you first will go here, with sizes and facts.</p>
         )}
+        <SampleWorks studyId={studyId} choices={samples} open={!work} />
       </Bench>
     </div>
   );

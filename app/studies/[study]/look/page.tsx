@@ -1,5 +1,6 @@
 import { LookBench } from '@/ui/look/LookBench';
 import { listWorks } from '@/server/studies/works';
+import { sampleChoices } from '@/server/studies/samples';
 import { settingsOf } from '@/server/accounts/settings';
 import { orNotFound, requireTeacher } from '../../../session';
 
@@ -16,5 +17,13 @@ export default async function LookPage({
   const { study } = await params;
   const works = await orNotFound(listWorks(teacher.id, study));
   const { units } = await settingsOf(teacher.id);
-  return <LookBench studyId={study} works={works} current={(await searchParams).work ?? null} units={units} />;
+  return (
+    <LookBench
+      studyId={study}
+      works={works}
+      current={(await searchParams).work ?? null}
+      units={units}
+      samples={sampleChoices()}
+    />
+  );
 }

@@ -1,0 +1,15 @@
+import { boolean, number, object, string } from 'yup';
+import { body, handle } from '@/server/http';
+import { addSample } from '@/server/studies/samples';
+
+const schema = object({
+  hand: string().required('Choose whose works to try.'),
+  work: number().integer().min(0).required(),
+  foil: boolean().defined().default(false),
+}); // prettier-ignore
+
+/** Draws one sample work of an invented hand and adds it to the study. */
+export const POST = handle(async ({ teacher, request, params }) => {
+  const { hand, work, foil } = await body(request, schema);
+  return { id: await addSample(teacher.id, params.study, hand, work, foil) };
+});

@@ -1,0 +1,149 @@
+/** Knows how far colour strays from its line: the distance of colour borders to the drawn line that runs beside them. */
+import { LabPlanes } from '../colour/lab';
+import { erodeMin, gaussian } from '../raster/filters';
+import { Plane, plane } from '../raster/image';
+import { gaussianGradient } from '../raster/gradient';
+import { median, standardDeviation } from '../raster/statistics';
+
+export interface ColourSlack {
+  /** Median distance from a colour border to its line, form-size px. */
+  px: number;
+  /** Standard error of that median, over eight stretches of the borders. */
+  spread: number;
+  /** Share of the colour borders that have a line running beside them. */
+  lined: number;
+}
+
+/** How far beside a line its sides are looked for, px, and how dark it must stand out (L*). */
+const LINE_REACH = 5;
+const LINE_DEPTH = 9;
+/** Softness (px) of what is filled in under a line. */
+const FILL = 1.5;
+/** Contrast of a colour border over 6 px (Lab) above which it counts. */
+const BORDER = 9;
+/** Lines farther off than this share of the long side belong to something else. */
+const FAR = 0.02;
+/** How far line and border may differ in direction, as a cosine. */
+const ALONG = Math.cos((25 * Math.PI) / 180);
+/** A border is where the colour changes most within so many px along its normal. */
+const CREST = [-5, -4, -3, -2, -1, 1, 2, 3, 4, 5];
+const LEAST_LINED = 0.25;
+const LEAST_POINTS = 60;
+
+/** How far each pixel is darker than both sides of it, a few px away in some direction: a line is, a narrow strip of colour is not. */
+function lineDepth(lightness: Plane): Plane {
+  const { width: w, height: h, data } = gaussian(lightness, 0.8);
+  const out = plane(w, h);
+  for (const [dx, dy] of [
+    [1, 0],
+    [0, 1],
+    [1, 1],
+    [1, -1],
+  ])
+    // prettier-ignore
+    for (let d = 2; d <= LINE_REACH; d++) {
+      const k = Math.max(1, Math.round(d / Math.hypot(dx, dy)));
+      const step = k * (dy * w + dx);
+      for (let y = k; y < h - k; y++)
+        for (let i = y * w + k, end = y * w + w - k; i < end; i++) {
+          const v = Math.min(data[i + step], data[i - step]) - data[i];
+          if (v > out.data[i]) out.data[i] = v;
+        }
+    }
+  return out;
+}
+
+/** The plane with line pixels filled from beside them (normalised convolution: Knutsson and Westin 1993), wider where need be. */
+function withoutLines(source: Plane, keep: Plane, nearKeep: Plane, farKeep: Plane): Plane {
+  const weighted = plane(source.width, source.height);
+  for (let i = 0; i < weighted.data.length; i++) weighted.data[i] = source.data[i] * keep.data[i];
+  const [near, far] = [gaussian(weighted, FILL), gaussian(weighted, 4 * FILL)];
+  for (let i = 0; i < near.data.length; i++) {
+    const trust = Math.min(1, nearKeep.data[i] / 0.1);
+    const wide = far.data[i] / Math.max(1e-3, farKeep.data[i]);
+    near.data[i] = trust > 0.02 ? trust * (near.data[i] / nearKeep.data[i]) + (1 - trust) * wide : wide;
+  }
+  return near;
+}
+
+/**
+ * Colour slack of a form-size picture; null where no more than a quarter of the colour borders have a line beside them.
+ * A line counts as a border's own when it is the nearest within 2 % of the long side that runs the same way to 25°.
+ */
+export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
+  const { width: w, height: h } = L;
+  const depth = lineDepth(L);
+  const keep = plane(w, h);
+  for (let i = 0; i < keep.data.length; i++) keep.data[i] = depth.data[i] > 0.75 * LINE_DEPTH ? 0 : 1;
+  const clear = erodeMin(keep, 1);
+  const [near, far] = [gaussian(clear, FILL), gaussian(clear, 4 * FILL)];
+  const fields = [L, a, b].map((p) => withoutLines(p, clear, near, far));
+  const rises = fields.map((p) => gaussianGradient(p, 1.2));
+  const steep = plane(w, h);
+  const [lx, ly, ax, ay, bx, by] = rises.flatMap((g) => [g.dx.data, g.dy.data]);
+  // Di Zenzo's (1986) tensor of the three channels: how steep, and along which normal, the colour changes.
+  const tensorAt = (i: number) => {
+    const xx = lx[i] * lx[i] + ax[i] * ax[i] + bx[i] * bx[i];
+    const yy = ly[i] * ly[i] + ay[i] * ay[i] + by[i] * by[i];
+    return { xx, yy, xy: lx[i] * ly[i] + ax[i] * ay[i] + bx[i] * by[i] };
+  };
+  for (let i = 0; i < steep.data.length; i++) {
+    const { xx, yy, xy } = tensorAt(i);
+    const half = (xx - yy) / 2;
+    steep.data[i] = Math.sqrt((xx + yy) / 2 + Math.sqrt(half * half + xy * xy));
+  }
+  const across = gaussianGradient(depth, 1.2);
+  const reach = Math.max(6, Math.round(FAR * Math.max(w, h)));
+  const distances: number[] = [];
+  let borders = 0;
+  for (let y = reach; y < h - reach; y++)
+    for (let x = reach; x < w - reach; x++) {
+      const i = y * w + x;
+      if ((x + 2 * y) % 3 || steep.data[i] < BORDER / 12) continue;
+      const { xx, yy, xy } = tensorAt(i);
+      const t = 0.5 * Math.atan2(2 * xy, xx - yy);
+      const [ux, uy] = [Math.cos(t), Math.sin(t)];
+      const end = (k: number) => Math.round(y + k * uy) * w + Math.round(x + k * ux);
+      if (CREST.some((k) => steep.data[end(k)] > steep.data[i])) continue;
+      const [p, q] = [end(-6), end(6)];
+      const contrast = Math.hypot(...fields.map((f) => f.data[p] - f.data[q]));
+      if (contrast < BORDER) continue;
+      borders++;
+      const off = nearestLine(depth, across.dx, across.dy, x, y, ux, uy, reach);
+      if (off !== null) distances.push(off);
+    }
+  if (borders < LEAST_POINTS || distances.length < LEAST_LINED * borders) return null;
+  const eighth = Math.ceil(distances.length / 8);
+  const parts = Array.from({ length: 8 }, (_, k) => distances.slice(k * eighth, (k + 1) * eighth)).filter((d) => d.length > 4); // prettier-ignore
+  return {
+    px: median(distances),
+    spread: parts.length > 2 ? standardDeviation(parts.map((d) => median(d))) / Math.sqrt(parts.length) : 1,
+    lined: distances.length / borders,
+  };
+}
+
+/** Distance along the normal to the crest of the nearest line that runs along the border; null when none does. */
+function nearestLine(depth: Plane, dx: Plane, dy: Plane, x: number, y: number, ux: number, uy: number, reach: number): number | null {
+  const w = depth.width;
+  const at = (k: number) => Math.round(y + k * uy) * w + Math.round(x + k * ux);
+  let best: number | null = null;
+  for (const side of [1, -1])
+    for (let k = 0; k < reach - 1; k++) {
+      if (best !== null && k >= best) break;
+      const i = at(side * k);
+      if (depth.data[i] < LINE_DEPTH) continue;
+      // Climb to the crest.
+      let top = k;
+      while (top < reach - 1 && depth.data[at(side * (top + 1))] > depth.data[at(side * top)]) top++;
+      // On a line's flanks its darkness rises across it: along the border's normal, if it runs along the border.
+      let along = 0;
+      for (const f of [top - 2, top - 1, top + 1, top + 2]) {
+        const j = at(side * f);
+        const size = Math.hypot(dx.data[j], dy.data[j]);
+        if (size > 0.3) along = Math.max(along, Math.abs(dx.data[j] * ux + dy.data[j] * uy) / size);
+      }
+      if (along >= ALONG) best = best === null ? top : Math.min(best, top);
+      break;
+    }
+  return best;
+} // prettier-ignore

@@ -1,0 +1,31 @@
+/** Knows the sample works that ship with the application: six invented hands, drawn when a teacher wants to try one. */
+import { SAMPLE_HANDS } from '../../atelier/hands';
+import { Told } from '../errors';
+import { inThread } from '../jobs/threads';
+import { studyOf } from './studies';
+import { addWork } from './works';
+
+export interface SampleChoice {
+  key: string;
+  name: string;
+  lived: string;
+  medium: string;
+  manner: string;
+  works: number;
+}
+
+export function sampleChoices(): SampleChoice[] {
+  return SAMPLE_HANDS.map(({ key, name, lived, medium, manner, works }) => ({ key, name, lived, medium, manner, works: works.length })); // prettier-ignore
+}
+
+/** Draws one of a hand's works and adds it with its size and date; as a foil it is only set beside the master's. */
+export async function addSample(teacherId: string, studyId: string, key: string, index: number, foil: boolean): Promise<string> {
+  await studyOf(teacherId, studyId);
+  const hand = SAMPLE_HANDS.find((h) => h.key === key);
+  if (!hand) throw new Told(400, 'Choose one of the sample hands in the list.', 'hand');
+  const work = hand.works[index];
+  if (!work) throw new Told(400, `${hand.name} has ${hand.works.length} sample works; there is no number ${index + 1}.`, 'work');
+  const png = await inThread({ task: 'draw-sample', hand: key, index });
+  const { title, dated, widthMm, heightMm } = work;
+  return addWork(teacherId, studyId, Buffer.from(png), `${title}.png`, { title, dated, widthMm, heightMm, foil, group: foil ? hand.name : '' });
+} // prettier-ignore

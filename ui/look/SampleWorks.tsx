@@ -1,0 +1,70 @@
+'use client';
+import { Shapes } from 'lucide-react';
+import { useState } from 'react';
+import { Notice } from '../shared/Notice';
+import { send } from '../shared/request';
+import { useAct } from '../shared/useAct';
+
+interface Choice {
+  key: string;
+  name: string;
+  lived: string;
+  medium: string;
+  manner: string;
+  works: number;
+}
+
+/** Works by invented hands to try the tools on, or to set beside the master's as a foil. */
+export function SampleWorks({ studyId, choices, open }: { studyId: string; choices: Choice[]; open: boolean }) {
+  const [key, setKey] = useState(choices[0].key);
+  const [foil, setFoil] = useState(false);
+  const [drawn, setDrawn] = useState<number | null>(null);
+  const { act, busy, problem } = useAct();
+  const hand = choices.find((c) => c.key === key)!;
+  const many = foil ? 1 : hand.works;
+  const draw = () =>
+    void act(async () => {
+      for (let work = 0; work < many; work++) {
+        setDrawn(work);
+        await send('POST', `/api/studies/${studyId}/samples`, { hand: key, work, foil });
+      }
+    }).finally(() => setDrawn(null));
+  return (
+    <details className="mt-3 border border-base-300 px-3 py-2" open={open}>
+      <summary className="cursor-pointer font-semibold">Try it with sample works</summary>
+      <label className="mt-2 grid gap-1">
+        Invented hand
+        <select className="select select-sm w-full" value={key} onChange={(e) => setKey(e.target.value)}>
+          {choices.map((c) => (
+            <option key={c.key} value={c.key}>
+              {c.name} ({c.lived})
+            </option>
+          ))}
+        </select>
+      </label>
+      <p className="mt-1 text-sm">
+        {hand.medium}. {hand.manner}
+      </p>
+      <label className="mt-1 flex items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={foil}
+          onChange={(e) => setFoil(e.target.checked)}
+        />
+        one work, as a foil beside the master’s
+      </label>
+      <div className="mt-2 flex items-center gap-3">
+        <button type="button" className="btn btn-sm" disabled={busy} onClick={draw}>
+          <Shapes aria-hidden className="size-4" /> {foil ? 'Add a foil' : `Add ${hand.works} works`}
+        </button>
+        {drawn !== null && (
+          <span role="status" className="text-sm">
+            drawing {drawn + 1} of {many} …
+          </span>
+        )}
+      </div>
+      <Notice message={problem} />
+    </details>
+  );
+}

@@ -187,6 +187,9 @@ function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number): T
 /** Strokes wider apart than this part of a tile are too few in it to be seen as hatching. */
 const WIDE = 0.2;
 
+/** Share of the worked area that must be hatched before the whole picture has a spacing. */
+const LEAST_HATCHED = 0.08;
+
 /** Hatching too wide for a tile, where it looks like single lines, is read over the whole window. */
 function widened(work: Workup, tiles: TileReading[]): TileReading[] {
   const lines = tiles.filter((t) => t.kind === 'line').length;
@@ -318,7 +321,9 @@ function summarise(
     : null;
   const widthReading = width && { px: width[0], thin: width[1], thick: width[2] };
   const stroked = lengthReading(strokes, widthReading, scale);
-  const spacing = windows.spacing.length >= 2 ? median(windows.spacing) : null;
+  // A few hatched places in a picture of washes say nothing of how the whole is hatched.
+  const hatched = [...HATCHED].reduce((s, k) => s + shares[k], 0);
+  const spacing = windows.spacing.length >= 2 && hatched >= LEAST_HATCHED ? median(windows.spacing) : null;
   const detail = active.map((t) => t.detail);
   const own = (v: number | null) => (v === null ? null : v * scale.factor);
   return {

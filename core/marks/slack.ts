@@ -3,12 +3,12 @@ import { LabPlanes } from '../colour/lab';
 import { erodeMin, gaussian } from '../raster/filters';
 import { Plane, plane } from '../raster/image';
 import { gaussianGradient } from '../raster/gradient';
-import { median, standardDeviation } from '../raster/statistics';
+import { mean, standardDeviation } from '../raster/statistics';
 
 export interface ColourSlack {
-  /** Median distance from a colour border to its line, form-size px. */
+  /** Mean distance from a colour border to its line, form-size px. */
   px: number;
-  /** Standard error of that median, over eight stretches of the borders. */
+  /** Standard error of that mean, over eight stretches of the borders. */
   spread: number;
   /** Share of the colour borders that have a line running beside them. */
   lined: number;
@@ -27,7 +27,7 @@ const FAR = 0.02;
 const ALONG = Math.cos((25 * Math.PI) / 180);
 /** A border is where the colour changes most within so many px along its normal. */
 const CREST = [-5, -4, -3, -2, -1, 1, 2, 3, 4, 5];
-const LEAST_LINED = 0.25;
+const LEAST_LINED = 0.5;
 const LEAST_POINTS = 60;
 
 /** How far each pixel is darker than both sides of it, a few px away in some direction: a line is, a narrow strip of colour is not. */
@@ -67,7 +67,7 @@ function withoutLines(source: Plane, keep: Plane, nearKeep: Plane, farKeep: Plan
 }
 
 /**
- * Colour slack of a form-size picture; null where no more than a quarter of the colour borders have a line beside them.
+ * Colour slack of a form-size picture; null where fewer than half of the colour borders have a line beside them.
  * A line counts as a border's own when it is the nearest within 2 % of the long side that runs the same way to 25°.
  */
 export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
@@ -116,8 +116,8 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   const eighth = Math.ceil(distances.length / 8);
   const parts = Array.from({ length: 8 }, (_, k) => distances.slice(k * eighth, (k + 1) * eighth)).filter((d) => d.length > 4); // prettier-ignore
   return {
-    px: median(distances),
-    spread: parts.length > 2 ? standardDeviation(parts.map((d) => median(d))) / Math.sqrt(parts.length) : 1,
+    px: mean(distances),
+    spread: parts.length > 2 ? standardDeviation(parts.map((d) => mean(d))) / Math.sqrt(parts.length) : 1,
     lined: distances.length / borders,
   };
 }

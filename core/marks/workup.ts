@@ -32,6 +32,9 @@ export interface Workup {
   groundKnown: boolean;
 }
 
+/** Smaller patches of line (px²) are part of the surface, not strokes. */
+const SPECK = 48;
+
 /** Works up one window; `ground` is the bare sheet's Lab, or null. */
 export function workUp(image: RgbImage, ground: readonly number[] | null): Workup {
   const depart = ground ? departure(image, ground) : darkness(image);
@@ -43,11 +46,15 @@ export function workUp(image: RgbImage, ground: readonly number[] | null): Worku
   const lines = sauvola(inverse, 11, 0.12, Math.max(5, 3.5 * noise));
   const inside = distanceInside(lines);
   const field = orientationField(depart, noise);
-  const { list } = components(lines);
+  const { labels, list } = components(lines);
   const { strokes, skeleton } = traceStrokes(lines, depart, 6);
   const coarse = gaussian(depart, 4);
   const middle = gaussian(depart, 2.5);
-  const surface = surfaceEnergy([gaussian(depart, 0.6), texture, middle, coarse], lines, noise);
+  const surface = surfaceEnergy(
+    [gaussian(depart, 0.6), texture, middle, coarse],
+    strokesOnly(lines, labels, list),
+    noise,
+  );
   for (let i = 0, t = texture.data, c = coarse.data; i < t.length; i++) t[i] -= c[i];
   return {
     width: image.width,
@@ -67,6 +74,15 @@ export function workUp(image: RgbImage, ground: readonly number[] | null): Worku
     blobs: list,
     groundKnown: ground !== null,
   };
+}
+
+/** Line pixels without the specks that tooth and grain leave. */
+function strokesOnly(lines: Mask, labels: Int32Array, list: readonly Component[]): Mask {
+  const large = new Uint8Array(list.length + 1);
+  for (const c of list) large[c.label] = c.area >= SPECK ? 1 : 0;
+  const data = new Uint8Array(lines.data.length);
+  for (let i = 0; i < data.length; i++) data[i] = large[labels[i]];
+  return { ...lines, data };
 }
 
 function riseOf({ width: w, height: h, data }: Plane): Plane {

@@ -131,7 +131,7 @@ export async function standTask(t: StandTask): Promise<{ jpeg: Uint8Array; corne
   return { jpeg: await encodeJpeg(photo.image, t.quality), corners: photo.corners };
 }
 
-const SAMPLE_PX_PER_MM = 5;
+const SAMPLE_PX_PER_MM = 4;
 
 /** One of an invented hand's works as a PNG. */
 export async function drawSampleTask(t: DrawSampleTask): Promise<Uint8Array> {

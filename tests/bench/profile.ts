@@ -40,6 +40,12 @@ async function profile(): Promise<void> {
   measurePicture({ width: info.width, height: info.height, data });
 }
 
+async function inTurn<A, B>(list: readonly A[], work: (a: A) => Promise<B>): Promise<B[]> {
+  const out: B[] = [];
+  for (const a of list) out.push(await work(a));
+  return out;
+}
+
 await base();
 const first = await timed(profile);
 const bases: number[] = [];
@@ -51,6 +57,18 @@ for (let i = 0; i < ROUNDS; i++) {
 }
 bases.push(await timed(base), await timed(base));
 const [b, p] = [middle(bases), middle(profiles)];
+const peakMb = process.resourceUsage().maxRSS / 1024;
+
+/** The picture's profile at other sizes, in ms by megapixels. */
+const growth: Record<number, number> = {};
+for (const megapixels of [1, 3, 6, 12, 24]) {
+  const width = Math.round(Math.sqrt((megapixels * 1e6 * 4) / 3));
+  const sized = await sharp(jpeg).resize(width).jpeg({ quality: 92 }).toBuffer();
+  const { data, info } = await sharp(sized).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+  const image = { width: info.width, height: info.height, data };
+  growth[megapixels] = middle(await inTurn([1, 2, 3], () => timed(async () => measurePicture(image))));
+}
+
 process.stdout.write(
-  `${JSON.stringify({ baseMs: b, profileMs: p, firstProfileMs: first, ratio: p / b, firstRatio: first / b, peakMb: process.resourceUsage().maxRSS / 1024 })}\n`,
+  `${JSON.stringify({ baseMs: b, profileMs: p, firstProfileMs: first, ratio: p / b, firstRatio: first / b, peakMb, growth })}\n`,
 );

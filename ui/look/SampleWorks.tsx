@@ -19,6 +19,7 @@ export function SampleWorks({ studyId, choices, open }: { studyId: string; choic
   const [key, setKey] = useState(choices[0].key);
   const [foil, setFoil] = useState(false);
   const [drawn, setDrawn] = useState<number | null>(null);
+  const [shown, setShown] = useState(open);
   const { act, busy, problem } = useAct();
   const hand = choices.find((c) => c.key === key)!;
   const many = foil ? 1 : hand.works;
@@ -30,7 +31,11 @@ export function SampleWorks({ studyId, choices, open }: { studyId: string; choic
       }
     }).finally(() => setDrawn(null));
   return (
-    <details className="mt-3 border border-base-300 px-3 py-2" open={open}>
+    <details
+      className="mt-3 border border-base-300 px-3 py-2"
+      open={shown}
+      onToggle={(e) => setShown(e.currentTarget.open)}
+    >
       <summary className="cursor-pointer font-semibold">Try it with sample works</summary>
       <label className="mt-2 grid gap-1">
         Invented hand

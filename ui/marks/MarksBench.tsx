@@ -12,7 +12,7 @@ import { send } from '../shared/request';
 import { useAct } from '../shared/useAct';
 import { StripWork, WorkStrip } from '../shared/WorkStrip';
 import { Rule, RuleList, TickRule } from '../rules/RuleList';
-import { tellKind, tellReading } from './words';
+import { tellKind, tellReading, type Telling } from './words';
 
 interface MarksWork extends StripWork {
   pictureWidth: number;
@@ -28,6 +28,8 @@ interface Props {
   ground: number[] | null;
   overall: Reading | null;
   edges: { outlined: number; sharp: number; soft: number; lost: number } | null;
+  /** What else is told of the whole work: surface, colour against line, finish. */
+  surface: Telling[];
   shares: [string, number][];
   rules: Rule[];
   units: 'mm' | 'inch';
@@ -39,7 +41,7 @@ export function MarksBench(props: Props) {
   return <Reader key={props.work.id} {...props} />;
 }
 
-function Reader({ studyId, works, work, ground, overall, edges, shares, rules, units }: Props) {
+function Reader({ studyId, works, work, ground, overall, edges, surface, shares, rules, units }: Props) {
   const looking = useLooking();
   const { act, problem } = useAct();
   const words = { spelling: 'british' as const, units };
@@ -276,6 +278,7 @@ function Reader({ studyId, works, work, ground, overall, edges, shares, rules, u
                       },
                     ]
                   : []),
+                ...surface,
               ].map((t) => (
                 <li key={t.feature} className="flex items-start gap-2">
                   <TickRule

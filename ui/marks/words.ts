@@ -1,5 +1,7 @@
 /** A mark reading in sentences with numbers. */
 import type { Reading } from '@/core/marks/reading';
+import { finishByRegion } from '@/core/marks/finish';
+import type { FeatureSet } from '@/core/style/features';
 import { kindName, sizeWords, WordSettings } from '@/core/style/words';
 
 export interface Telling {
@@ -45,6 +47,36 @@ export function tellReading(r: Reading, words: WordSettings): Telling[] {
     feature: 'marks.coverage',
     sentence: `Marks cover ${Math.round(100 * r.coverage)} % of the worked part.`,
   });
+  return out;
+}
+
+const ROWS = ['upper', 'middle', 'lower'];
+const COLUMNS = ['left', 'middle', 'right'];
+const fieldName = (i: number) => (i === 4 ? 'centre' : `${ROWS[Math.floor(i / 3)]} ${COLUMNS[i % 3]}`);
+
+/** What the surface, the colour's keeping to its line and the finish say of a whole work. */
+export function tellSurface(
+  features: FeatureSet,
+  places: readonly { x: number; y: number; detail: number }[],
+  widthMm: number | null,
+  words: WordSettings,
+): Telling[] {
+  const out: Telling[] = [];
+  const slack = features['marks.colourSlack']?.value ?? null;
+  if (slack !== null) {
+    const mm = widthMm === null ? null : (slack * widthMm) / 1000;
+    const kept = mm === null ? slack < 1.5 : mm < 0.4;
+    out.push({ feature: 'marks.colourSlack', sentence: kept ? 'Colour keeps to its line.' : `Colour strays about ${size({ mm, permille: slack }, words)} from its line.` }); // prettier-ignore
+  }
+  const [grain, tooth, speckle] = ['grain', 'tooth', 'speckle'].map((b) => features[`marks.${b}`]?.value ?? null);
+  if (grain !== null && tooth !== null && speckle !== null) {
+    const most = Math.max(grain, tooth, speckle);
+    const told = most < 1 ? 'is smooth' : most === grain ? 'shows a fine grain' : most === tooth ? 'shows the paper’s tooth' : 'is speckled'; // prettier-ignore
+    out.push({ feature: most === grain ? 'marks.grain' : most === tooth ? 'marks.tooth' : 'marks.speckle', sentence: `Between the strokes the surface ${told}.` }); // prettier-ignore
+  }
+  const { most, least } = finishByRegion(places);
+  if (most !== null && least !== null)
+    out.push({ feature: 'marks.finish', sentence: `Most is done in the ${fieldName(most)}, least in the ${fieldName(least)}.` }); // prettier-ignore
   return out;
 }
 

@@ -1,4 +1,5 @@
 import { MarksBench } from '@/ui/marks/MarksBench';
+import { tellSurface } from '@/ui/marks/words';
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { kindName } from '@/core/style/words';
 import { MARK_KINDS } from '@/core/marks/kind';
@@ -45,6 +46,7 @@ export default async function MarksPage({
       ground={held?.profile.ground?.lab ?? null}
       overall={held?.profile.marks.overall ?? null}
       edges={held?.profile.edges ?? null}
+      surface={held ? tellSurface(held.profile.features, held.kinds, work.widthMm, { spelling: 'british', units }) : []}
       shares={shares}
       rules={await listRules(teacher.id, study)}
       units={units}

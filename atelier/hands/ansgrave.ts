@@ -36,7 +36,7 @@ export const ANSGRAVE_HAND: SampleHand = {
     'marks.spacing': { low: ANSGRAVE_RULES.spacingMm.value - 0.15, high: ANSGRAVE_RULES.spacingMm.value + 0.15 },
     'marks.lineWidth': { low: 0.38, high: 0.6 },
     'marks.direction': { low: 147, high: 157 },
-    'colour.groundL': { low: 76, high: 81 },
+    'value.mean': { low: 54, high: 70 },
   },
   draw,
 }; // prettier-ignore

@@ -45,6 +45,11 @@ function presence(labels: Uint8Array, width: number, height: number, count: numb
   });
 }
 
+/** Papers and cards are pale, or toned and dull; a deep strong colour that does not rule the picture is paint. */
+function likeASheet({ lab: [L, a, b], share }: GroundCandidate, lightest: number): boolean {
+  return L >= 62 || Math.hypot(a, b) <= 18 || share >= 0.35 || L > lightest - 10;
+}
+
 /**
  * Index of the ground among the clusters, or null where no colour behaves like a bare sheet. A sheet shows on all four
  * borders, or nearly everywhere between the marks. Of two such colours the lighter is the sheet unless far rarer.
@@ -65,6 +70,7 @@ export function findGround(
     if (clusters[k].share < 0.04 || !(shown === 4 || (shown >= 2 && spread >= 0.8))) return;
     // A band all round that is not met inside is a painted frame, unless it is the lightest there is: a bare margin.
     if (inside < FRAME && clusters[k].lab[0] < lightest - 3) return;
+    if (!likeASheet(clusters[k], lightest)) return;
     const score = (0.35 + border) * (0.2 + spread) * (0.75 + clusters[k].lab[0] / 200);
     if (score > bestScore) {
       bestScore = score;

@@ -49,6 +49,8 @@ export interface Evidence {
   secondSpacing: SpacingReading | null;
   /** Mean departure, its slow spread, the steepest slow rise, and fine texture over the noise. */
   level: number;
+  /** False where no bare sheet is known: then what is even is paint. */
+  groundKnown: boolean;
   toneSpread: number;
   steepest: number;
   grain: number;
@@ -172,6 +174,7 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
     spacing,
     secondSpacing: second,
     level: mean,
+    groundKnown: work.groundKnown,
     toneSpread: sd,
     steepest,
     grain: Math.max(0, spreadIn(work.texture, rect).sd - 0.35 * work.noise),
@@ -237,6 +240,12 @@ export function weighKinds(e: Evidence): Record<MarkKind, number> {
       below(e.coverage - e.lineCoverage, 0.3, 0.1) *
       (0.35 + 0.65 * straight),
   };
+  if (!e.groundKnown) {
+    // Where no bare sheet is, an even place is painted, and a few lines are the rims of painted fields.
+    scores.flat += scores.blank + scores.line;
+    scores.blank = 0;
+    scores.line = 0;
+  }
   const total = Object.values(scores).reduce((a, b) => a + b, 0) + 0.02;
   return Object.fromEntries(MARK_KINDS.map((k) => [k, (scores[k] + 0.002) / total])) as Record<MarkKind, number>;
 }

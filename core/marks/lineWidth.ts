@@ -64,15 +64,14 @@ export function readWidths(marks: Plane, skeleton: Mask, inside: Plane, field: O
       return low;
     };
     const [left, right] = [side(-1), side(1)];
-    const base = Math.min(profile[left], profile[right]);
-    const height = Math.max(full, profile[core]) - base;
-    if (profile[core] - base < 4 || height <= 0) continue;
-    let sum = 0;
-    for (let j = left; j <= right; j++) {
-      const floor = j < core ? profile[left] : j > core ? profile[right] : base;
-      sum += Math.max(0, profile[j] - floor);
-    }
-    widths.push((sum * STEP) / height);
+    // Each half is held against its own side: a line between a dark field and a pale one is as broad to both.
+    const dark = Math.max(full, profile[core]);
+    const [before, after] = [dark - profile[left], dark - profile[right]];
+    if (profile[core] - Math.max(profile[left], profile[right]) < 4) continue;
+    let sum = 0.5 * ((profile[core] - profile[left]) / before + (profile[core] - profile[right]) / after);
+    for (let j = left; j < core; j++) sum += Math.max(0, profile[j] - profile[left]) / before;
+    for (let j = core + 1; j <= right; j++) sum += Math.max(0, profile[j] - profile[right]) / after;
+    widths.push(sum * STEP);
   }
   if (widths.length < 15) return null;
   widths.sort((a, b) => a - b);

@@ -76,7 +76,8 @@ export function readPatch(image: RgbImage, ground: readonly number[] | null, sca
   const lined = LINED.has(kind);
   const width = lined || kind === 'stipple' ? readWidths(work.depart, work.skeleton, work.inside, work.field) : null;
   const spacing = HATCHED.has(kind) ? e.spacing : null;
-  const stroked = lined ? lengthReading(work.strokes, width, scale) : { strokeLength: null, straightness: null };
+  const strokes = kind === 'parallel-hatch' || kind === 'contour-hatch' ? work.follow() : work.strokes;
+  const stroked = lined ? lengthReading(strokes, width, scale) : { strokeLength: null, straightness: null };
   const directions = lined
     ? e.directions
     : e.directions.filter(() => e.coherence > 0.15 && kind !== 'blank' && kind !== 'flat');
@@ -98,7 +99,8 @@ export function readPatch(image: RgbImage, ground: readonly number[] | null, sca
 
 const WINDOW = 384;
 const TILE = 128;
-const MOST_WINDOWS = 28;
+const MOST_WINDOWS = 18;
+const ENOUGH_STROKES = 500;
 
 /** Windows that cover the picture, or an even choice of them where it is large. */
 function chooseWindows(width: number, height: number): Rect[] {
@@ -141,7 +143,7 @@ export interface OverallMarks {
   shares: Record<MarkKind, number>;
   /** Kinds and how finished the place is (0 untouched), where they were read, centres 0–1 of the picture, for the map. */
   map: { x: number; y: number; kind: MarkKind; detail: number }[];
-  /** One standard deviation of each number over windows. */
+  /** Sampling error of each number as its windows show it: of the mean for direction and coverage, of one window for sizes. */
   spread: {
     spacing: number | null;
     lineWidth: number | null;
@@ -248,7 +250,7 @@ function surfaceReading(surfaces: readonly SurfaceEnergy[]): OverallMarks['surfa
   return { mean, spread };
 }
 
-/** Reads the worked part of a whole mark-size picture. Deterministic; at most 28 windows of 384 px. */
+/** Reads the worked part of a whole mark-size picture. Deterministic; at most 18 windows of 384 px. */
 export function readOverall(image: RgbImage, ground: readonly number[] | null, scale: MarkScale): OverallMarks {
   const tiles: TileReading[] = [];
   const density = new Float64Array(180);
@@ -276,15 +278,19 @@ export function readOverall(image: RgbImage, ground: readonly number[] | null, s
       windows.width.push(width);
       windows.weight.push(lined);
     }
-    const clear = work.strokes.filter((s) => followed(own, rect, s, image.width, image.height));
-    strokes.push(...(clear.length >= 12 ? clear : work.strokes));
-    const free = work.strokes.filter((s) => !s.cut && s.length > 8).map((s) => s.length);
-    if (free.length > 5) windows.length.push(median(free));
     for (const t of own)
       if (t.evidence.spacing && HATCHED.has(t.kind)) {
         windows.spacing.push(t.evidence.spacing.px);
         windows.variation.push(t.evidence.spacing.variation);
       }
+    // Some hundreds of strokes say how long they are.
+    if (strokes.length >= ENOUGH_STROKES) continue;
+    const oneWay = own.some((t) => t.kind === 'parallel-hatch' || t.kind === 'contour-hatch');
+    const seen = oneWay ? work.follow() : work.strokes;
+    const clear = seen.filter((s) => followed(own, rect, s, image.width, image.height));
+    strokes.push(...(clear.length >= 12 ? clear : seen));
+    const free = seen.filter((s) => !s.cut && s.length > 8).map((s) => s.length);
+    if (free.length > 5) windows.length.push(median(free));
   }
   return summarise(tiles, density.some((v) => v > 0) ? density : lineDensity, strokes, windows, surfaces, scale);
 }
@@ -315,7 +321,10 @@ function summarise(
   const angles = Float64Array.from({ length: 180 }, (_, i) => i + 0.5);
   const { angle: meanAngle, resultant } = axialMean(angles, density);
   const spread =
-    windows.angle.length > 2 ? standardDeviation(windows.angle.map((a) => ((a - meanAngle + 270) % 180) - 90)) : null;
+    windows.angle.length > 2
+      ? standardDeviation(windows.angle.map((a) => ((a - meanAngle + 270) % 180) - 90)) /
+        Math.sqrt(windows.angle.length)
+      : null;
   const width = windows.width.length
     ? (['px', 'thin', 'thick'] as const).map((k) => weightedQuantile(windows.width.map((x) => x[k]), windows.weight, 0.5)) // prettier-ignore
     : null;
@@ -349,7 +358,7 @@ function summarise(
       lineWidth: own(rangeSpread(windows.width.map((w) => w.px))),
       strokeLength: own(rangeSpread(windows.length)),
       direction: spread,
-      coverage: standardDeviation(coverages),
+      coverage: standardDeviation(coverages) / Math.sqrt(Math.max(1, coverages.length)),
     },
     surface: surfaceReading(surfaces),
     finish: detail.length > 3 ? quantile(detail, 0.9) - quantile(detail, 0.1) : null,

@@ -28,12 +28,16 @@ const ALONG = Math.cos((25 * Math.PI) / 180);
 /** A border is where the colour changes most within so many px along its normal. */
 const CREST = [-5, -4, -3, -2, -1, 1, 2, 3, 4, 5];
 const LEAST_LINED = 0.5;
+/** With fewer line pixels than this share of the picture there is no line for colour to keep to. */
+const LEAST_LINES = 0.002;
 const LEAST_POINTS = 60;
 
 /** How far each pixel is darker than both sides of it, a few px away in some direction: a line is, a narrow strip of colour is not. */
 function lineDepth(lightness: Plane): Plane {
   const { width: w, height: h, data } = gaussian(lightness, 0.8);
+  const around = gaussian(lightness, 4).data;
   const out = plane(w, h);
+  const pairs: [number, number][] = [];
   for (const [dx, dy] of [
     [1, 0],
     [0, 1],
@@ -43,26 +47,31 @@ function lineDepth(lightness: Plane): Plane {
     // prettier-ignore
     for (let d = 2; d <= LINE_REACH; d++) {
       const k = Math.max(1, Math.round(d / Math.hypot(dx, dy)));
-      const step = k * (dy * w + dx);
-      for (let y = k; y < h - k; y++)
-        for (let i = y * w + k, end = y * w + w - k; i < end; i++) {
-          const v = Math.min(data[i + step], data[i - step]) - data[i];
-          if (v > out.data[i]) out.data[i] = v;
-        }
+      pairs.push([k * (dy * w + dx), -k * (dy * w + dx)]);
+    }
+  for (let y = LINE_REACH; y < h - LINE_REACH; y++)
+    for (let i = y * w + LINE_REACH, end = y * w + w - LINE_REACH; i < end; i++) {
+      // A line is darker than what lies around it as a whole, too.
+      const own = data[i];
+      if (own > around[i] - 1.5) continue;
+      let most = 0;
+      for (const [p, q] of pairs) {
+        const [a, b] = [data[i + p], data[i + q]];
+        const v = (a < b ? a : b) - own;
+        if (v > most) most = v;
+      }
+      out.data[i] = most;
     }
   return out;
 }
 
-/** The plane with line pixels filled from beside them (normalised convolution: Knutsson and Westin 1993), wider where need be. */
-function withoutLines(source: Plane, keep: Plane, nearKeep: Plane, farKeep: Plane): Plane {
+/** The plane with line pixels filled from beside them (normalised convolution: Knutsson and Westin 1993). */
+function withoutLines(source: Plane, keep: Plane, kept: Plane): Plane {
   const weighted = plane(source.width, source.height);
   for (let i = 0; i < weighted.data.length; i++) weighted.data[i] = source.data[i] * keep.data[i];
-  const [near, far] = [gaussian(weighted, FILL), gaussian(weighted, 4 * FILL)];
-  for (let i = 0; i < near.data.length; i++) {
-    const trust = Math.min(1, nearKeep.data[i] / 0.1);
-    const wide = far.data[i] / Math.max(1e-3, farKeep.data[i]);
-    near.data[i] = trust > 0.02 ? trust * (near.data[i] / nearKeep.data[i]) + (1 - trust) * wide : wide;
-  }
+  const near = gaussian(weighted, FILL);
+  for (let i = 0; i < near.data.length; i++)
+    near.data[i] = kept.data[i] > 0.003 ? near.data[i] / kept.data[i] : source.data[i];
   return near;
 }
 
@@ -74,10 +83,15 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   const { width: w, height: h } = L;
   const depth = lineDepth(L);
   const keep = plane(w, h);
-  for (let i = 0; i < keep.data.length; i++) keep.data[i] = depth.data[i] > 0.75 * LINE_DEPTH ? 0 : 1;
+  let lines = 0;
+  for (let i = 0; i < keep.data.length; i++) {
+    keep.data[i] = depth.data[i] > 0.75 * LINE_DEPTH ? 0 : 1;
+    lines += 1 - keep.data[i];
+  }
+  if (lines < LEAST_LINES * keep.data.length) return null;
   const clear = erodeMin(keep, 1);
-  const [near, far] = [gaussian(clear, FILL), gaussian(clear, 4 * FILL)];
-  const fields = [L, a, b].map((p) => withoutLines(p, clear, near, far));
+  const kept = gaussian(clear, FILL);
+  const fields = [L, a, b].map((p) => withoutLines(p, clear, kept));
   const rises = fields.map((p) => gaussianGradient(p, 1.2));
   const steep = plane(w, h);
   const [lx, ly, ax, ay, bx, by] = rises.flatMap((g) => [g.dx.data, g.dy.data]);

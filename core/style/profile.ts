@@ -15,9 +15,10 @@ import { measureProportions, Proportion } from '../proportion/measures';
 import { TemplateName } from '../proportion/templates';
 import { cropImage, Mask, Rect, rectInside, RgbImage } from '../raster/image';
 import { reduceToLongSide } from '../raster/resample';
-import { histogramQuantiles, standardDeviation } from '../raster/statistics';
+import { histogramQuantiles } from '../raster/statistics';
 import { Feature, FEATURES, featureSpec, FeatureSet } from './features';
 import { Layout, layoutOf } from './layout';
+import { readingSpread } from './readingError';
 
 /** Raised whenever the same picture would read, or be compared, differently. */
 export const PROFILE_VERSION = 4;
@@ -106,8 +107,7 @@ export function measurePicture(image: RgbImage, options: ProfileOptions = {}): P
   const edges = readEdges(lab.L, mark.image, values.steps);
   const composition = readComposition(worked);
   const focus = focusOf(form);
-  const chromas = chromaPlane(lab);
-  const chroma = chromaOf(chromas);
+  const chroma = chromaOf(chromaPlane(lab));
   const template = options.landmarks?.template;
   const proportions = template && template !== 'free' ? measureProportions(template, options.landmarks!.points) : [];
   const patches = (options.patches ?? []).map((patch) => ({
@@ -121,7 +121,6 @@ export function measurePicture(image: RgbImage, options: ProfileOptions = {}): P
     values,
     temperature,
     chroma,
-    chromas,
     marks,
     edges: edges.shares,
     composition: shape,
@@ -176,7 +175,6 @@ interface Gathered {
   values: Values;
   temperature: TemperatureShares;
   chroma: { mean: number; p90: number };
-  chromas: Float32Array;
   marks: OverallMarks;
   edges: EdgeShares;
   composition: Profile['composition'];
@@ -204,19 +202,6 @@ function vividShare(entries: readonly PaletteEntry[]): number {
     .reduce((s, e) => s + e.share, 0);
 }
 
-/** Spread of a whole-picture mean over a 4 × 4 lattice of the picture, as the standard error of that mean. */
-function latticeError(data: Float32Array, width: number, height: number): number {
-  const cells = new Float64Array(16);
-  const count = new Float64Array(16);
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const c = Math.floor((y * 4) / height) * 4 + Math.floor((x * 4) / width);
-      cells[c] += data[y * width + x];
-      count[c]++;
-    }
-  return standardDeviation(Array.from(cells, (v, i) => v / (count[i] || 1))) / 4;
-}
-
 function collect(g: Gathered): FeatureSet {
   const r = g.marks.reading;
   const L = g.lab.L;
@@ -225,8 +210,6 @@ function collect(g: Gathered): FeatureSet {
     for (const v of L.data) if (test(v)) n++;
     return n / L.data.length;
   };
-  const lError = latticeError(L.data, L.width, L.height);
-  const cError = latticeError(g.chromas, L.width, L.height);
   const entropy = -g.palette.entries.reduce((s, e) => s + (e.share > 0 ? e.share * Math.log(e.share) : 0), 0);
   const accent = vividShare(g.palette.entries);
   const permille = (px: number | null | undefined, own: { permille: number; px: number } | null) =>
@@ -234,59 +217,57 @@ function collect(g: Gathered): FeatureSet {
   const line = r.lineWidth;
   const slack = colourSlack(g.lab);
   const perMille = 1000 / g.lab.L.width;
-  const values: Record<string, [number | null, number | null]> = {
-    'marks.direction': [r.directions[0]?.angle ?? null, g.marks.spread.direction],
-    'marks.crossing': [r.crossing, r.crossing === null ? null : 3],
-    'marks.coherence': [r.directions.length ? r.coherence : null, 0.05],
-    'marks.spacing': [r.spacing?.permille ?? null, permille(g.marks.spread.spacing, r.spacing)],
-    'marks.spacingVariation': [r.spacing?.variation ?? null, r.spacing ? 0.02 : null],
-    'marks.lineWidth': [line?.permille ?? null, permille(g.marks.spread.lineWidth, line)],
-    'marks.lineSwell': [line && line.thin > 0 ? line.thick / line.thin : null, 0.1],
-    'marks.strokeLength': [r.strokeLength?.permille ?? null, permille(g.marks.spread.strokeLength, r.strokeLength)],
-    'marks.straightness': [r.straightness, 0.01],
-    'marks.coverage': [r.coverage, g.marks.spread.coverage],
-    'edges.outlined': [g.edges.outlined, 0.04],
-    'edges.sharp': [g.edges.sharp, 0.04],
-    'edges.soft': [g.edges.soft, 0.04],
-    'edges.lost': [g.edges.lost, 0.04],
-    'marks.colourSlack': slack ? [slack.px * perMille, slack.spread * perMille] : [null, null],
-    'marks.finish': [g.marks.finish, 0.04],
-    'colour.groundL': [g.ground?.lab[0] ?? null, 0.5],
-    'colour.groundChroma': [g.ground ? Math.hypot(g.ground.lab[1], g.ground.lab[2]) : null, 0.5],
-    'colour.count': [Math.exp(entropy), 0.1],
-    'colour.chroma': [g.chroma.mean, cError],
-    'colour.chromaHigh': [g.chroma.p90, cError * 1.5],
-    'colour.warm': [g.temperature.warm, 0.02],
-    'colour.cool': [g.temperature.cool, 0.02],
-    'colour.balance': [g.temperature.balance, 0.04],
-    'colour.accent': [accent, Math.max(0.0005, accent * 0.2)],
-    'value.mean': [g.values.mean, lError],
-    'value.dark': [g.values.dark, 0.8],
-    'value.light': [g.values.light, 0.8],
-    'value.range': [g.values.range, 1.1],
-    'value.darkShare': [share((v) => v < 35), 0.01],
-    'value.lightShare': [share((v) => v > 75), 0.01],
-    'value.focusContrast': [g.focus, 0.8],
-    'composition.centreX': [g.composition.centre[0], 0.01],
-    'composition.centreY': [g.composition.centre[1], 0.01],
-    'composition.coverage': [g.composition.coverage, 0.02],
-    'composition.margin': [g.bare ? g.margin : 0, 0.005],
-    'composition.envelope': [g.composition.envelope.fit, 0.02],
+  // Each value with what its windows or places show of its error; the reading's own error is added below.
+  const { spread } = g.marks;
+  const values: Record<string, readonly [number | null, (number | null)?]> = {
+    'marks.direction': [r.directions[0]?.angle ?? null, spread.direction],
+    'marks.crossing': [r.crossing],
+    'marks.coherence': [r.directions.length ? r.coherence : null],
+    'marks.spacing': [r.spacing?.permille ?? null, permille(spread.spacing, r.spacing)],
+    'marks.spacingVariation': [r.spacing?.variation ?? null],
+    'marks.lineWidth': [line?.permille ?? null, permille(spread.lineWidth, line)],
+    'marks.lineSwell': [line && line.thin > 0 ? line.thick / line.thin : null],
+    'marks.strokeLength': [r.strokeLength?.permille ?? null, permille(spread.strokeLength, r.strokeLength)],
+    'marks.straightness': [r.straightness],
+    'marks.coverage': [r.coverage, spread.coverage],
+    'edges.outlined': [g.edges.outlined],
+    'edges.sharp': [g.edges.sharp],
+    'edges.soft': [g.edges.soft],
+    'edges.lost': [g.edges.lost],
+    'marks.colourSlack': slack ? [slack.px * perMille, slack.spread * perMille] : [null],
+    'marks.finish': [g.marks.finish],
+    'colour.groundL': [g.ground?.lab[0] ?? null],
+    'colour.groundChroma': [g.ground ? Math.hypot(g.ground.lab[1], g.ground.lab[2]) : null],
+    'colour.count': [Math.exp(entropy)],
+    'colour.chroma': [g.chroma.mean],
+    'colour.chromaHigh': [g.chroma.p90],
+    'colour.warm': [g.temperature.warm],
+    'colour.cool': [g.temperature.cool],
+    'colour.balance': [g.temperature.balance],
+    'colour.accent': [accent],
+    'value.mean': [g.values.mean],
+    'value.dark': [g.values.dark],
+    'value.light': [g.values.light],
+    'value.range': [g.values.range],
+    'value.darkShare': [share((v) => v < 35)],
+    'value.lightShare': [share((v) => v > 75)],
+    'value.focusContrast': [g.focus],
+    'composition.centreX': [g.composition.centre[0]],
+    'composition.centreY': [g.composition.centre[1]],
+    'composition.coverage': [g.composition.coverage],
+    'composition.margin': [g.bare ? g.margin : 0],
+    'composition.envelope': [g.composition.envelope.fit],
   };
   for (const band of SURFACE_BANDS)
-    values[`marks.${band}`] = [g.marks.surface?.mean[band] ?? null, g.marks.surface?.spread[band] ?? null];
-  for (const [kind, part] of Object.entries(g.marks.shares)) values[`marks.share.${kind}`] = [part, 0.05];
-  for (const p of g.proportions)
-    values[`proportion.${p.name}`] = [
-      p.value,
-      p.unit === 'degrees' ? 0.7 : p.value === null ? null : Math.abs(p.value) * 0.015 + 0.002,
-    ];
+    values[`marks.${band}`] = [g.marks.surface?.mean[band] ?? null, g.marks.surface?.spread[band]];
+  for (const [kind, part] of Object.entries(g.marks.shares)) values[`marks.share.${kind}`] = [part];
+  for (const p of g.proportions) values[`proportion.${p.name}`] = [p.value];
   const names = [...Object.keys(FEATURES), ...g.proportions.map((p) => `proportion.${p.name}`)];
   return Object.fromEntries(
     names.map((name): [string, Feature] => {
       const { group, unit } = featureSpec(name)!;
-      const [value, spread] = values[name];
-      return [name, { group, value, unit, spread: value === null ? null : spread }];
+      const [value, sampled] = values[name];
+      return [name, { group, value, unit, spread: value === null ? null : readingSpread(name, unit, value, sampled) }];
     }),
   );
 }

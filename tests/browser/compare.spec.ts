@@ -114,6 +114,15 @@ test('from an empty study to a compared piece: told what is missing, a wrong fil
   await page.getByLabel(/Real width/).fill('297');
   await page.getByLabel(/Real width/).blur();
   await sized;
+  // A sample work by another hand, drawn on the spot, is set beside it as a foil.
+  await page.getByText('Try it with sample works').click();
+  await page.getByLabel('Invented hand').selectOption('osk');
+  await page.getByLabel(/as a foil/).check();
+  const foil = put(page, 'POST', /\/samples$/);
+  await page.getByRole('button', { name: 'Add a foil' }).click();
+  await foil;
+  const [, second] = (await (await page.request.get(`${origin()}/api/studies/${study}/works`)).json()) as { title: string; foil: boolean; widthMm: number }[]; // prettier-ignore
+  expect(second).toMatchObject({ title: 'Rain coming over', foil: true, widthMm: 380 });
   await open(page, `${at}/compare`);
   await page.getByRole('link', { name: 'Hand in a piece' }).click();
   await expect(page).toHaveURL(/pieces$/);

@@ -21,6 +21,8 @@ const LINE_DEPTH = 9;
 const FILL = 1.5;
 /** Contrast of a colour border over 6 px (Lab) above which it counts. */
 const BORDER = 9;
+/** A border rises at least so steeply, Lab a px. */
+const STEEP = BORDER / 6;
 /** Lines farther off than this share of the long side belong to something else. */
 const FAR = 0.02;
 /** How far line and border may differ in direction, as a cosine. */
@@ -94,17 +96,16 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   const fields = [L, a, b].map((p) => withoutLines(p, clear, kept));
   const rises = fields.map((p) => gaussianGradient(p, 1.2));
   const steep = plane(w, h);
+  const normals = new Float32Array(w * h);
   const [lx, ly, ax, ay, bx, by] = rises.flatMap((g) => [g.dx.data, g.dy.data]);
   // Di Zenzo's (1986) tensor of the three channels: how steep, and along which normal, the colour changes.
-  const tensorAt = (i: number) => {
+  for (let i = 0; i < steep.data.length; i++) {
     const xx = lx[i] * lx[i] + ax[i] * ax[i] + bx[i] * bx[i];
     const yy = ly[i] * ly[i] + ay[i] * ay[i] + by[i] * by[i];
-    return { xx, yy, xy: lx[i] * ly[i] + ax[i] * ay[i] + bx[i] * by[i] };
-  };
-  for (let i = 0; i < steep.data.length; i++) {
-    const { xx, yy, xy } = tensorAt(i);
+    const xy = lx[i] * ly[i] + ax[i] * ay[i] + bx[i] * by[i];
     const half = (xx - yy) / 2;
     steep.data[i] = Math.sqrt((xx + yy) / 2 + Math.sqrt(half * half + xy * xy));
+    if (steep.data[i] >= STEEP) normals[i] = 0.5 * Math.atan2(xy, half);
   }
   const across = gaussianGradient(depth, 1.2);
   const reach = Math.max(6, Math.round(FAR * Math.max(w, h)));
@@ -113,10 +114,8 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   for (let y = reach; y < h - reach; y++)
     for (let x = reach; x < w - reach; x++) {
       const i = y * w + x;
-      if ((x + 2 * y) % 3 || steep.data[i] < BORDER / 12) continue;
-      const { xx, yy, xy } = tensorAt(i);
-      const t = 0.5 * Math.atan2(2 * xy, xx - yy);
-      const [ux, uy] = [Math.cos(t), Math.sin(t)];
+      if ((x + 2 * y) % 3 || steep.data[i] < STEEP) continue;
+      const [ux, uy] = [Math.cos(normals[i]), Math.sin(normals[i])];
       const end = (k: number) => Math.round(y + k * uy) * w + Math.round(x + k * ux);
       if (CREST.some((k) => steep.data[end(k)] > steep.data[i])) continue;
       const [p, q] = [end(-6), end(6)];

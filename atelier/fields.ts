@@ -8,7 +8,7 @@ import { between } from './hands/sample';
 import { P, smooth } from './sheet';
 
 export const RIMS = ['outlined', 'sharp', 'soft'] as const;
-export type Rim = (typeof RIMS)[number];
+type Rim = (typeof RIMS)[number];
 
 export interface PaintedFields {
   image: RgbImage;

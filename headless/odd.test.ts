@@ -3,6 +3,7 @@ import { execFile } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import fc from 'fast-check';
 import sharp, { type Sharp } from 'sharp';
 import { seededRandom } from '../core/raster/statistics';
 import { drawnPicture, fourFields, pictureBomb } from '../tests/support/pictures';
@@ -117,6 +118,30 @@ test('what is no picture, or only half of one, is refused in one line', async ()
     expect(r.err).toContain(name);
   });
 });
+
+test('files with bytes changed at random end in a reading or a refusal, whichever command they are given to', async () => {
+  const whole = await Promise.all([drawnPicture(180, 120).jpeg().toBuffer(), drawnPicture(180, 120).png().toBuffer(), drawnPicture(180, 120).webp().toBuffer(), drawnPicture(180, 120).tiff().toBuffer()]); // prettier-ignore
+  const good = await written('good.png', () => drawnPicture(200, 150).png());
+  let at = 0;
+  const damage = fc.record({
+    file: fc.nat(whole.length - 1),
+    // Places as shares of the file, so that headers and bodies are met alike.
+    edits: fc.array(fc.tuple(fc.double({ min: 0, max: 1, noNaN: true }), fc.nat(255)), { minLength: 1, maxLength: 12 }),
+    kept: fc.double({ min: 0.2, max: 1, noNaN: true }),
+    command: fc.constantFrom('measure', 'rectify', 'compare'),
+  });
+  await fc.assert(
+    fc.asyncProperty(damage, async ({ file, edits, kept, command }) => {
+      const bytes = Buffer.from(whole[file].subarray(0, Math.max(16, Math.round(kept * whole[file].length))));
+      for (const [share, value] of edits) bytes[Math.min(bytes.length - 1, Math.floor(share * bytes.length))] = value;
+      const path = join(dir, `damaged${at++}.img`);
+      writeFileSync(path, bytes);
+      const words = { measure: [path], rectify: [path, '--paper', '210x148', '--px-per-mm', '2', '--out', join(dir, 'damaged.png')], compare: ['--source', good, '--piece', path] }; // prettier-ignore
+      settled(await run(command, ...words[command as keyof typeof words], '--json'));
+    }),
+    { numRuns: 24, seed: 7, endOnFailure: true },
+  );
+}, 240_000);
 
 test('squaring up and comparing come to an end on odd pictures too', async () => {
   const odd = await Promise.all(PICTURES.filter(([n]) => ['one.png', 'thin.png', 'strip.png', 'black.png', 'noise.png'].includes(n)).map(([n, m]) => written(`r-${n}`, m))); // prettier-ignore

@@ -28,7 +28,7 @@ export interface DrawnWork {
 }
 
 /** What a feature of the profile should read on this hand's works, from its rules. */
-export interface FeatureRule {
+interface FeatureRule {
   low: number;
   high: number;
 }

@@ -10,7 +10,7 @@ import { reduceImage } from '../../core/raster/resample';
 import { mean, median, seededRandom } from '../../core/raster/statistics';
 import { number, percent, SeedSet, seedSets, table } from './tables';
 
-export const TABLES: readonly TableKind[] = ['plain', 'wood', 'cluttered', 'similar'];
+const TABLES: readonly TableKind[] = ['plain', 'wood', 'cluttered', 'similar'];
 const [WIDTH, HEIGHT] = [1200, 900];
 const DIAGONAL = Math.hypot(WIDTH, HEIGHT);
 const SHEET_PX_PER_MM = 3;

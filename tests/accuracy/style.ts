@@ -12,7 +12,7 @@ import { number, SeedSet, seedSets, table } from './tables';
 const PX_PER_MM = 4;
 const SCORES = ['overall', ...FEATURE_GROUPS] as const;
 
-export function measured(image: RgbImage, widthMm: number): Measured {
+function measured(image: RgbImage, widthMm: number): Measured {
   const { profile, layout } = measurePicture(image, { mmPerPixel: widthMm / image.width });
   return { features: profile.features, palette: profile.palette, layout, widthMm };
 }

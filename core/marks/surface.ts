@@ -21,8 +21,8 @@ function noiseBetween(fine: number, coarse: number): number {
 const ASIDE = 4;
 
 /**
- * Energy by band where no stroke is: `softened` are the departure planes at the four softnesses (the finest may be
- * turned about), `lines` the strokes; `noise` is the standard deviation of pixel noise, whose share is taken off.
+ * Energy by band where no stroke is: `softened` are the departure planes at the four softnesses, `lines` the
+ * strokes; `noise` is the standard deviation of pixel noise, whose share is taken off.
  */
 export function surfaceEnergy(softened: readonly Plane[], lines: Mask, noise: number): SurfaceEnergy {
   const { width: w, height: h } = lines;

@@ -43,20 +43,15 @@ export function workUp(image: RgbImage, ground: readonly number[] | null): Worku
   const noise = noiseOf(depart);
   const texture = gaussian(depart, 1.2);
   const marked = markedMask(depart, texture);
-  const inverse = gaussian(depart, 0.6);
-  for (let i = 0, d = inverse.data; i < d.length; i++) d[i] = 100 - d[i];
-  const lines = sauvola(inverse, 11, 0.12, leastContrast(noise));
+  const fine = gaussian(depart, 0.6);
+  const lines = darkLines(fine, leastContrast(noise));
   const inside = distanceInside(lines);
   const field = orientationField(depart, noise);
   const { labels, list } = components(lines);
   const { strokes, skeleton } = traceStrokes(lines, depart, 6);
   const coarse = gaussian(depart, 4);
   const middle = gaussian(depart, 2.5);
-  const surface = surfaceEnergy(
-    [gaussian(depart, 0.6), texture, middle, coarse],
-    strokesOnly(lines, labels, list),
-    noise,
-  );
+  const surface = surfaceEnergy([fine, texture, middle, coarse], strokesOnly(lines, labels, list), noise);
   for (let i = 0, t = texture.data, c = coarse.data; i < t.length; i++) t[i] -= c[i];
   return {
     width: image.width,
@@ -77,6 +72,13 @@ export function workUp(image: RgbImage, ground: readonly number[] | null): Worku
     blobs: list,
     groundKnown: ground !== null,
   };
+}
+
+/** Lines of a departure plane by Sauvola's threshold, which looks for dark on light. */
+function darkLines(depart: Plane, contrast: number): Mask {
+  const inverse = plane(depart.width, depart.height);
+  for (let i = 0; i < inverse.data.length; i++) inverse.data[i] = 100 - depart.data[i];
+  return sauvola(inverse, 11, 0.12, contrast);
 }
 
 const leastContrast = (noise: number) => Math.max(5, 3.5 * noise);
@@ -114,9 +116,7 @@ function followStrokes(depart: Plane, lines: Mask, noise: number): Stroke[] | nu
   const sigma = Math.min(2.6, CLOSING * breadth * Math.min(1, (uneven - WHOLE) / (BROKEN - WHOLE)));
   if (sigma < 0.6) return null;
   const soft = gaussian(depart, sigma);
-  const inverse = plane(depart.width, depart.height);
-  for (let i = 0; i < inverse.data.length; i++) inverse.data[i] = 100 - soft.data[i];
-  return traceStrokes(sauvola(inverse, 11, 0.12, 0.6 * leastContrast(noise)), soft, 6).strokes;
+  return traceStrokes(darkLines(soft, 0.6 * leastContrast(noise)), soft, 6).strokes;
 }
 
 /** Line pixels without the specks that tooth and grain leave. */

@@ -50,6 +50,7 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
     ['GET', `/api/studies/${study}/progress`],
     ['DELETE', `/api/studies/${study}/progress`],
     ['POST', `/api/studies/${study}/stand`],
+    ['POST', `/api/studies/${study}/samples`],
     ['GET', `/api/studies/${study}/plan`],
     ['PUT', `/api/studies/${study}/plan`],
     ['GET', `/api/studies/${study}/report`],

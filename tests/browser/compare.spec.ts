@@ -115,7 +115,6 @@ test('from an empty study to a compared piece: told what is missing, a wrong fil
   await page.getByLabel(/Real width/).blur();
   await sized;
   // A sample work by another hand, drawn on the spot, is set beside it as a foil.
-  await page.getByText('Try it with sample works').click();
   await page.getByLabel('Invented hand').selectOption('osk');
   await page.getByLabel(/as a foil/).check();
   const foil = put(page, 'POST', /\/samples$/);

@@ -2,7 +2,7 @@
 import { normal } from '../../core/raster/statistics';
 import { Easel } from '../easel';
 import { P, smooth } from '../sheet';
-import { between, dash, DrawnWork, HandWork, SampleHand, StrokeTruth } from './sample';
+import { between, dash, DrawnWork, HandWork, SampleHand, straight, StrokeTruth } from './sample';
 
 const RULES = {
   ground: '#f2eee3',
@@ -106,7 +106,7 @@ function rigging(s: Sheet, w: number, h: number): void {
   const r = s.easel.random;
   const [p, q, t] = pairs(Math.floor(3 * r()));
   const mast = between(r, 0.36, 0.62) * w;
-  const line = (a: P, b: P) => Array.from({ length: 24 }, (_, i): P => [a[0] + ((b[0] - a[0]) * i) / 23, a[1] + ((b[1] - a[1]) * i) / 23]); // prettier-ignore
+  const line = (a: P, b: P) => straight(a, b, 24);
   s.rope(line([mast, -4], [mast + 3, h + 4]), 16, t);
   for (let k = 0; k < 4; k++) {
     const foot = between(r, 0.02, 0.12) + 0.24 * k;

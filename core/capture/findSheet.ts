@@ -1,7 +1,7 @@
 /** Knows how to find a sheet of paper in a photograph: the strongest quadrilateral of straight edges, its corners then made sub-pixel. */
 import { labPlanes } from '../colour/lab';
 import { gaussian } from '../raster/filters';
-import { scharr } from '../raster/gradient';
+import { colourRise, scharr } from '../raster/gradient';
 import { Plane, plane, Point, RgbImage } from '../raster/image';
 import { reduceToLongSide } from '../raster/resample';
 import { median, quantile } from '../raster/statistics';
@@ -29,24 +29,7 @@ interface EdgeMap {
 function edgeMap(image: RgbImage): EdgeMap {
   const { L, a, b } = labPlanes(image);
   const n = L.data.length;
-  const gradients = [L, a, b].map((p) => scharr(gaussian(p, 1.2)));
-  const raw = new Float32Array(n);
-  const nx = new Float32Array(n);
-  const ny = new Float32Array(n);
-  for (let i = 0; i < n; i++) {
-    // Di Zenzo's (1986) tensor: the direction in which the colour changes most.
-    let [xx, yy, xy] = [0, 0, 0];
-    for (const g of gradients) {
-      xx += g.dx.data[i] ** 2;
-      yy += g.dy.data[i] ** 2;
-      xy += g.dx.data[i] * g.dy.data[i];
-    }
-    const root = Math.hypot((xx - yy) / 2, xy);
-    raw[i] = Math.sqrt((xx + yy) / 2 + root);
-    const t = 0.5 * Math.atan2(2 * xy, xx - yy);
-    nx[i] = Math.cos(t);
-    ny[i] = Math.sin(t);
-  }
+  const { steepness: raw, nx, ny } = colourRise([L, a, b].map((p) => scharr(gaussian(p, 1.2))));
   const { width: w, height: h } = L;
   const strength = new Float32Array(n);
   for (let y = 1; y < h - 1; y++)

@@ -38,6 +38,8 @@ export interface MarkScale {
 
 const LINED: ReadonlySet<MarkKind> = new Set(['parallel-hatch', 'cross-hatch', 'contour-hatch', 'scribble', 'line']);
 const HATCHED: ReadonlySet<MarkKind> = new Set(['parallel-hatch', 'cross-hatch', 'contour-hatch']);
+/** Hatching whose strokes can be followed, since no others cross them. */
+const ONE_WAY: ReadonlySet<MarkKind> = new Set(['parallel-hatch', 'contour-hatch']);
 
 function size(px: number, scale: MarkScale): Size {
   const own = px * scale.factor;
@@ -76,7 +78,7 @@ export function readPatch(image: RgbImage, ground: readonly number[] | null, sca
   const lined = LINED.has(kind);
   const width = lined || kind === 'stipple' ? readWidths(work.depart, work.skeleton, work.inside, work.field) : null;
   const spacing = HATCHED.has(kind) ? e.spacing : null;
-  const strokes = kind === 'parallel-hatch' || kind === 'contour-hatch' ? work.follow() : work.strokes;
+  const strokes = ONE_WAY.has(kind) ? work.follow() : work.strokes;
   const stroked = lined ? lengthReading(strokes, width, scale) : { strokeLength: null, straightness: null };
   const directions = lined
     ? e.directions
@@ -220,7 +222,7 @@ function followed(
   let near = tiles[0];
   for (const t of tiles)
     if (Math.hypot(t.centre[0] - u, t.centre[1] - v) < Math.hypot(near.centre[0] - u, near.centre[1] - v)) near = t;
-  if (near.kind !== 'parallel-hatch' && near.kind !== 'contour-hatch') return false;
+  if (!ONE_WAY.has(near.kind)) return false;
   const [a, b] = [points[0], points[points.length - 1]];
   const lean = (Math.atan2(a[1] - b[1], b[0] - a[0]) * 180) / Math.PI;
   return Math.abs(axialDifference(lean, near.evidence.meanAngle)) < ASTRAY;
@@ -285,7 +287,7 @@ export function readOverall(image: RgbImage, ground: readonly number[] | null, s
       }
     // Some hundreds of strokes say how long they are.
     if (strokes.length >= ENOUGH_STROKES) continue;
-    const oneWay = own.some((t) => t.kind === 'parallel-hatch' || t.kind === 'contour-hatch');
+    const oneWay = own.some((t) => ONE_WAY.has(t.kind));
     const seen = oneWay ? work.follow() : work.strokes;
     const clear = seen.filter((s) => followed(own, rect, s, image.width, image.height));
     strokes.push(...(clear.length >= 12 ? clear : seen));

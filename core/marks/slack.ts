@@ -1,8 +1,8 @@
 /** Knows how far colour strays from its line: the distance of colour borders to the drawn line that runs beside them. */
 import { LabPlanes } from '../colour/lab';
 import { erodeMin, gaussian } from '../raster/filters';
-import { Plane, plane } from '../raster/image';
-import { gaussianGradient } from '../raster/gradient';
+import { Plane, plane, Point } from '../raster/image';
+import { colourRise, gaussianGradient, Gradient } from '../raster/gradient';
 import { mean, standardDeviation } from '../raster/statistics';
 
 export interface ColourSlack {
@@ -94,19 +94,7 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   const clear = erodeMin(keep, 1);
   const kept = gaussian(clear, FILL);
   const fields = [L, a, b].map((p) => withoutLines(p, clear, kept));
-  const rises = fields.map((p) => gaussianGradient(p, 1.2));
-  const steep = plane(w, h);
-  const normals = new Float32Array(w * h);
-  const [lx, ly, ax, ay, bx, by] = rises.flatMap((g) => [g.dx.data, g.dy.data]);
-  // Di Zenzo's (1986) tensor of the three channels: how steep, and along which normal, the colour changes.
-  for (let i = 0; i < steep.data.length; i++) {
-    const xx = lx[i] * lx[i] + ax[i] * ax[i] + bx[i] * bx[i];
-    const yy = ly[i] * ly[i] + ay[i] * ay[i] + by[i] * by[i];
-    const xy = lx[i] * ly[i] + ax[i] * ay[i] + bx[i] * by[i];
-    const half = (xx - yy) / 2;
-    steep.data[i] = Math.sqrt((xx + yy) / 2 + Math.sqrt(half * half + xy * xy));
-    if (steep.data[i] >= STEEP) normals[i] = 0.5 * Math.atan2(xy, half);
-  }
+  const { steepness, nx, ny } = colourRise(fields.map((p) => gaussianGradient(p, 1.2)), STEEP); // prettier-ignore
   const across = gaussianGradient(depth, 1.2);
   const reach = Math.max(6, Math.round(FAR * Math.max(w, h)));
   const distances: number[] = [];
@@ -114,15 +102,15 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   for (let y = reach; y < h - reach; y++)
     for (let x = reach; x < w - reach; x++) {
       const i = y * w + x;
-      if ((x + 2 * y) % 3 || steep.data[i] < STEEP) continue;
-      const [ux, uy] = [Math.cos(normals[i]), Math.sin(normals[i])];
-      const end = (k: number) => Math.round(y + k * uy) * w + Math.round(x + k * ux);
-      if (CREST.some((k) => steep.data[end(k)] > steep.data[i])) continue;
-      const [p, q] = [end(-6), end(6)];
+      if ((x + 2 * y) % 3 || steepness[i] < STEEP) continue;
+      const [ux, uy] = [nx[i], ny[i]];
+      const at = (k: number) => Math.round(y + k * uy) * w + Math.round(x + k * ux);
+      if (CREST.some((k) => steepness[at(k)] > steepness[i])) continue;
+      const [p, q] = [at(-6), at(6)];
       const contrast = Math.hypot(...fields.map((f) => f.data[p] - f.data[q]));
       if (contrast < BORDER) continue;
       borders++;
-      const off = nearestLine(depth, across.dx, across.dy, x, y, ux, uy, reach);
+      const off = nearestLine(depth, across, at, [ux, uy], reach);
       if (off !== null) distances.push(off);
     }
   if (borders < LEAST_POINTS || distances.length < LEAST_LINED * borders) return null;
@@ -135,10 +123,14 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   };
 }
 
-/** Distance along the normal to the crest of the nearest line that runs along the border; null when none does. */
-function nearestLine(depth: Plane, dx: Plane, dy: Plane, x: number, y: number, ux: number, uy: number, reach: number): number | null {
-  const w = depth.width;
-  const at = (k: number) => Math.round(y + k * uy) * w + Math.round(x + k * ux);
+/** Distance along the normal `n` (`at` gives its pixels) to the crest of the nearest line along the border; null for none. */
+function nearestLine(
+  depth: Plane,
+  across: Gradient,
+  at: (k: number) => number,
+  n: Point,
+  reach: number,
+): number | null {
   let best: number | null = null;
   for (const side of [1, -1])
     for (let k = 0; k < reach - 1; k++) {
@@ -152,11 +144,12 @@ function nearestLine(depth: Plane, dx: Plane, dy: Plane, x: number, y: number, u
       let along = 0;
       for (const f of [top - 2, top - 1, top + 1, top + 2]) {
         const j = at(side * f);
-        const size = Math.hypot(dx.data[j], dy.data[j]);
-        if (size > 0.3) along = Math.max(along, Math.abs(dx.data[j] * ux + dy.data[j] * uy) / size);
+        const [dx, dy] = [across.dx.data[j], across.dy.data[j]];
+        const size = Math.hypot(dx, dy);
+        if (size > 0.3) along = Math.max(along, Math.abs(dx * n[0] + dy * n[1]) / size);
       }
       if (along >= ALONG) best = best === null ? top : Math.min(best, top);
       break;
     }
   return best;
-} // prettier-ignore
+}

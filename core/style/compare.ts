@@ -4,10 +4,10 @@ import { Aim, Asked, ASKED, copyRange, signatureOf } from './aim';
 import { SURFACE_BANDS } from '../marks/surface';
 import { Feature, FEATURE_GROUPS, FeatureGroup, FeatureSet, featureSpec, FeatureUnit } from './features';
 import { Invention, inventionOf } from './invention';
-import { Layout, registerLayouts } from './layout';
+import { Layout, placed, registerLayouts } from './layout';
 import { featureDifference, Range, rangeOf } from './range';
 import { paletteDistance, Weighted } from './transport';
-import { PLAIN_WORDS, sayFinding, WordSettings } from './words';
+import { FIELD_COLUMNS, FIELD_ROWS, fieldName, PLAIN_WORDS, sayFinding, WordSettings } from './words';
 
 /** What comparison needs of a measured picture. */
 export interface Measured {
@@ -51,7 +51,8 @@ interface Scored extends Finding {
   deviation: number;
 }
 
-const inMm = (f: Feature, widthMm: number): Feature => {
+/** A size given per thousandth of a picture's width, in mm of that width. */
+export const inMm = (f: Feature, widthMm: number): Feature => {
   const k = widthMm / 1000;
   return {
     ...f,
@@ -154,15 +155,13 @@ function placeFindings(source: Measured, piece: Measured): Scored[] {
     const s = r.shift[k];
     push('composition', `place.shift${name}`, 'ratio', 0, 0.03, s, Math.abs(s) <= 0.03 ? `The whole stands where the source has it, ${name === 'X' ? 'left to right' : 'top to bottom'}.` : `The whole has moved ${percent(s)} of the sheet ${s > 0 ? plus : minus}.`);
   } // prettier-ignore
-  const rows = ['upper', 'middle', 'lower'];
-  const columns = ['left', 'middle', 'right'];
   for (let j = 0; j < 3; j++)
     for (let i = 0; i < 3; i++) {
       let [sa, sb, n] = [0, 0, 0];
       for (let y = Math.floor((j * a.height) / 3); y < Math.floor(((j + 1) * a.height) / 3); y++)
         for (let x = Math.floor((i * a.width) / 3); x < Math.floor(((i + 1) * a.width) / 3); x++) {
-          const px = Math.floor((((x + 0.5) / a.width - 0.5) * r.scale + r.shift[0] + 0.5) * b.width);
-          const py = Math.floor((((y + 0.5) / a.height - 0.5) * r.scale + r.shift[1] + 0.5) * b.height);
+          const [u, v] = placed(r, a, x, y);
+          const [px, py] = [Math.floor(u * b.width), Math.floor(v * b.height)];
           if (px < 0 || py < 0 || px >= b.width || py >= b.height) continue;
           sa += a.weight[y * a.width + x];
           sb += b.weight[py * b.width + px];
@@ -170,9 +169,9 @@ function placeFindings(source: Measured, piece: Measured): Scored[] {
         }
       if (!n) continue;
       const [mid, value] = [sa / n, sb / n];
-      const where = `${rows[j]} ${columns[i]}`.replace('middle middle', 'centre');
+      const where = fieldName(3 * j + i);
       const off = value - mid;
-      push('value', `place.weight.${rows[j]}-${columns[i]}`, 'L*', mid, 5, value, Math.abs(off) <= 5 ? `The ${where} is as worked as the source’s.` : `The ${where} is ${off > 0 ? 'more heavily' : 'more lightly'} worked than the source’s: ${value.toFixed(0)} against ${mid.toFixed(0)}.`);
+      push('value', `place.weight.${FIELD_ROWS[j]}-${FIELD_COLUMNS[i]}`, 'L*', mid, 5, value, Math.abs(off) <= 5 ? `The ${where} is as worked as the source’s.` : `The ${where} is ${off > 0 ? 'more heavily' : 'more lightly'} worked than the source’s: ${value.toFixed(0)} against ${mid.toFixed(0)}.`);
     } // prettier-ignore
   return out;
 }

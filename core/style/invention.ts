@@ -1,6 +1,6 @@
 /** Knows how far a picture is from being a copy: what stands where, whatever was mirrored, moved or recoloured. */
 import { clamp } from '../raster/statistics';
-import { Layout, likenessOfForms, Registration, registerLayouts } from './layout';
+import { Layout, likenessOfForms, placed, Registration, registerLayouts } from './layout';
 
 export interface Invention {
   /** 0 for the same picture, 100 for one that shares nothing of the layout. */
@@ -16,10 +16,8 @@ function shapeOverlap(source: Layout, piece: Layout, r: Registration): number {
   let either = 0;
   for (let y = 0; y < source.height; y++)
     for (let x = 0; x < source.width; x++) {
-      const u = (x + 0.5) / source.width - 0.5;
-      const v = (y + 0.5) / source.height - 0.5;
-      const px = Math.floor(((r.mirrored ? -u : u) * r.scale + r.shift[0] + 0.5) * piece.width);
-      const py = Math.floor((v * r.scale + r.shift[1] + 0.5) * piece.height);
+      const [u, v] = placed(r, source, x, y);
+      const [px, py] = [Math.floor(u * piece.width), Math.floor(v * piece.height)];
       if (px < 0 || py < 0 || px >= piece.width || py >= piece.height) continue;
       const [a, b] = [source.shape[y * source.width + x] > 50, piece.shape[py * piece.width + px] > 50];
       if (a && b) both++;

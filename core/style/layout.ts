@@ -1,7 +1,7 @@
 /** Knows where a picture's darks and forms lie, small enough to lay one layout over another and see how alike they are. */
 import { lightnessPlane } from '../colour/lab';
 import { gaussian } from '../raster/filters';
-import { Mask, Plane, RgbImage } from '../raster/image';
+import { Mask, Plane, Rect, RgbImage } from '../raster/image';
 import { reducePlane, sampleBilinear } from '../raster/resample';
 
 const SIDE = 48;
@@ -43,27 +43,33 @@ export interface Registration {
   shift: [number, number];
 }
 
-function correlate(
-  a: Plane,
-  b: Plane,
-  scaleX: number,
-  scaleY: number,
-  shiftX: number,
-  shiftY: number,
-  mirrored: boolean,
-): number {
+/** How a source is laid over a piece. */
+export type Placing = Omit<Registration, 'correlation'>;
+
+/** Where the middle of a source's cell comes to on the piece, in shares of it. */
+export function placed({ mirrored, scale, shift }: Placing, source: Pick<Plane, 'width' | 'height'>, x: number, y: number): [number, number] {
+  const u = (x + 0.5) / source.width - 0.5;
+  const v = (y + 0.5) / source.height - 0.5;
+  return [(mirrored ? -u : u) * scale + shift[0] + 0.5, v * scale + shift[1] + 0.5];
+} // prettier-ignore
+
+/** The piece's value under a source's cell; null where that falls beside the piece. */
+function valueUnder(placing: Placing, a: Plane, b: Plane, x: number, y: number): number | null {
+  const [u, v] = placed(placing, a, x, y);
+  const [bx, by] = [u * b.width - 0.5, v * b.height - 0.5];
+  if (bx < -0.5 || by < -0.5 || bx > b.width - 0.5 || by > b.height - 0.5) return null;
+  return sampleBilinear(b, bx, by);
+}
+
+function correlate(a: Plane, b: Plane, placing: Placing): number {
   // Pixels of a (source) are looked up in b (piece); what falls outside b is left out, but at least half must overlap.
   let n = 0;
   let [sa, sb, saa, sbb, sab] = [0, 0, 0, 0, 0];
   for (let y = 0; y < a.height; y++)
     for (let x = 0; x < a.width; x++) {
-      const u = (x + 0.5) / a.width - 0.5;
-      const v = (y + 0.5) / a.height - 0.5;
-      const bx = ((mirrored ? -u : u) * scaleX + shiftX + 0.5) * b.width - 0.5;
-      const by = (v * scaleY + shiftY + 0.5) * b.height - 0.5;
-      if (bx < -0.5 || by < -0.5 || bx > b.width - 0.5 || by > b.height - 0.5) continue;
+      const vb = valueUnder(placing, a, b, x, y);
+      if (vb === null) continue;
       const va = a.data[y * a.width + x];
-      const vb = sampleBilinear(b, bx, by);
       n++;
       sa += va;
       sb += vb;
@@ -96,44 +102,41 @@ const BLOCKS = 4;
 /** How far a block may have slipped in redrawing, in shares of the sheet. */
 const SLIP = [-0.03, -0.015, 0, 0.015, 0.03];
 
+/** Correlation of one block of a source with what lies under it, both about 0; and how much stands in it. Null where half falls beside. */
+function correlateBlock(a: Plane, b: Plane, [x0, y0, w, h]: Rect, placing: Placing): { c: number; weight: number } | null {
+  let [n, saa, sbb, sab] = [0, 0, 0, 0];
+  for (let y = y0; y < y0 + h; y++)
+    for (let x = x0; x < x0 + w; x++) {
+      const vb = valueUnder(placing, a, b, x, y);
+      if (vb === null) continue;
+      const va = a.data[y * a.width + x];
+      n++;
+      saa += va * va;
+      sbb += vb * vb;
+      sab += va * vb;
+    }
+  if (n < 0.5 * w * h) return null;
+  return { c: saa > 1e-6 && sbb > 1e-6 ? sab / Math.sqrt(saa * sbb) : 0, weight: Math.sqrt(saa / n) };
+} // prettier-ignore
+
 /**
  * How alike the smaller forms are, 0–1, when a source lies over a piece as registered: normalised correlation block by
  * block, each block let slip a little as a redrawn one would, weighted by how much stands in it.
  */
-export function likenessOfForms(source: Layout, piece: Layout, r: Registration): number {
+export function likenessOfForms(source: Layout, piece: Layout, placing: Placing): number {
   const a = bandOf(source, 0.008, 0.035);
   const b = bandOf(piece, 0.008, 0.035);
+  const slips = SLIP.flatMap((x) => SLIP.map((y): Placing => ({ ...placing, shift: [placing.shift[0] + x, placing.shift[1] + y] }))); // prettier-ignore
   let [sum, weights] = [0, 0];
   for (let j = 0; j < BLOCKS; j++)
     for (let i = 0; i < BLOCKS; i++) {
       const [x0, x1] = [i, i + 1].map((k) => Math.floor((k * a.width) / BLOCKS));
       const [y0, y1] = [j, j + 1].map((k) => Math.floor((k * a.height) / BLOCKS));
-      const area = (x1 - x0) * (y1 - y0);
-      let [best, weight] = [-1, 0];
-      for (const slipX of SLIP)
-        for (const slipY of SLIP) {
-          let [n, saa, sbb, sab] = [0, 0, 0, 0];
-          for (let y = y0; y < y1; y++)
-            for (let x = x0; x < x1; x++) {
-              const u = (x + 0.5) / a.width - 0.5;
-              const v = (y + 0.5) / a.height - 0.5;
-              const px = ((r.mirrored ? -u : u) * r.scale + r.shift[0] + slipX + 0.5) * b.width - 0.5;
-              const py = (v * r.scale + r.shift[1] + slipY + 0.5) * b.height - 0.5;
-              if (px < -0.5 || py < -0.5 || px > b.width - 0.5 || py > b.height - 0.5) continue;
-              const va = a.data[y * a.width + x];
-              const vb = sampleBilinear(b, px, py);
-              n++;
-              saa += va * va;
-              sbb += vb * vb;
-              sab += va * vb;
-            }
-          if (n < 0.5 * area) continue;
-          const c = saa > 1e-6 && sbb > 1e-6 ? sab / Math.sqrt(saa * sbb) : 0;
-          if (c > best) [best, weight] = [c, Math.sqrt(saa / n)];
-        }
-      if (best === -1) continue;
-      sum += best * weight;
-      weights += weight;
+      const tried = slips.flatMap((slip) => correlateBlock(a, b, [x0, y0, x1 - x0, y1 - y0], slip) ?? []);
+      if (!tried.length) continue;
+      const best = tried.reduce((p, q) => (q.c > p.c ? q : p));
+      sum += best.c * best.weight;
+      weights += best.weight;
     }
   return weights > 0 ? Math.max(0, sum / weights) : 0;
 }
@@ -146,7 +149,7 @@ export function registerLayouts(source: Layout, piece: Layout, allowMirror = tru
   const [a, b] = [half(fineA), half(fineB)];
   let best = { correlation: -2, mirrored: false, scale: 1, shift: [0, 0] as [number, number] };
   const consider = (p: Plane, q: Plane, scale: number, sx: number, sy: number, mirrored: boolean) => {
-    const correlation = correlate(p, q, scale, scale, sx, sy, mirrored);
+    const correlation = correlate(p, q, { mirrored, scale, shift: [sx, sy] });
     if (correlation > best.correlation) best = { correlation, mirrored, scale, shift: [sx, sy] };
   };
   for (const mirrored of allowMirror ? [false, true] : [false])

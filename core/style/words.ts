@@ -114,6 +114,13 @@ export function nextStep(f: Pick<Said, 'feature' | 'distance'>, settings: WordSe
   return spell(`Next time ${text}.`, settings);
 }
 
+export const FIELD_ROWS = ['upper', 'middle', 'lower'];
+export const FIELD_COLUMNS = ['left', 'middle', 'right'];
+
+/** Name of one of the nine fields of a picture, 0 to 8 from the top left, row by row. */
+export const fieldName = (i: number): string =>
+  i === 4 ? 'centre' : `${FIELD_ROWS[Math.floor(i / 3)]} ${FIELD_COLUMNS[i % 3]}`;
+
 /** Title of a feature for lists and charts. */
 export function featureTitle(feature: string): string {
   if (TITLES[feature]) return TITLES[feature];

@@ -4,6 +4,7 @@ import { ciede2000 } from '../../core/colour/difference';
 import { labFromHex, lchFromLab } from '../../core/colour/lab';
 import { measurePicture, Profile } from '../../core/style/profile';
 import { paletteDistance } from '../../core/style/transport';
+import { cropAndTurn } from '../../core/raster/crop';
 import { RgbImage } from '../../core/raster/image';
 import { reduceImage } from '../../core/raster/resample';
 import { mean, median, quantile } from '../../core/raster/statistics';
@@ -11,15 +12,6 @@ import { number, percent, SeedSet, seedSets, table } from './tables';
 
 /** What others do to a picture before it comes to us; made by a caller that has an image library. */
 export type Spoil = (image: RgbImage) => Promise<RgbImage>;
-
-function turned(image: RgbImage): RgbImage {
-  const { width: w, height: h, data } = image;
-  const out = new Uint8Array(data.length);
-  for (let y = 0; y < h; y++)
-    for (let x = 0; x < w; x++)
-      for (let c = 0; c < 3; c++) out[3 * ((w - 1 - x) * h + y) + c] = data[3 * (y * w + x) + c];
-  return { width: h, height: w, data: out };
-}
 
 interface Seen {
   seed: number;
@@ -36,7 +28,10 @@ async function look({ seeds }: SeedSet, jpeg: Spoil): Promise<Seen[]> {
     const read = (i: RgbImage) => measurePicture(i, { colours: 8 }).profile;
     const spoiled = [
       { name: 'half the size', profile: read(reduceImage(image, image.width >> 1, image.height >> 1)) },
-      { name: 'turned by 90°', profile: read(turned(image)) },
+      {
+        name: 'turned by 90°',
+        profile: read(cropAndTurn(image, { x: 0, y: 0, w: image.width, h: image.height, turn: 90 })),
+      },
       { name: 'JPEG 70', profile: read(await jpeg(image)) },
     ];
     out.push({ seed, truth, profile: read(image), spoiled });

@@ -3,13 +3,12 @@ import { drawPatch, Patch, PATCH_MEDIA, PatchMedium } from '../../atelier/patche
 import { MARK_KINDS, MarkKind } from '../../core/marks/kind';
 import { Reading, readPatch } from '../../core/marks/reading';
 import { axialDifference, median } from '../../core/raster/statistics';
+import { percent, seedSets, table } from './tables';
 
 interface Row {
   patch: Patch['truth'];
   reading: Reading;
 }
-
-const percent = (v: number) => (Number.isFinite(v) ? `${(100 * v).toFixed(1)} %` : '–');
 
 function readAll(seeds: readonly number[]): Row[] {
   const rows: Row[] = [];
@@ -54,10 +53,6 @@ function sizesOf(rows: readonly Row[]) {
   };
 }
 
-function table(head: readonly string[], rows: readonly (readonly string[])[]): string {
-  return [head, head.map(() => '---'), ...rows].map((r) => `| ${r.join(' | ')} |`).join('\n');
-}
-
 /** How often readings given with about a confidence are right. */
 function reliability(rows: readonly Row[]): string {
   const bins = [0, 0.3, 0.5, 0.6, 0.7, 0.8, 0.9, 0.95, 1.0001];
@@ -97,6 +92,7 @@ function section(name: string, rows: readonly Row[]): string {
 
 /** The marks' part of the accuracy notes; `many` seeds a kind and medium for each set. */
 export function marksAccuracy(many: number): string {
-  const seeds = (from: number) => Array.from({ length: many }, (_, i) => from + i);
-  return [section('Train seeds', readAll(seeds(1))), section('Test seeds', readAll(seeds(5001)))].join('\n\n');
+  return seedSets(many)
+    .map((set) => section(set.name, readAll(set.seeds)))
+    .join('\n\n');
 }

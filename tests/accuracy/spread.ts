@@ -5,6 +5,7 @@ import { SAMPLE_HANDS } from '../../atelier/hands';
 import { furtherWork } from '../../atelier/hands/sample';
 import { labFromHex, lchFromLab } from '../../core/colour/lab';
 import { Feature, FEATURES, FeatureSet } from '../../core/style/features';
+import { inMm } from '../../core/style/compare';
 import { featureDifference } from '../../core/style/range';
 import { measurePicture } from '../../core/style/profile';
 import { cropImage, RgbImage } from '../../core/raster/image';
@@ -55,8 +56,6 @@ async function again(set: SeedSet, jpeg: Spoil, tally: Tally): Promise<void> {
     }
 }
 
-const mm = (f: Feature, widthMm: number): Feature => ({ ...f, value: f.value === null ? null : (f.value * widthMm) / 1000, spread: f.spread === null ? null : (f.spread * widthMm) / 1000 }); // prettier-ignore
-
 /** Readings against what was drawn: the pen's strokes, and painted fields. */
 async function drawn(set: SeedSet, tally: Tally): Promise<void> {
   for (const seed of set.seeds) {
@@ -65,8 +64,8 @@ async function drawn(set: SeedSet, tally: Tally): Promise<void> {
     const { features } = measurePicture(image, { mmPerPixel: 1 / PX_PER_MM }).profile;
     const rules = ANSGRAVE_HAND.rules as Record<string, number>;
     count(tally, 'marks.direction', rules.angle, features['marks.direction']);
-    count(tally, 'marks.spacing', rules.spacing, mm(features['marks.spacing'], work.widthMm));
-    count(tally, 'marks.lineWidth', median(strokes.map((s) => s.width)), mm(features['marks.lineWidth'], work.widthMm)); // prettier-ignore
+    count(tally, 'marks.spacing', rules.spacing, inMm(features['marks.spacing'], work.widthMm));
+    count(tally, 'marks.lineWidth', median(strokes.map((s) => s.width)), inMm(features['marks.lineWidth'], work.widthMm)); // prettier-ignore
   }
   for (const seed of [...set.seeds, ...set.seeds.map((s) => s + 40)]) {
     const { image, ground, colours, rims } = paintFields(seed);

@@ -4,18 +4,13 @@ import { SAMPLE_HANDS } from '../../atelier/hands';
 import { furtherWork, SampleHand } from '../../atelier/hands/sample';
 import { compare, Measured } from '../../core/style/compare';
 import { FEATURE_GROUPS } from '../../core/style/features';
-import { measurePicture } from '../../core/style/profile';
 import { cropImage, RgbImage } from '../../core/raster/image';
 import { mean, quantile, seededRandom } from '../../core/raster/statistics';
+import { measured } from '../support/measured';
 import { number, SeedSet, seedSets, table } from './tables';
 
 const PX_PER_MM = 4;
 const SCORES = ['overall', ...FEATURE_GROUPS] as const;
-
-function measured(image: RgbImage, widthMm: number): Measured {
-  const { profile, layout } = measurePicture(image, { mmPerPixel: widthMm / image.width });
-  return { features: profile.features, palette: profile.palette, layout, widthMm };
-}
 
 interface Work {
   hand: SampleHand;

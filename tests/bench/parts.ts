@@ -6,13 +6,12 @@ import { readPalette } from '../../core/colour/palette';
 import { linearFromByte } from '../../core/colour/srgb';
 import { orientationField } from '../../core/marks/orientation';
 import { reduceToLongSide } from '../../core/raster/resample';
+import { median } from '../../core/raster/statistics';
 import { opencv } from '../support/opencv';
 
 const ROUNDS = 7;
 const SIDE = 1024;
 const COLOURS = 6;
-
-const middle = (values: readonly number[]): number => values.slice().sort((a, b) => a - b)[values.length >> 1];
 
 /** Median ms of each of the works, taken in turns since a shared machine is faster at one time than at another. */
 function inTurns(...works: (() => unknown)[]): number[] {
@@ -24,7 +23,7 @@ function inTurns(...works: (() => unknown)[]): number[] {
       work();
       times[k].push(performance.now() - begun);
     });
-  return times.map(middle);
+  return times.map(median);
 }
 
 const { image } = await ANSGRAVE_HAND.draw(ANSGRAVE_HAND.works[0], 10);

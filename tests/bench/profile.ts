@@ -3,6 +3,7 @@ import sharp from 'sharp';
 import { ANSGRAVE } from '../../atelier/hand';
 import { renderDrawing } from '../../atelier/render';
 import { drawScene, MASTER_SCENES } from '../../atelier/scenes';
+import { median } from '../../core/raster/statistics';
 import { measurePicture } from '../../core/style/profile';
 
 const [WIDTH_MM, HEIGHT_MM, WIDTH_PX] = [300, 225, 4000];
@@ -23,8 +24,6 @@ const timed = async (work: () => Promise<unknown>): Promise<number> => {
   return performance.now() - begun;
 };
 
-const middle = (values: readonly number[]): number => values.slice().sort((a, b) => a - b)[values.length >> 1];
-
 sharp.concurrency(1);
 sharp.cache(false);
 const jpeg = await picture();
@@ -40,12 +39,6 @@ async function profile(): Promise<void> {
   measurePicture({ width: info.width, height: info.height, data });
 }
 
-async function inTurn<A, B>(list: readonly A[], work: (a: A) => Promise<B>): Promise<B[]> {
-  const out: B[] = [];
-  for (const a of list) out.push(await work(a));
-  return out;
-}
-
 await base();
 const first = await timed(profile);
 const bases: number[] = [];
@@ -56,7 +49,7 @@ for (let i = 0; i < ROUNDS; i++) {
   profiles.push(await timed(profile));
 }
 bases.push(await timed(base), await timed(base));
-const [b, p] = [middle(bases), middle(profiles)];
+const [b, p] = [median(bases), median(profiles)];
 const peakMb = process.resourceUsage().maxRSS / 1024;
 
 /** The picture's profile at other sizes, in ms by megapixels. */
@@ -66,7 +59,9 @@ for (const megapixels of [1, 3, 6, 12, 24]) {
   const sized = await sharp(jpeg).resize(width).jpeg({ quality: 92 }).toBuffer();
   const { data, info } = await sharp(sized).removeAlpha().raw().toBuffer({ resolveWithObject: true });
   const image = { width: info.width, height: info.height, data };
-  growth[megapixels] = middle(await inTurn([1, 2, 3], () => timed(async () => measurePicture(image))));
+  const times: number[] = [];
+  for (let i = 0; i < 3; i++) times.push(await timed(async () => measurePicture(image)));
+  growth[megapixels] = median(times);
 }
 
 process.stdout.write(

@@ -2,15 +2,10 @@
 import { SAMPLE_HANDS } from '../../atelier/hands';
 import { furtherWork, HandWork, SampleHand } from '../../atelier/hands/sample';
 import { compare, Measured } from '../../core/style/compare';
-import { measurePicture } from '../../core/style/profile';
 import { RgbImage } from '../../core/raster/image';
 import { reduceImage } from '../../core/raster/resample';
 import { mean } from '../../core/raster/statistics';
-
-const measured = (image: RgbImage, widthMm: number): Measured => {
-  const { profile, layout } = measurePicture(image, { mmPerPixel: widthMm / image.width });
-  return { features: profile.features, palette: profile.palette, layout, widthMm };
-};
+import { measured } from '../support/measured';
 
 interface Drawn {
   hand: SampleHand;

@@ -2,7 +2,7 @@
 import type { Reading } from '@/core/marks/reading';
 import { finishByRegion } from '@/core/marks/finish';
 import type { FeatureSet } from '@/core/style/features';
-import { kindName, sizeWords, WordSettings } from '@/core/style/words';
+import { fieldName, kindName, sizeWords, WordSettings } from '@/core/style/words';
 
 export interface Telling {
   feature: string;
@@ -49,10 +49,6 @@ export function tellReading(r: Reading, words: WordSettings): Telling[] {
   });
   return out;
 }
-
-const ROWS = ['upper', 'middle', 'lower'];
-const COLUMNS = ['left', 'middle', 'right'];
-const fieldName = (i: number) => (i === 4 ? 'centre' : `${ROWS[Math.floor(i / 3)]} ${COLUMNS[i % 3]}`);
 
 /** What the surface, the colour's keeping to its line and the finish say of a whole work. */
 export function tellSurface(

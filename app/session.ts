@@ -1,24 +1,26 @@
 /** Knows the signed-in teacher of a page request. */
 import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
+import { cache } from 'react';
 import { teacherOf, Teacher } from '@/server/accounts/auth';
 import { Told } from '@/server/errors';
+import { benchOf } from '@/server/studies/studies';
 
-export async function signedIn(): Promise<Teacher | null> {
-  return teacherOf(await headers());
-}
+/** Looked up once a request, however many parts of a page ask. */
+export const signedIn = cache(async (): Promise<Teacher | null> => teacherOf(await headers()));
 
 /** The teacher, or off to the sign-in page. */
 export async function requireTeacher(): Promise<Teacher> {
   return (await signedIn()) ?? redirect('/sign-in');
 }
 
-/** What a page needs, or its 404 where that belongs to no one or to another teacher. */
-export async function orNotFound<T>(work: Promise<T>): Promise<T> {
+/** A study of the teacher's with its rail and the settings, looked up once a request; 404 where it is nobody's or another's. */
+export const openStudy = cache(async (id: string) => {
+  const teacher = await requireTeacher();
   try {
-    return await work;
+    return { teacher, ...(await benchOf(teacher.id, id)) };
   } catch (error) {
     if (error instanceof Told && error.status === 404) notFound();
     throw error;
   }
-}
+});

@@ -1,6 +1,6 @@
 /** The headless face of the core: one command, one JSON document on standard output. */
+import { CoreError } from '../core/errors';
 import { ciede2000 } from '../core/colour/difference';
-import { FormatError } from '../core/formats/json';
 import { all, has, last, numbers, points, readWords, Words, wordSettings } from './options';
 import { Unusable } from './unusable';
 
@@ -123,7 +123,7 @@ export async function run(name: string, input: readonly string[]): Promise<numbe
     await new Promise<void>((done) => process.stdout.write(text + '\n', () => done()));
     return 0;
   } catch (error) {
-    if (error instanceof Unusable || error instanceof FormatError || error instanceof RangeError) {
+    if (error instanceof Unusable || error instanceof CoreError) {
       process.stderr.write(error.message.replace(/\s*\n\s*/g, ' ') + '\n');
       return 2;
     }

@@ -1,6 +1,6 @@
 import { ClassList } from '@/ui/classes/ClassList';
 import { Shell } from '@/ui/shared/Shell';
-import { listClasses } from '@/server/studies/studies';
+import { listClasses } from '@/server/studies/classes';
 import { requireTeacher } from '../session';
 
 export const metadata = { title: 'Classes' };

@@ -1,7 +1,8 @@
 import { redirect } from 'next/navigation';
 import { SignInForm } from '@/ui/account/SignInForm';
 import { text } from '@/ui/text/en';
-import { demoSignIn } from '@/server/demo/account';
+import { demoSignIn } from '@/server/accounts/demoAccount';
+import { signUpKind } from '@/server/accounts/signUp';
 import { signedIn } from '../session';
 
 export const metadata = { title: 'Sign in' };
@@ -14,7 +15,7 @@ export default async function SignInPage() {
         <h1 className="text-5xl font-semibold">{text.name}</h1>
         <p className="mt-3 text-xl">{text.tagline}</p>
       </div>
-      <SignInForm demo={await demoSignIn()} />
+      <SignInForm demo={await demoSignIn()} signUp={await signUpKind()} />
     </main>
   );
 }

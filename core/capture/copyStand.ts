@@ -1,4 +1,5 @@
 /** Knows a simulated copy stand: photographs a flat sheet on a table with the faults of a classroom, and tells where the corners truly fell. */
+import { CoreError } from '../errors';
 import { byteFromLinear, linearFromByte } from '../colour/srgb';
 import { gaussian } from '../raster/filters';
 import { plane, Point, RgbImage } from '../raster/image';
@@ -204,7 +205,7 @@ function throughLens({ width, height, lens = 0 }: StandSettings) {
 export function photograph(sheet: RgbImage | null, s: StandSettings): StandPhoto {
   const [w, h] = s.paper;
   if (sheet && Math.abs(sheet.width / sheet.height / (w / h) - 1) > 0.02)
-    throw new RangeError('paper: the picture and the sheet have different shapes');
+    throw new CoreError('paper: the picture and the sheet have different shapes');
   const random = seededRandom(s.seed * 2654435761);
   const view = project(s);
   const corners = rectangleCorners(w, h).map(([x, y]) => view(x, y));

@@ -1,4 +1,5 @@
 /** Knows the perspective map between a flat sheet and its photograph (direct linear transform, normalised: Hartley 1997). */
+import { CoreError } from '../errors';
 import { Point } from '../raster/image';
 
 /** Row-major 3 × 3, last entry 1 where possible. */
@@ -81,7 +82,7 @@ function leastEigenvector(m: number[][]): number[] {
 /** Homography that carries `from` to `to` in the least-squares algebraic sense; four or more pairs, no three of four in line. */
 export function fitHomography(from: readonly Point[], to: readonly Point[]): Homography {
   if (from.length < 4 || from.length !== to.length)
-    throw new RangeError('homography: needs at least four pairs of points');
+    throw new CoreError('homography: needs at least four pairs of points');
   const [nf, nt] = [normaliser(from), normaliser(to)];
   const ata = Array.from({ length: 9 }, () => new Array<number>(9).fill(0));
   from.forEach((p, i) => {
@@ -95,7 +96,7 @@ export function fitHomography(from: readonly Point[], to: readonly Point[]): Hom
   });
   const h = multiply(multiply(invertHomography(nt), leastEigenvector(ata)), nf);
   if (!h.every(Number.isFinite) || Math.abs(h[8]) < 1e-12)
-    throw new RangeError('corners: three of them lie on one line; place the four corners of the sheet');
+    throw new CoreError('corners: three of them lie on one line; place the four corners of the sheet');
   return h.map((v) => v / h[8]);
 }
 

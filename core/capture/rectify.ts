@@ -1,4 +1,5 @@
 /** Knows how to square up a photograph of a sheet, even out its light and take off its colour cast. */
+import { CoreError } from '../errors';
 import { byteFromLinear, linearFromByte } from '../colour/srgb';
 import { Point, Rect, rectInside, RgbImage } from '../raster/image';
 import { median } from '../raster/statistics';
@@ -42,14 +43,14 @@ function turnToPaper(corners: readonly Point[], [w, h]: readonly [number, number
 
 function checkCorners(corners: readonly Point[], photo: RgbImage): void {
   const slack = 0.5 * Math.max(photo.width, photo.height);
-  if (corners.length !== 4) throw new RangeError('corners: four are needed, each x,y');
+  if (corners.length !== 4) throw new CoreError('corners: four are needed, each x,y');
   for (const [x, y] of corners)
     if (!(x > -slack && y > -slack && x < photo.width + slack && y < photo.height + slack))
-      throw new RangeError(
+      throw new CoreError(
         `corners: ${x},${y} lies far outside the photograph, which is ${photo.width} by ${photo.height} px`,
       );
   if (Math.abs(signedArea(corners)) < 100)
-    throw new RangeError('corners: they enclose no area; place the four corners of the sheet');
+    throw new CoreError('corners: they enclose no area; place the four corners of the sheet');
 }
 
 /** Catmull-Rom weights for a fraction 0–1. */
@@ -156,11 +157,11 @@ export function rectify(photo: RgbImage, options: RectifyOptions): Rectified {
   const [pw, ph] = options.paper;
   const pxPerMm = options.pxPerMm ?? 10;
   if (!(pw > 0 && ph > 0 && pw <= 5000 && ph <= 5000))
-    throw new RangeError('paper: width and height must lie between 1 and 5000 mm, written WxH');
+    throw new CoreError('paper: width and height must lie between 1 and 5000 mm, written WxH');
   if (!(pxPerMm > 0) || pw * ph * pxPerMm * pxPerMm > MOST_PIXELS)
-    throw new RangeError('px-per-mm: the result would have more than 40 million pixels; ask for fewer px per mm');
+    throw new CoreError('px-per-mm: the result would have more than 40 million pixels; ask for fewer px per mm');
   if (options.grey && !rectInside(options.grey, photo.width, photo.height))
-    throw new RangeError('grey: the rectangle does not lie inside the photograph');
+    throw new CoreError('grey: the rectangle does not lie inside the photograph');
   const warnings: string[] = [];
   const given = options.corners;
   if (given) checkCorners(given, photo);
@@ -191,7 +192,7 @@ export function rectify(photo: RgbImage, options: RectifyOptions): Rectified {
   if (options.grey) {
     const card = meanOf(photo, options.grey);
     if (Math.min(...card) <= 0.002 || Math.max(...card) >= 0.98)
-      throw new RangeError('grey: the card is burnt out or black there; choose another part of it');
+      throw new CoreError('grey: the card is burnt out or black there; choose another part of it');
     const [x, y, gw, gh] = options.grey;
     const [u, v] = applyHomography(invertHomography(toPhoto), [x + gw / 2, y + gh / 2]);
     if (light) level = light.at(u / w, v / h);

@@ -1,4 +1,5 @@
 /** Knows what paints give when stirred together (Kubelka and Munk 1931), and which whole-number parts come nearest. */
+import { CoreError } from '../errors';
 import { ciede2000 } from './difference';
 import { labFromHex, labFromLinear, lchFromLab } from './lab';
 import { linearFromReflectance, reflectanceFromLinear, WAVELENGTHS } from './reflectance';
@@ -203,7 +204,7 @@ export function missInWords(asked: readonly number[], got: readonly number[]): s
 export function mixFor(target: string, kit: Kit, wanted = 5): MixAnswer {
   const asked = labFromHex(target);
   const white = kit.paints.find((p) => p.name === kit.white) ?? null;
-  if (kit.white !== null && !white) throw new RangeError(`kit: the white "${kit.white}" is not among its paints`);
+  if (kit.white !== null && !white) throw new CoreError(`kit: the white "${kit.white}" is not among its paints`);
   const coloured = kit.paints.filter((p) => p !== white);
   const ready = coloured.map((p) => prepare(p, white ? calibratedStrength(p, white) : p.strength));
   const base = white ? prepare(white, 1) : null;

@@ -1,4 +1,5 @@
 /** Knows a picture's few colours and their shares: weighted clustering in Oklab over a colour histogram. */
+import { CoreError } from '../errors';
 import { gaussianGradient } from '../raster/gradient';
 import { Plane, RgbImage } from '../raster/image';
 import { median } from '../raster/statistics';
@@ -277,7 +278,7 @@ function joinNear(accents: Cluster[], bins: readonly Bin[], total: number): Clus
  * with small colours that stand far from everything else kept beside them as accents.
  */
 export function readPalette(image: RgbImage, lightness: Plane, most: number): Palette {
-  if (!(most >= 1 && most <= 24)) throw new RangeError('colours: the number of colours must lie between 1 and 24');
+  if (!(most >= 1 && most <= 24)) throw new CoreError('colours: the number of colours must lie between 1 and 24');
   const total = image.width * image.height;
   const { bins, index } = histogramBins(image, flatnessOf(lightness));
   const clusters = gather(bins, total, most);

@@ -1,4 +1,5 @@
 /** Knows how a reference would look in the master's values and palette: a study aid, not a picture. */
+import { CoreError } from '../errors';
 import { gaussian } from '../raster/filters';
 import { plane, RgbImage } from '../raster/image';
 import { labFromHex, labPlanes, lightnessPlane, luminanceFromLightness } from './lab';
@@ -102,7 +103,7 @@ export function inMastersPalette(
   reference: RgbImage,
   palette: readonly { hex: string; share: number; accent: boolean }[],
 ): Regrouped {
-  if (!palette.length) throw new RangeError('palette: at least one colour is needed');
+  if (!palette.length) throw new CoreError('palette: at least one colour is needed');
   const soft = squint(reference, 0.004 * Math.max(reference.width, reference.height));
   const entries = palette.map((p) => ({ ...p, lab: labFromHex(p.hex), rgb: encodedFromHex(p.hex).map((v) => Math.round(v * 255)) })); // prettier-ignore
   const plain = entries.filter((e) => !e.accent);

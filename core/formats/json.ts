@@ -1,6 +1,7 @@
 /** Knows how to read a JSON file so that a mistake is named with its field and its remedy. */
+import { CoreError } from '../errors';
 
-export class FormatError extends Error {}
+export class FormatError extends CoreError {}
 
 export function parseJson(text: string, what: string): Record<string, unknown> {
   let value: unknown;

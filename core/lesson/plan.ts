@@ -1,4 +1,5 @@
 /** Knows how a lesson is put together: from medium, techniques, minutes and class to periods, materials, warnings and cautions. */
+import { CoreError } from '../errors';
 import { cautionsFor } from './hazards';
 import { Item, ItemId } from './items';
 import { OrderContext, orderWarnings, OrderWarning, runsWhenWetted } from './order';
@@ -142,7 +143,7 @@ function timeWarnings(wishes: PlanWishes, { squeeze, told, laid }: ReturnType<ty
   return out;
 }
 
-/** A whole lesson. Throws RangeError naming the field where a wish cannot be met. */
+/** A whole lesson. Throws CoreError naming the field where a wish cannot be met. */
 export function makePlan(wishes: PlanWishes): Plan {
   for (const [field, value, low, high] of [
     ['minutesPerPeriod', wishes.minutesPerPeriod, 25, 240],
@@ -151,11 +152,11 @@ export function makePlan(wishes: PlanWishes): Plan {
     ['youngest', wishes.youngest, 4, 99],
   ] as const)
     if (!(Number.isInteger(value) && value >= low && value <= high))
-      throw new RangeError(`${field}: must be a whole number from ${low} to ${high}`);
-  if (!wishes.steps.length) throw new RangeError('steps: choose at least one technique');
+      throw new CoreError(`${field}: must be a whole number from ${low} to ${high}`);
+  if (!wishes.steps.length) throw new CoreError('steps: choose at least one technique');
   const techniques = wishes.steps.map((s) => {
     const t = techniqueOf(s.technique);
-    if (!t) throw new RangeError(`steps: there is no technique “${s.technique}”`);
+    if (!t) throw new CoreError(`steps: there is no technique “${s.technique}”`);
     return t;
   });
   const fit = fitted(wishes, techniques);

@@ -1,4 +1,5 @@
 /** Knows how much is needed: sheets from parent sheets, millilitres for an area, paint for a measured palette. */
+import { CoreError } from '../errors';
 import { ITEMS, Item, ItemId } from './items';
 
 const A4_MM2 = 297 * 210;
@@ -6,7 +7,7 @@ const A4_MM2 = 297 * 210;
 /** How many pieces of a × b mm come out of a parent sheet, cut straight across, in the best of two blocks either way. */
 export function piecesFromParent(parent: readonly [number, number], piece: readonly [number, number]): number {
   for (const [name, v] of [['parent', parent], ['piece', piece]] as const)
-    if (!(v[0] > 0 && v[1] > 0)) throw new RangeError(`${name}: both sides must be larger than 0 mm`); // prettier-ignore
+    if (!(v[0] > 0 && v[1] > 0)) throw new CoreError(`${name}: both sides must be larger than 0 mm`); // prettier-ignore
   const grid = (w: number, h: number, a: number, b: number) =>
     Math.max(0, Math.floor((w + 1e-6) / a)) * Math.max(0, Math.floor((h + 1e-6) / b));
   let best = 0;

@@ -1,4 +1,5 @@
 /** Knows how steps, demonstrations and drying fall into periods: nothing touches a sheet before it is ready, and waiting is put to use. */
+import { CoreError } from '../errors';
 import { whyWait } from './order';
 import { Technique } from './technique';
 
@@ -126,7 +127,7 @@ function useWait(clock: Clock, minutes: number, coming: readonly Technique[], fi
  */
 export function schedule(steps: readonly TimedStep[], length: number, frame: Frame): Schedule {
   if (length < frame.look + frame.handOut + frame.warmUp + frame.clearUp + SHORTEST_PART)
-    throw new RangeError(`minutes: a period of ${length} minutes leaves no time to work; give at least ${frame.look + frame.handOut + frame.warmUp + frame.clearUp + SHORTEST_PART}`); // prettier-ignore
+    throw new CoreError(`minutes: a period of ${length} minutes leaves no time to work; give at least ${frame.look + frame.handOut + frame.warmUp + frame.clearUp + SHORTEST_PART}`); // prettier-ignore
   const clock = new Clock(length, frame);
   const layers: Layer[] = [];
   const waits: Wait[] = [];

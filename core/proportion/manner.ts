@@ -2,6 +2,7 @@
  * Knows how a reference would be bent toward a master's manner: the master's factors applied to the reference's own
  * measures, and the points moved there with as little bending as possible.
  */
+import { CoreError } from '../errors';
 import { solve } from '../raster/solve';
 import { Landmarks } from './align';
 import { measureProportions } from './measures';
@@ -50,7 +51,7 @@ const ROUNDS = 40;
 export function bendToManner(template: TemplateName, reference: Landmarks, factors: readonly MannerFactor[]): Bent {
   const names = Object.keys(reference);
   const n = names.length;
-  if (n < 3) throw new RangeError('landmarks: place at least three points on the reference');
+  if (n < 3) throw new CoreError('landmarks: place at least three points on the reference');
   const from = names.map((name) => reference[name]);
   const middle = [0, 1].map((k) => from.reduce((s, p) => s + p[k], 0) / n);
   const size = Math.sqrt(from.reduce((s, p) => s + (p[0] - middle[0]) ** 2 + (p[1] - middle[1]) ** 2, 0) / n) || 1;

@@ -1,4 +1,5 @@
 /** Knows which basic shape an outline is nearest to: ellipse, triangle, rectangle, trapezoid or egg. */
+import { CoreError } from '../errors';
 import { Point } from '../raster/image';
 import { fitEllipse } from './ellipse';
 import { minimise } from './nelderMead';
@@ -145,7 +146,7 @@ function shapeOf(kind: ShapeKind, x: number[], overlap: number): FittedShape {
 export function fitShapes(points: readonly Point[]): FittedShape[] {
   const polygon = points.map((p) => [p[0], p[1]] as Point);
   if (polygon.length < 3 || Math.abs(signedArea(polygon)) < 1e-9)
-    throw new RangeError('polygon: needs at least three points that enclose an area');
+    throw new CoreError('polygon: needs at least three points that enclose an area');
   const hull = convexHull(polygon);
   const rect = minimumRectangle(polygon);
   const size = Math.sqrt(Math.abs(signedArea(polygon)));

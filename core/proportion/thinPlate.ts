@@ -1,4 +1,5 @@
 /** Knows the thin-plate spline: the smoothest map of the plane that carries given points to given points (Bookstein 1989). */
+import { CoreError } from '../errors';
 import { Point } from '../raster/image';
 import { solve } from '../raster/solve';
 
@@ -41,11 +42,11 @@ export function bendingMatrix(points: readonly Point[]): Float64Array[] {
 
 export type PlaneMap = (x: number, y: number) => [number, number];
 
-/** The map that carries each `from` to its `to`; throws RangeError where fewer than three points differ or all lie on a line. */
+/** The map that carries each `from` to its `to`; throws CoreError where fewer than three points differ or all lie on a line. */
 export function thinPlate(from: readonly Point[], to: readonly Point[]): PlaneMap {
-  if (from.length !== to.length) throw new RangeError('points: both lists must be equally long');
+  if (from.length !== to.length) throw new CoreError('points: both lists must be equally long');
   const n = from.length;
-  if (n < 3) throw new RangeError('points: at least three are needed');
+  if (n < 3) throw new CoreError('points: at least three are needed');
   const size = Math.max(...from.flatMap((p) => [Math.abs(p[0] - from[0][0]), Math.abs(p[1] - from[0][1])])) || 1;
   const unit = from.map((p): Point => [(p[0] - from[0][0]) / size, (p[1] - from[0][1]) / size]);
   const weights = [0, 1].map((k) => {
@@ -54,7 +55,7 @@ export function thinPlate(from: readonly Point[], to: readonly Point[]): PlaneMa
     return solve(system(unit, TINY), right);
   });
   if (!weights.every((w) => w.every(Number.isFinite)))
-    throw new RangeError('points: they must not all lie on one line');
+    throw new CoreError('points: they must not all lie on one line');
   return (x, y) => {
     const [u, v] = [(x - from[0][0]) / size, (y - from[0][1]) / size];
     const out: [number, number] = [0, 0];

@@ -1,4 +1,5 @@
 /** Knows how proportions are carried from a source to a sheet: one placing, and the same point told in mm, by grid and by folds. */
+import { CoreError } from '../errors';
 import { Point } from '../raster/image';
 
 export interface Placing {
@@ -20,7 +21,7 @@ export function placeOnSheet(
   margin: number,
 ): Placing {
   const [w, h] = [sheet[0] - 2 * margin, sheet[1] - 2 * margin];
-  if (!(w > 0 && h > 0)) throw new RangeError('margin: it leaves nothing of the sheet');
+  if (!(w > 0 && h > 0)) throw new CoreError('margin: it leaves nothing of the sheet');
   if (fit === 'stretch') return { left: margin, top: margin, width: w, height: h, sheet };
   const scale = (fit === 'fit' ? Math.min : Math.max)(w / source[0], h / source[1]);
   const [width, height] = [source[0] * scale, source[1] * scale];

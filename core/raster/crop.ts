@@ -1,4 +1,5 @@
 /** Knows how a picture is cropped and turned by quarters, and where its points stand afterwards. */
+import { CoreError } from '../errors';
 import { cropImage, Point, RgbImage } from './image';
 
 export interface Crop {
@@ -24,10 +25,10 @@ function turned([u, v]: Point, { w, h, turn }: Crop): [number, number] {
   return [u, v];
 }
 
-/** The part of a picture inside a frame of whole pixels, turned; throws RangeError where less than 16 px would be left. */
+/** The part of a picture inside a frame of whole pixels, turned; throws CoreError where less than 16 px would be left. */
 export function cropAndTurn(image: RgbImage, crop: Crop): RgbImage {
   const { x, y, w, h, turn } = crop;
-  if (w < 16 || h < 16) throw new RangeError('crop: what is left would be smaller than 16 px');
+  if (w < 16 || h < 16) throw new CoreError('crop: what is left would be smaller than 16 px');
   const cut = cropImage(image, [x, y, w, h]);
   const [width, height] = turn === 90 || turn === 270 ? [h, w] : [w, h];
   // Where the middle of the first pixel comes to, and how far on the next one across and the next one down.

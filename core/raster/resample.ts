@@ -1,4 +1,5 @@
 /** Knows how to change a picture's size without inventing or losing light: area means in linear light. */
+import { CoreError } from '../errors';
 import { linearFromByte, byteFromLinear } from '../colour/srgb';
 import { Plane, plane, RgbImage } from './image';
 import { gatherRows, Span } from './kernels/kernels';
@@ -26,7 +27,7 @@ function spans(from: number, to: number): Span[] {
 export function reduceImage(source: RgbImage, width: number, height: number): RgbImage {
   if (width === source.width && height === source.height) return source;
   if (width > source.width || height > source.height)
-    throw new RangeError('reduceImage: the wanted size is larger than the picture');
+    throw new CoreError('reduceImage: the wanted size is larger than the picture');
   const xs = spans(source.width, width);
   const ys = spans(source.height, height);
   const out = new Uint8Array(width * height * 3);

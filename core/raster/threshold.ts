@@ -1,4 +1,5 @@
 /** Knows where to cut a tone scale: Otsu for one cut, its multi-level form for several, Sauvola where light varies. */
+import { CoreError } from '../errors';
 import { box } from './filters';
 import { Mask, mask, Plane, plane } from './image';
 
@@ -17,7 +18,7 @@ export function histogram(data: ArrayLike<number>, low: number, high: number, bi
  */
 export function multiOtsu(counts: ArrayLike<number>, classes: number): number[] {
   const n = counts.length;
-  if (classes < 2 || classes > n) throw new RangeError(`values: the number of steps must lie between 2 and ${n}`);
+  if (classes < 2 || classes > n) throw new CoreError(`values: the number of steps must lie between 2 and ${n}`);
   const weight = new Float64Array(n + 1);
   const moment = new Float64Array(n + 1);
   for (let i = 0; i < n; i++) {

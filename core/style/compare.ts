@@ -1,4 +1,5 @@
 /** Knows how a piece stands to a master's works: findings, closeness by group, and own invention. */
+import { CoreError } from '../errors';
 import { clamp } from '../raster/statistics';
 import { Aim, Asked, ASKED, copyRange, signatureOf } from './aim';
 import { SURFACE_BANDS } from '../marks/surface';
@@ -244,7 +245,7 @@ function rangesFor(sources: readonly Measured[], piece: Measured, mm: boolean, a
  * master's range, main places, proportions within 6 % (study); the range and the signature proportions (remembered).
  */
 export function compare(sources: readonly Measured[], piece: Measured, options: CompareOptions): Comparison {
-  if (!sources.length) throw new RangeError('source: at least one work by the master is needed');
+  if (!sources.length) throw new CoreError('source: at least one work by the master is needed');
   const words = options.words ?? PLAIN_WORDS;
   const mm = piece.widthMm !== null && sources.every((s) => s.widthMm !== null);
   const invention: Invention | null = inventionOf(sources.map((s) => s.layout), piece.layout); // prettier-ignore

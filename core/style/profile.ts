@@ -1,4 +1,5 @@
 /** Knows how to take a whole picture apart into its profile: the readings, and the flat features drawn from them. */
+import { CoreError } from '../errors';
 import { ciede2000 } from '../colour/difference';
 import { labPlanes, LabPlanes } from '../colour/lab';
 import { Palette, PaletteEntry, readPalette } from '../colour/palette';
@@ -75,7 +76,7 @@ export function measurePatch(
   mmPerPixel: number | null,
 ): Reading {
   if (!rectInside(patch, image.width, image.height))
-    throw new RangeError(
+    throw new CoreError(
       `patch ${patch.join(',')} does not lie inside the picture, which is ${image.width} by ${image.height} px`,
     );
   const whole = patch.map(Math.round) as unknown as Rect;

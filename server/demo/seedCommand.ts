@@ -14,15 +14,17 @@ import { applyHomography, fitHomography, rectangleCorners } from '../../core/cap
 import { auth } from '../accounts/auth';
 import { database, newId } from '../database/connection';
 import { encodeJpeg, encodePng } from '../pictures/decode';
-import { addPiece, pieceOf } from '../pieces/pieces';
+import { addPiece } from '../pieces/pieces';
 import { edits, kits, paints, pieces, studies, students, user, works } from '../schema';
 import { placeLandmarks } from '../studies/landmarks';
 import { addReference } from '../studies/references';
 import { addRule } from '../studies/rules';
-import { createClass, createStudy } from '../studies/studies';
+import { createClass } from '../studies/classes';
+import { pieceOf } from '../studies/ownership';
+import { createStudy } from '../studies/studies';
 import { addFact, addWork } from '../studies/works';
 import { pictureOf } from '../pictures/store';
-import { DEMO_EMAIL, DEMO_NAME, DEMO_PASSWORD } from './account';
+import { DEMO_EMAIL, DEMO_NAME, DEMO_PASSWORD } from '../accounts/demoAccount';
 
 type Say = (text: string) => void;
 const PX_PER_MM = 6;

@@ -3,18 +3,19 @@ import { Kit } from '../../core/colour/mixing';
 import { makePlan } from '../../core/lesson/plan';
 import { advise } from '../../core/style/advice';
 import { nextStep, sayFinding, sizeWords, WordSettings } from '../../core/style/words';
-import { settingsOf } from '../accounts/settings';
 import { database } from '../database/connection';
 import { Told } from '../errors';
-import { inThread } from '../jobs/threads';
 import { planOf } from '../lessons/plans';
-import { comparisonOf, listPieces } from '../pieces/pieces';
+import { answersOf, comparisonOf, listPieces } from '../pieces/pieces';
 import { derivedPicture, getBlob, pictureOf } from '../pictures/store';
 import { listKits } from '../studies/kits';
-import { listRules, RuleRow } from '../studies/rules';
-import { listClasses, rosterOf, studyOf } from '../studies/studies';
+import { classOf, RuleRow } from '../studies/ownership';
+import { listRules } from '../studies/rules';
+import { rosterOf } from '../studies/classes';
+import { benchOf } from '../studies/studies';
 import { listWorks } from '../studies/works';
-import { ReportDocument, ReportStudent } from './reportDocument';
+import { inThread } from '../threads/threads';
+import { ReportDocument, ReportStudent } from '../threads/reportDocument';
 
 type Bare = ReportStudent['piece'];
 
@@ -56,7 +57,8 @@ const pictureIn = (held: Held, id: string): Promise<Bare> => {
 async function studentPage(held: Held, name: string, pieces: readonly PieceView[]): Promise<ReportStudent | null> {
   const piece = chosen(pieces);
   if (!piece?.rectifiedId) return null;
-  const { comparison, notes, answers } = await comparisonOf(held.teacherId, piece.id);
+  const { comparison, notes } = await comparisonOf(piece.id);
+  const answers = await answersOf(piece.id);
   if (!comparison) return null;
   const noteOf = (feature: string) => notes.find((n) => n.feature === feature);
   const aside = new Set(notes.filter((n) => n.setAside).map((n) => n.feature));
@@ -101,14 +103,13 @@ function planIn(view: Awaited<ReturnType<typeof planOf>>): ReportDocument['plan'
 
 /** The report of a study as PDF bytes and a name for the file. */
 export async function studyReport(teacherId: string, studyId: string): Promise<{ pdf: Uint8Array; name: string }> {
-  const study = await studyOf(teacherId, studyId);
-  const settings = await settingsOf(teacherId);
-  const works = (await listWorks(teacherId, studyId)).filter((w) => !w.foil);
+  const { study, settings } = await benchOf(teacherId, studyId);
+  const works = (await listWorks(studyId)).filter((w) => !w.foil);
   if (!works.length) throw new Told(400, 'A report needs at least one work by the master. Add one at Look.');
   const words: WordSettings = { spelling: settings.spelling, units: settings.units };
-  const held: Held = { teacherId, rules: await listRules(teacherId, studyId), words, works, pictures: new Map() };
-  const pieces = await listPieces(teacherId, studyId);
-  const roster = await rosterOf(teacherId, studyId);
+  const held: Held = { teacherId, rules: await listRules(studyId), words, works, pictures: new Map() };
+  const pieces = await listPieces(studyId);
+  const roster = await rosterOf(studyId);
   const people = roster.length ? roster : [{ id: '', name: 'You' }];
   const students: ReportStudent[] = [];
   const without: string[] = [];
@@ -117,13 +118,13 @@ export async function studyReport(teacherId: string, studyId: string): Promise<{
     if (page) students.push(page);
     else without.push(person.name);
   }
-  const planView = await planOf(teacherId, studyId);
+  const planView = await planOf(study);
   const kit: (Kit & { id: string }) | undefined = (await listKits(teacherId))[0];
   const report: ReportDocument = {
     title: study.title,
     master: study.master,
     about: study.about,
-    className: (await listClasses(teacherId)).find((c) => c.id === study.classId)?.name ?? null,
+    className: study.classId ? (await classOf(teacherId, study.classId)).name : null,
     date: new Date().toISOString().slice(0, 10),
     paper: settings.paper === 'A4' ? 'A4' : 'LETTER',
     works: await Promise.all(

@@ -1,7 +1,7 @@
 /** Knows how the report of a study looks on paper: the rules, the palette, the plan, and a page for each student. */
 import { AMOUNT_WORDS } from '../../core/lesson/plan';
 import { Pages } from './page';
-import { ReportDocument, ReportStudent } from './reportDocument';
+import { ReportDocument, ReportStudent } from '../threads/reportDocument';
 
 const percent = (v: number) => `${v < 0.02 ? (100 * v).toFixed(1) : Math.round(100 * v)} %`;
 

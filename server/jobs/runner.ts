@@ -1,28 +1,35 @@
-/** Knows how a server works through the queue: one loop a process, two jobs at a time, leases renewed while they run. */
+/** Knows how a server works through the queue: a lane for each background thread, leases renewed while jobs run. */
 import { hostname } from 'node:os';
-import { database } from '../database/connection';
+import { CoreError } from '../../core/errors';
+import { changing, connectedFor, database } from '../database/connection';
 import { Told } from '../errors';
 import { log } from '../log';
-import { compareAgain } from '../pieces/asking';
+import { ensureProfile } from '../pictures/readings';
 import { comparePiece, processPiece } from '../pieces/processing';
-import { askForOutdated, ensureProfile, workOf } from '../studies/works';
-import { claim, finish, giveUp, Job, LEASE_MS, renew } from './queue';
+import { compareAgain } from '../queue/asking';
+import { claim, finish, giveUp, handBack, Job, LEASE_MS, renew } from '../queue/queue';
+import { sweep } from '../removal/sweep';
+import { workOf } from '../studies/ownership';
+import { backgroundThreads } from '../threads/threads';
+import { askForStale, askForWhatWaits } from './waiting';
 
 async function carryOut(job: Job): Promise<void> {
-  const { workId, pieceId } = job.payload;
   switch (job.kind) {
     case 'measure-work': {
-      const work = await workOf(job.teacherId, workId);
+      const work = await workOf(job.teacherId, job.workId!);
       await ensureProfile(job.teacherId, work.pictureId, work.widthMm);
-      await compareAgain(job.teacherId, work.studyId);
+      await changing((tx) => compareAgain(tx, job.teacherId, work.studyId));
       return;
     }
     case 'process-piece':
-      return processPiece(job.teacherId, pieceId);
+      return processPiece(job.teacherId, job.pieceId!);
     case 'compare-piece':
-      return comparePiece(job.teacherId, pieceId);
+      return comparePiece(job.teacherId, job.pieceId!);
   }
 }
+
+/** What was told to a person will not get better by trying again. */
+const isFinal = (error: unknown): error is Error => (error instanceof Told && error.status < 500) || error instanceof CoreError; // prettier-ignore
 
 async function runOne(job: Job, owner: string): Promise<void> {
   const db = database();
@@ -34,23 +41,35 @@ async function runOne(job: Job, owner: string): Promise<void> {
     await carryOut(job);
     await finish(db, job, owner);
   } catch (error) {
-    // What was told to a person will not get better by trying again; nor will a piece that has been removed.
-    const final = error instanceof Told || error instanceof RangeError;
     log.warn({ err: error, job: job.id, kind: job.kind }, 'job failed');
-    await giveUp(db, job, owner, error instanceof Error ? error.message.slice(0, 500) : 'unknown', final);
+    const told = isFinal(error) ? error.message.slice(0, 500) : 'Something went wrong while this was being measured.';
+    await giveUp(db, job, owner, told, isFinal(error));
   } finally {
     clearInterval(beat);
   }
 }
 
-const holder = globalThis as { __oldhandRunner?: { stop: () => void } };
+interface Running {
+  stop: () => Promise<void>;
+}
+
+const holder = globalThis as { __oldhandRunner?: Running };
+const MINUTE = 60_000;
+
+/** Does something at once and then every so often, until it is stopped; what goes wrong is logged and tried next time. */
+function everySoOften(ms: number, what: string, work: () => Promise<unknown>): () => void {
+  const run = () => void connectedFor('background', work).catch((error) => log.error({ err: error }, `${what} did not succeed`)); // prettier-ignore
+  run();
+  const timer = setInterval(run, ms);
+  timer.unref();
+  return () => clearInterval(timer);
+}
 
 /** Starts the loop of this process; a second call changes nothing. */
-export function startRunner(parallel = 2): void {
+export function startRunner(parallel = backgroundThreads()): void {
   if (holder.__oldhandRunner) return;
   const owner = `${hostname().slice(0, 30)}:${process.pid}:${Math.random().toString(36).slice(2, 8)}`;
   let stopped = false;
-  holder.__oldhandRunner = { stop: () => (stopped = true) };
   const lane = async () => {
     let pause = 100;
     while (!stopped) {
@@ -69,7 +88,22 @@ export function startRunner(parallel = 2): void {
       await new Promise((done) => setTimeout(done, pause));
     }
   };
-  // A newer core reads what an older one has read again.
-  void askForOutdated().catch((error) => log.error({ err: error }, 'older readings were not asked for anew'));
-  for (let i = 0; i < parallel; i++) void lane();
+  const ends = [
+    everySoOften(MINUTE, 'asking for what waits', askForWhatWaits),
+    everySoOften(60 * MINUTE, 'asking for old comparisons', askForStale),
+    everySoOften(60 * MINUTE, 'sweeping what is over', sweep),
+  ];
+  holder.__oldhandRunner = {
+    stop: async () => {
+      stopped = true;
+      for (const end of ends) end();
+      await connectedFor('background', () => handBack(database(), owner));
+    },
+  };
+  for (let i = 0; i < parallel; i++) void connectedFor('background', lane);
+}
+
+/** Takes no more work and hands back what is in hand; for a clean stop. */
+export async function stopRunner(): Promise<void> {
+  await holder.__oldhandRunner?.stop();
 }

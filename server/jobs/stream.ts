@@ -1,6 +1,7 @@
 /** Knows how progress reaches a page: server-sent events, one when something has changed, a comment now and then to keep the line. */
 import { database } from '../database/connection';
-import { progressOf } from './queue';
+import { progressOf } from '../queue/queue';
+import { isEnding } from '../ending';
 
 export function progressStream(teacherId: string, studyId: string, signal: AbortSignal): Response {
   const encoder = new TextEncoder();
@@ -18,7 +19,7 @@ export function progressStream(teacherId: string, studyId: string, signal: Abort
         }
       };
       const tick = async () => {
-        if (signal.aborted) return stop();
+        if (signal.aborted || isEnding()) return stop();
         try {
           const now = JSON.stringify(await progressOf(database(), teacherId, studyId));
           if (now !== before) {

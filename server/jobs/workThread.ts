@@ -1,96 +1,40 @@
 /** What runs in a worker thread: decoding, squaring up and measuring, away from the server's main thread. */
 import { SAMPLE_HANDS } from '../../atelier/hands';
 import { rectify } from '../../core/capture/rectify';
-import { Crop, cropAndTurn } from '../../core/raster/crop';
+import { cropAndTurn } from '../../core/raster/crop';
 import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
-import { compare, Comparison, CompareOptions, Measured } from '../../core/style/compare';
-import { Kit, mixFor } from '../../core/colour/mixing';
+import { compare, Comparison } from '../../core/style/compare';
+import { mixFor } from '../../core/colour/mixing';
 import { Told } from '../errors';
-import { ReportDocument } from '../exports/reportDocument';
 import { drawReport } from '../exports/reportPdf';
 import { installRoot } from '../root';
 import { decodeUpright, encodeJpeg, encodePng, encodePreview } from '../pictures/decode';
-import { photograph, StandSettings } from '../../core/capture/copyStand';
+import { photograph } from '../../core/capture/copyStand';
+import type {
+  CompareTask,
+  DrawSampleTask,
+  MadePicture,
+  MeasureTask,
+  ReportTask,
+  SquaredUp,
+  SquareUpTask,
+  StandPhotograph,
+  StandTask,
+  ToldElsewhere,
+  UprightTask,
+  WorkTask,
+} from '../threads/tasks';
 
-export const PREVIEW_SIDE = 1400;
-
-export interface MeasureTask {
-  task: 'measure';
-  bytes: Uint8Array;
-  name: string;
-  widthMm: number | null;
-}
-
-export interface SquareUpTask {
-  task: 'square-up';
-  bytes: Uint8Array;
-  name: string;
-  paper: [number, number];
-  corners: [number, number][] | null;
-  pxPerMm: number;
-}
-
-export interface UprightTask {
-  task: 'upright';
-  bytes: Uint8Array;
-  name: string;
-  crop: Crop | null;
-}
-
-export interface CompareTask {
-  task: 'compare';
-  sources: Measured[];
-  piece: Measured;
-  options: CompareOptions;
-}
-
-export interface StandTask {
-  task: 'stand';
-  bytes: Uint8Array;
-  name: string;
-  settings: StandSettings;
-  quality: number;
-}
-
-export interface ReportTask {
-  task: 'report';
-  report: ReportDocument;
-  /** The paints its palette is mixed from. */
-  kit: Kit | null;
-}
-
-export interface DrawSampleTask {
-  task: 'draw-sample';
-  hand: string;
-  index: number;
-}
-
-export type WorkTask = MeasureTask | SquareUpTask | UprightTask | CompareTask | StandTask | ReportTask | DrawSampleTask;
-
-export interface MadePicture {
-  png: Uint8Array;
-  preview: Uint8Array;
-  width: number;
-  height: number;
-}
-
-export interface SquaredUp {
-  corners: [number, number][] | null;
-  confidence: number;
-  falloff: number;
-  warnings: string[];
-  picture: MadePicture | null;
-  photoPreview: Uint8Array;
-}
+const PREVIEW_SIDE = 1400;
 
 const buffer = (bytes: Uint8Array) => Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
 
-export async function measureTask(t: MeasureTask): Promise<ProfileWithMaps> {
+async function measureTask(t: MeasureTask): Promise<ProfileWithMaps> {
   const image = await decodeUpright(buffer(t.bytes), t.name);
   return measurePicture(image, { mmPerPixel: t.widthMm === null ? null : t.widthMm / image.width });
 }
 
-export async function squareUpTask(t: SquareUpTask): Promise<SquaredUp> {
+async function squareUpTask(t: SquareUpTask): Promise<SquaredUp> {
   const photo = await decodeUpright(buffer(t.bytes), t.name);
   const photoPreview = await encodePreview(photo, PREVIEW_SIDE);
   const told = rectify(photo, { paper: t.paper, corners: t.corners ?? undefined, pxPerMm: t.pxPerMm });
@@ -110,7 +54,7 @@ export async function squareUpTask(t: SquareUpTask): Promise<SquaredUp> {
   };
 }
 
-export async function uprightTask(t: UprightTask): Promise<MadePicture> {
+async function uprightTask(t: UprightTask): Promise<MadePicture> {
   let image = await decodeUpright(buffer(t.bytes), t.name);
   if (t.crop) image = cropAndTurn(image, t.crop);
   return {
@@ -121,11 +65,11 @@ export async function uprightTask(t: UprightTask): Promise<MadePicture> {
   };
 }
 
-export async function compareTask(t: CompareTask): Promise<Comparison> {
+async function compareTask(t: CompareTask): Promise<Comparison> {
   return compare(t.sources, t.piece, t.options);
 }
 
-export async function standTask(t: StandTask): Promise<{ jpeg: Uint8Array; corners: [number, number][] }> {
+async function standTask(t: StandTask): Promise<StandPhotograph> {
   const sheet = await decodeUpright(buffer(t.bytes), t.name);
   const photo = photograph(sheet, t.settings);
   return { jpeg: await encodeJpeg(photo.image, t.quality), corners: photo.corners };
@@ -134,7 +78,7 @@ export async function standTask(t: StandTask): Promise<{ jpeg: Uint8Array; corne
 const SAMPLE_PX_PER_MM = 4;
 
 /** One of an invented hand's works as a PNG. */
-export async function drawSampleTask(t: DrawSampleTask): Promise<Uint8Array> {
+async function drawSampleTask(t: DrawSampleTask): Promise<Uint8Array> {
   const hand = SAMPLE_HANDS.find((h) => h.key === t.hand)!;
   return encodePng((await hand.draw(hand.works[t.index], SAMPLE_PX_PER_MM)).image);
 }
@@ -142,7 +86,7 @@ export async function drawSampleTask(t: DrawSampleTask): Promise<Uint8Array> {
 const PRINT_SIDE = 760;
 
 /** Pictures made small enough to print, recipes found, the PDF drawn. */
-export async function reportTask({ report, kit }: ReportTask): Promise<Uint8Array> {
+async function reportTask({ report, kit }: ReportTask): Promise<Uint8Array> {
   const made = new Map<Uint8Array, Uint8Array>();
   const forPrint = async <P extends { bytes: Uint8Array; width: number; height: number }>(picture: P): Promise<P> => {
     const bytes = made.get(picture.bytes) ?? (await encodePreview(await decodeUpright(buffer(picture.bytes), ''), PRINT_SIDE)); // prettier-ignore
@@ -168,11 +112,6 @@ async function inTurn<A, B>(list: readonly A[], work: (a: A) => Promise<B>): Pro
   const out: B[] = [];
   for (const a of list) out.push(await work(a));
   return out;
-}
-
-/** A told error loses its class on the way between threads, so it travels as plain data. */
-export interface ToldElsewhere {
-  told: { status: Told['status']; message: string; field: string | null };
 }
 
 export default async function work(t: WorkTask): Promise<unknown> {

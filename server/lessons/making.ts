@@ -1,7 +1,8 @@
 /** Knows what the Make bench stands on: references with their points, and the master's points and colours. */
-import { landmarksOf, LandmarkView } from '../studies/landmarks';
+import { profilesOf } from '../pictures/readings';
+import { landmarksIn, LandmarkView } from '../studies/landmarks';
 import { listReferences, ReferenceView } from '../studies/references';
-import { listWorks, profileOf } from '../studies/works';
+import { listWorks } from '../studies/works';
 
 export interface MakingView {
   references: (ReferenceView & { sets: LandmarkView[] })[];
@@ -14,23 +15,20 @@ export interface MakingView {
   }[];
 }
 
-export async function makingOf(teacherId: string, studyId: string): Promise<MakingView> {
-  const references = await listReferences(teacherId, studyId);
-  const works = (await listWorks(teacherId, studyId)).filter((w) => !w.foil);
+/** For a study of the caller's own. */
+export async function makingOf(studyId: string): Promise<MakingView> {
+  const references = await listReferences(studyId);
+  const works = (await listWorks(studyId)).filter((w) => !w.foil);
+  const sets = await landmarksIn(studyId, 'both');
+  const read = await profilesOf(works);
   return {
-    references: await Promise.all(
-      references.map(async (r) => ({ ...r, sets: await landmarksOf(teacherId, 'reference', r.id) })),
-    ),
-    works: await Promise.all(
-      works.map(async (w) => ({
-        id: w.id,
-        title: w.title,
-        pictureId: w.pictureId,
-        points: Object.fromEntries(
-          (await landmarksOf(teacherId, 'work', w.id)).map((s) => [s.template, s.points]),
-        ),
-        palette: ((await profileOf(w.pictureId, w.widthMm))?.profile.palette ?? []).map(({ hex, name, share, accent }) => ({ hex, name, share, accent })),
-      })),
-    ),
-  }; // prettier-ignore
+    references: references.map((r) => ({ ...r, sets: sets.get(r.id) ?? [] })),
+    works: works.map((w, i) => ({
+      id: w.id,
+      title: w.title,
+      pictureId: w.pictureId,
+      points: Object.fromEntries((sets.get(w.id) ?? []).map((s) => [s.template, s.points])),
+      palette: (read[i]?.profile.palette ?? []).map(({ hex, name, share, accent }) => ({ hex, name, share, accent })),
+    })),
+  };
 }

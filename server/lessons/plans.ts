@@ -5,12 +5,12 @@ import { sharesOf, WorkedShares } from '../../core/lesson/quantities';
 import { LessonMedium } from '../../core/lesson/technique';
 import { isLessonMedium, techniqueOf } from '../../core/lesson/techniques';
 import { PaletteEntry } from '../../core/colour/palette';
-import { database, newId } from '../database/connection';
+import { database, newId, type Querying, type Transaction } from '../database/connection';
+import { logged } from '../edits/log';
 import { conflict, Told } from '../errors';
+import { profilesOf } from '../pictures/readings';
 import { plans, planSteps, students, works } from '../schema';
-import { record, registerSubject, Transaction } from '../studies/edits';
-import { studyOf } from '../studies/studies';
-import { profileOf } from '../studies/works';
+import { inStudy, StudyRow } from '../studies/ownership';
 
 interface PlanSettings {
   ink: 'waterproof' | 'washable';
@@ -28,10 +28,11 @@ export interface StoredPlan extends PlanSettings {
 }
 
 /** The plan as stored, or null; version 0 says that none has been. */
-async function readPlan(tx: Transaction | ReturnType<typeof database>, studyId: string): Promise<{ plan: StoredPlan | null; version: number }> {
-  const [row] = await tx.select().from(plans).where(eq(plans.studyId, studyId));
-  if (!row) return { plan: null, version: 0 };
-  const steps = await tx.select().from(planSteps).where(eq(planSteps.planId, row.id)).orderBy(asc(planSteps.position));
+async function readPlan(tx: Querying, studyId: string): Promise<{ plan: StoredPlan | null; version: number }> {
+  const rows = await tx.select({ row: plans, step: planSteps }).from(plans).leftJoin(planSteps, eq(planSteps.planId, plans.id)).where(eq(plans.studyId, studyId)).orderBy(asc(planSteps.position));
+  if (!rows.length) return { plan: null, version: 0 };
+  const { row } = rows[0];
+  const steps = rows.flatMap((r) => r.step ?? []);
   return {
     version: row.version,
     plan: {
@@ -45,14 +46,8 @@ async function readPlan(tx: Transaction | ReturnType<typeof database>, studyId: 
   };
 } // prettier-ignore
 
-async function putPlan(tx: Transaction, studyId: string, plan: StoredPlan | null, version: number): Promise<void> {
-  const [row] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.studyId, studyId));
-  if (plan === null) {
-    if (row) await tx.delete(plans).where(eq(plans.id, row.id));
-    return;
-  }
+async function putPlan(tx: Transaction, studyId: string, id: string, plan: StoredPlan, version: number): Promise<void> {
   const { steps, medium, minutesPerPeriod, periods, classSize, ...settings } = plan;
-  const id = row?.id ?? newId();
   const set = { medium, minutesPerPeriod, periods, classSize, settings, version };
   await tx.insert(plans).values({ id, studyId, ...set }).onDuplicateKeyUpdate({ set }); // prettier-ignore
   await tx.delete(planSteps).where(eq(planSteps.planId, id));
@@ -62,14 +57,8 @@ async function putPlan(tx: Transaction, studyId: string, plan: StoredPlan | null
     ); // prettier-ignore
 }
 
-registerSubject('plan', async (tx, studyId, _subjectId, state) => {
-  const { version } = await readPlan(tx, studyId);
-  await putPlan(tx, studyId, state as StoredPlan | null, version + 1);
-});
-
 /** What a new plan starts from: the study's medium, the class's size, periods of fifty minutes. */
-async function firstPlan(teacherId: string, studyId: string): Promise<StoredPlan> {
-  const study = await studyOf(teacherId, studyId);
+async function firstPlan(study: StudyRow): Promise<StoredPlan> {
   const medium = isLessonMedium(study.medium) ? study.medium : 'pen-and-wash';
   const size = study.classId ? (await database().select({ id: students.id }).from(students).where(eq(students.classId, study.classId))).length : 1; // prettier-ignore
   const settings = { ink: 'waterproof', contact: 'light-pencil', erasing: true, youngest: 13 } as const;
@@ -93,20 +82,16 @@ export interface PlanView {
   measuredOn: string | null;
 }
 
-export async function planOf(teacherId: string, studyId: string): Promise<PlanView> {
-  const study = await studyOf(teacherId, studyId);
-  const stored = await readPlan(database(), studyId);
-  const sources = await database().select().from(works).where(and(eq(works.studyId, studyId), eq(works.foil, false))).orderBy(asc(works.position)); // prettier-ignore
-  let measured: { title: string; palette: PaletteEntry[]; shares: WorkedShares } | null = null;
-  for (const work of sources) {
-    const read = await profileOf(work.pictureId, work.widthMm);
-    if (!read) continue;
-    const { palette, features } = read.profile;
-    measured = { title: work.title, palette, shares: sharesOf(palette, (kind) => features[`marks.share.${kind}`]?.value ?? null) }; // prettier-ignore
-    break;
-  }
+/** The plan of a study of the caller's own. */
+export async function planOf(study: StudyRow): Promise<PlanView> {
+  const stored = await readPlan(database(), study.id);
+  const sources = await database().select({ title: works.title, pictureId: works.pictureId, widthMm: works.widthMm }).from(works).where(and(eq(works.studyId, study.id), eq(works.foil, false))).orderBy(asc(works.position)); // prettier-ignore
+  const read = await profilesOf(sources);
+  const first = read.findIndex(Boolean);
+  const profile = read[first]?.profile;
+  const measured = profile && { title: sources[first].title, palette: profile.palette, shares: sharesOf(profile.palette, (kind) => profile.features[`marks.share.${kind}`]?.value ?? null) }; // prettier-ignore
   return {
-    plan: stored.plan ?? (await firstPlan(teacherId, studyId)),
+    plan: stored.plan ?? (await firstPlan(study)),
     version: stored.version,
     sheetMm: [study.paperWidthMm, study.paperHeightMm],
     shares: measured?.shares ?? USUAL_SHARES,
@@ -123,16 +108,15 @@ export async function savePlan(
   plan: StoredPlan,
   label: string,
 ): Promise<number> {
-  await studyOf(teacherId, studyId);
   for (const s of plan.steps)
     if (!techniqueOf(s.technique))
       throw new Told(400, `There is no technique “${s.technique}”. Choose one from the list.`, 'steps');
-  return database().transaction(async (tx) => {
-    await tx.select({ id: plans.id }).from(plans).where(eq(plans.studyId, studyId)).for('update');
-    const before = await readPlan(tx, studyId);
-    if (before.version !== version) throw conflict('This plan');
-    await putPlan(tx, studyId, plan, version + 1);
-    await record(tx, { studyId, subject: 'plan', subjectId: studyId, label, before: before.plan, after: plan });
+  return inStudy(teacherId, studyId, async (tx) => {
+    const [row] = await tx.select({ id: plans.id, version: plans.version }).from(plans).where(eq(plans.studyId, studyId)); // prettier-ignore
+    if ((row?.version ?? 0) !== version) throw conflict('This plan');
+    const about = { teacherId, studyId, subject: 'plan', subjectId: studyId, label };
+    const scopes = [{ table: plans, where: eq(plans.studyId, studyId), tree: true }];
+    await logged(tx, about, scopes, () => putPlan(tx, studyId, row?.id ?? newId(), plan, version + 1));
     return version + 1;
   });
 }

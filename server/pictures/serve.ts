@@ -26,8 +26,3 @@ export async function readPicture(
     tag,
   };
 }
-
-export async function pictureSize(teacherId: string, id: string): Promise<{ width: number; height: number }> {
-  const { width, height } = await pictureOf(database(), teacherId, id);
-  return { width, height };
-}

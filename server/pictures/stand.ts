@@ -1,7 +1,7 @@
 /** Knows the stand-in camera: photographs a chosen picture of the teacher's with the simulated copy stand. */
 import { STAND_DEFAULTS, TableKind } from '../../core/capture/copyStand';
 import { database } from '../database/connection';
-import { inThread } from '../jobs/threads';
+import { inThread } from '../threads/threads';
 import { getBlob, pictureOf } from './store';
 
 export interface StandWishes {

@@ -1,35 +1,33 @@
-/** Knows where pictures' bytes lie: by content hash, in chunks of 1 MB, in the database. */
+/** Knows pictures by their content: bytes once in chunks of 1 MB, and a row for whoever has them under which name. */
 import { createHash } from 'node:crypto';
 import { and, asc, eq } from 'drizzle-orm';
-import { Database, isDuplicate, newId, retrying } from '../database/connection';
+import { newId, type Querying, type Transaction } from '../database/connection';
+import { isDuplicate } from '../database/failures';
 import { notFound } from '../errors';
 import { blobChunks, blobs, pictures } from '../schema';
 
-const CHUNK = 1024 * 1024;
-
 export type PictureRow = typeof pictures.$inferSelect;
 
-/** Stores bytes once; safe when two processes store the same at the same time. */
-async function putBlob(db: Database, bytes: Buffer): Promise<string> {
+/** Below the 16 MB that a school's server may allow a packet, with room to spare. */
+const CHUNK = 1024 * 1024;
+
+/**
+ * Stores bytes once, whoever sends them. The row is held until the transaction ends, also where the bytes are there
+ * already: whoever would delete them waits, and then finds them in use.
+ */
+async function putBlob(tx: Transaction, bytes: Buffer): Promise<string> {
   const sha256 = createHash('sha256').update(bytes).digest('hex');
-  const [there] = await db.select({ complete: blobs.complete }).from(blobs).where(eq(blobs.sha256, sha256));
-  if (there?.complete) return sha256;
-  await retrying(() =>
-    db.transaction(async (tx) => {
-      await tx
-        .insert(blobs)
-        .values({ sha256, bytes: bytes.length, complete: 0 })
-        .onDuplicateKeyUpdate({ set: { bytes: bytes.length } });
-      await tx.delete(blobChunks).where(eq(blobChunks.sha256, sha256));
-      for (let seq = 0; seq * CHUNK < bytes.length; seq++)
-        await tx.insert(blobChunks).values({ sha256, seq, data: bytes.subarray(seq * CHUNK, (seq + 1) * CHUNK) });
-      await tx.update(blobs).set({ complete: 1 }).where(eq(blobs.sha256, sha256));
-    }),
-  );
+  await tx.insert(blobs).values({ sha256, bytes: bytes.length, complete: 0 }).onDuplicateKeyUpdate({ set: { bytes: bytes.length } }); // prettier-ignore
+  const [{ complete }] = await tx.select({ complete: blobs.complete }).from(blobs).where(eq(blobs.sha256, sha256)).for('update'); // prettier-ignore
+  if (complete) return sha256;
+  await tx.delete(blobChunks).where(eq(blobChunks.sha256, sha256));
+  for (let seq = 0; seq * CHUNK < bytes.length; seq++)
+    await tx.insert(blobChunks).values({ sha256, seq, data: bytes.subarray(seq * CHUNK, (seq + 1) * CHUNK) });
+  await tx.update(blobs).set({ complete: 1 }).where(eq(blobs.sha256, sha256));
   return sha256;
 }
 
-export async function getBlob(db: Database, sha256: string): Promise<Buffer> {
+export async function getBlob(db: Querying, sha256: string): Promise<Buffer> {
   const rows = await db
     .select({ data: blobChunks.data })
     .from(blobChunks)
@@ -49,34 +47,29 @@ export interface NewPicture {
   height: number;
 }
 
-/** Stores a picture for a teacher; the same picture made the same way twice is one row. */
-export async function putPicture(db: Database, bytes: Buffer, about: NewPicture): Promise<string> {
-  const sha256 = await putBlob(db, bytes);
-  const id = newId();
+/**
+ * Stores a picture for a teacher, in the transaction that gives it its use; the same picture made the same way twice is
+ * one row, held until the transaction ends.
+ */
+export async function putPicture(tx: Transaction, bytes: Buffer, about: NewPicture): Promise<string> {
+  const sha256 = await putBlob(tx, bytes);
   const madeFrom = about.madeFrom ?? '';
-  try {
-    await db
-      .insert(pictures)
-      .values({ ...about, id, madeFrom, sha256, name: about.name.slice(0, 190), createdAt: new Date() });
-    return id;
-  } catch (error) {
-    if (!isDuplicate(error)) throw error;
-    const [row] = await db
-      .select({ id: pictures.id })
-      .from(pictures)
-      .where(
-        and(
-          eq(pictures.teacherId, about.teacherId),
-          eq(pictures.madeFrom, madeFrom),
-          eq(pictures.role, about.role),
-          eq(pictures.sha256, sha256),
-        ),
-      );
-    return row.id;
+  const there = and(eq(pictures.teacherId, about.teacherId), eq(pictures.madeFrom, madeFrom), eq(pictures.role, about.role), eq(pictures.sha256, sha256)); // prettier-ignore
+  for (;;) {
+    const id = newId();
+    try {
+      await tx.insert(pictures).values({ ...about, id, madeFrom, sha256, name: about.name.slice(0, 190), createdAt: new Date() }); // prettier-ignore
+      return id;
+    } catch (error) {
+      if (!isDuplicate(error)) throw error;
+    }
+    // Gone again where it was just being deleted: then it is stored anew.
+    const [row] = await tx.select({ id: pictures.id }).from(pictures).where(there).for('update');
+    if (row) return row.id;
   }
 }
 
-export async function pictureOf(db: Database, teacherId: string, id: string): Promise<PictureRow> {
+export async function pictureOf(db: Querying, teacherId: string, id: string): Promise<PictureRow> {
   const [row] = await db.select().from(pictures).where(and(eq(pictures.id, id), eq(pictures.teacherId, teacherId))); // prettier-ignore
   if (!row) throw notFound('This picture');
   return row;
@@ -84,7 +77,7 @@ export async function pictureOf(db: Database, teacherId: string, id: string): Pr
 
 /** A picture made from another, when it has been made already. */
 export async function derivedPicture(
-  db: Database,
+  db: Querying,
   fromId: string,
   role: PictureRow['role'],
 ): Promise<PictureRow | null> {

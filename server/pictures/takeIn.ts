@@ -1,42 +1,39 @@
-/** Knows how an uploaded picture becomes the upright, lossless picture everything is measured from. */
-import { database } from '../database/connection';
-import { inThread } from '../jobs/threads';
-import type { MadePicture } from '../jobs/workThread';
+/** Knows how a picture comes in: checked by its content, put upright, then stored in the transaction that gives it its use. */
+import type { Transaction } from '../database/connection';
+import { inThread } from '../threads/threads';
+import type { MadePicture } from '../threads/tasks';
 import { checkPicture } from './decode';
-import { putPicture } from './store';
+import { NewPicture, putPicture } from './store';
 
-/** Checks an upload, turns it upright, stores both, and gives the upright picture's id and size. */
-export async function takeInPicture(
-  teacherId: string,
-  bytes: Buffer,
-  name: string,
-): Promise<{ uprightId: string; width: number; height: number }> {
-  const checked = await checkPicture(bytes, name);
-  const made = await inThread({ task: 'upright', bytes, name, crop: null });
-  const db = database();
-  const originalId = await putPicture(db, bytes, {
-    teacherId,
-    role: 'original',
-    name,
-    mime: checked.mime,
-    width: checked.width,
-    height: checked.height,
-  });
-  const uprightId = await putMade(teacherId, 'upright', originalId, name, made);
-  return { uprightId, width: made.width, height: made.height };
-}
-
-/** Stores a picture made from another, with the preview that screens show. Gives its id. */
+/** Stores a picture made from another, and its preview. */
 export async function putMade(
+  tx: Transaction,
   teacherId: string,
   role: 'upright' | 'rectified',
   madeFrom: string,
   name: string,
   made: MadePicture,
 ): Promise<string> {
-  const db = database();
-  const about = { teacherId, name, width: made.width, height: made.height };
-  const id = await putPicture(db, Buffer.from(made.png), { ...about, role, madeFrom, mime: 'image/png' });
-  await putPicture(db, Buffer.from(made.preview), { ...about, role: 'preview', madeFrom: id, mime: 'image/jpeg' });
+  const size = { width: made.width, height: made.height };
+  const id = await putPicture(tx, Buffer.from(made.png), { teacherId, role, madeFrom, name, mime: 'image/png', ...size }); // prettier-ignore
+  await putPicture(tx, Buffer.from(made.preview), { teacherId, role: 'preview', madeFrom: id, name, mime: 'image/jpeg', ...size }); // prettier-ignore
   return id;
+}
+
+/** An upload that has been looked at and is ready to be stored. */
+interface TakenIn {
+  original: Pick<NewPicture, 'mime' | 'width' | 'height'>;
+  /** Stores the upload with its upright picture; gives the upright one's id. */
+  store: (tx: Transaction) => Promise<string>;
+}
+
+/** Checks an upload and makes its upright picture, before any transaction is begun. */
+export async function takeInPicture(teacherId: string, bytes: Buffer, name: string): Promise<TakenIn> {
+  const original = await checkPicture(bytes, name);
+  const made = await inThread({ task: 'upright', bytes, name, crop: null });
+  const store = async (tx: Transaction) => {
+    const originalId = await putPicture(tx, bytes, { teacherId, role: 'original', name, ...original });
+    return putMade(tx, teacherId, 'upright', originalId, name, made);
+  };
+  return { original, store };
 }

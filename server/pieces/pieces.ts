@@ -1,40 +1,19 @@
 /** Knows what students hand in: photographs, their corners, notes on what was found, and rules kept or missed. */
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/mysql-core';
 import type { Comparison } from '../../core/style/compare';
-import { database, isDuplicate, newId } from '../database/connection';
+import { changing, database, newId, type Transaction } from '../database/connection';
+import { isDuplicate } from '../database/failures';
+import { logged, loggedRemoval } from '../edits/log';
 import { conflict, notFound, Told } from '../errors';
 import { checkPicture } from '../pictures/decode';
-import { pictureOf, putPicture } from '../pictures/store';
-import {
-  comparisons,
-  findingNotes,
-  jobs,
-  landmarkSets,
-  pieces,
-  ruleAnswers,
-  rules,
-  students,
-  studies,
-} from '../schema';
-import { loggedSubject } from '../studies/bundles';
-import { record, registerSubject, Transaction } from '../studies/edits';
-import { landmarksOn } from '../studies/landmarkRows';
-import { studyOf } from '../studies/studies';
-import { askToCompare, askToProcess } from './asking';
+import { putPicture } from '../pictures/store';
+import { askToProcess } from '../queue/asking';
+import { comparisons, findingNotes, jobs, pictures, pieces, ruleAnswers, students } from '../schema';
+import { shownName } from '../studies/classes';
+import { inStudy, lockStudy, ownStudent, pieceOf, PieceRow, ruleOf, studyOf } from '../studies/ownership';
 
-export type PieceRow = typeof pieces.$inferSelect;
-
-export async function pieceOf(teacherId: string, id: string): Promise<PieceRow> {
-  const [row] = await database()
-    .select({ piece: pieces })
-    .from(pieces)
-    .innerJoin(studies, eq(studies.id, pieces.studyId))
-    .where(and(eq(pieces.id, id), eq(studies.teacherId, teacherId)));
-  if (!row) throw notFound('This piece');
-  return row.piece;
-}
-
-export interface NewPiece {
+interface NewPiece {
   studentId: string | null;
   kind: PieceRow['kind'];
   /** Null takes the next free number. */
@@ -52,219 +31,168 @@ export async function addPiece(
   name: string,
   about: NewPiece,
 ): Promise<string> {
-  const study = await studyOf(teacherId, studyId);
-  const db = database();
-  if (about.studentId !== null) {
-    const [row] = await db.select({ classId: students.classId }).from(students).where(eq(students.id, about.studentId)); // prettier-ignore
-    if (!row || row.classId !== study.classId) throw notFound('This student');
-  }
+  await ownStudent(database(), await studyOf(teacherId, studyId), about.studentId);
   const checked = await checkPicture(bytes, name);
-  const photoId = await putPicture(db, bytes, {
-    teacherId,
-    role: 'original',
-    name,
-    mime: checked.mime,
-    width: checked.width,
-    height: checked.height,
-  });
   const maker = about.studentId ?? '';
-  const [{ last }] = await db
-    .select({ last: sql<number | null>`max(${pieces.attempt})` })
-    .from(pieces)
-    .where(and(eq(pieces.studyId, studyId), eq(pieces.maker, maker), eq(pieces.kind, about.kind)));
   const id = newId();
   try {
-    await db.insert(pieces).values({
-      id,
-      studyId,
-      studentId: about.studentId,
-      maker,
-      kind: about.kind,
-      attempt: about.attempt ?? Number(last ?? 0) + 1,
-      title: about.title,
-      photoId,
-      paperWidthMm: about.paperWidthMm,
-      paperHeightMm: about.paperHeightMm,
-      corners: null,
-      told: '',
-      createdAt: new Date(),
+    await changing(async (tx) => {
+      const photoId = await putPicture(tx, bytes, { teacherId, role: 'original', name, ...checked });
+      // Alone in the study from here on, so that two photographs sent at once get two numbers.
+      await ownStudent(tx, await lockStudy(tx, teacherId, studyId), about.studentId);
+      const [{ last }] = await tx
+        .select({ last: sql<number | null>`max(${pieces.attempt})` })
+        .from(pieces)
+        .where(and(eq(pieces.studyId, studyId), eq(pieces.maker, maker), eq(pieces.kind, about.kind)));
+      await tx.insert(pieces).values({
+        ...about,
+        id,
+        studyId,
+        maker,
+        attempt: about.attempt ?? Number(last ?? 0) + 1,
+        photoId,
+        corners: null,
+        told: '',
+        createdAt: new Date(),
+      });
+      await askToProcess(tx, teacherId, { id, studyId });
     });
   } catch (error) {
-    if (isDuplicate(error))
-      throw new Told(
-        409,
-        `There is already an attempt ${about.attempt} of this kind by this student. Choose another number.`,
-        'attempt',
-      );
-    throw error;
+    if (!isDuplicate(error)) throw error;
+    throw new Told(409, `There is already an attempt ${about.attempt} of this kind by this student. Choose another number.`, 'attempt'); // prettier-ignore
   }
-  await askToProcess(teacherId, { id, studyId }, 1);
   return id;
 }
 
-interface Corners {
-  corners: PieceRow['corners'];
-  placedByHand: boolean;
+/** A change of one piece of a study of this teacher's. */
+async function inPiece<T>(teacherId: string, id: string, work: (tx: Transaction, row: PieceRow) => Promise<T>): Promise<T> { // prettier-ignore
+  const { studyId } = await pieceOf(teacherId, id);
+  return inStudy(teacherId, studyId, async (tx) => work(tx, await pieceOf(teacherId, id, tx)));
 }
 
-async function putCorners(tx: Transaction, id: string, state: Corners): Promise<void> {
-  await tx.update(pieces).set({ ...state, state: 'waiting', version: sql`${pieces.version} + 1` }).where(eq(pieces.id, id)); // prettier-ignore
-}
-
-registerSubject(
-  'corners',
-  (tx, _studyId, id, state) => putCorners(tx, id, state as Corners),
-  (teacherId, studyId, id) => askToProcess(teacherId, { id, studyId }, 8),
-);
+const about = (teacherId: string, { id, studyId, studentId }: PieceRow, subject: string, label: string) => ({ teacherId, studyId, studentId, subject, subjectId: id, label }); // prettier-ignore
+const itself = (id: string) => ({ table: pieces, where: eq(pieces.id, id) });
 
 /** Corners placed by hand, photograph px; the sheet is squared up anew. */
-export async function placeCorners(
+export function placeCorners(
   teacherId: string,
   id: string,
   version: number,
   corners: [number, number][],
 ): Promise<void> {
-  const piece = await pieceOf(teacherId, id);
-  await database().transaction(async (tx) => {
-    const [row] = await tx.select().from(pieces).where(eq(pieces.id, id)).for('update');
-    if (row?.version !== version) throw conflict('This piece');
-    const after = { corners, placedByHand: true };
-    await putCorners(tx, id, after);
-    const before = { corners: row.corners, placedByHand: row.placedByHand };
-    await record(tx, { studyId: piece.studyId, subject: 'corners', subjectId: id, label: 'corners of a photograph', before, after }); // prettier-ignore
+  return inPiece(teacherId, id, async (tx, piece) => {
+    if (piece.version !== version) throw conflict('This piece');
+    await logged(tx, about(teacherId, piece, 'corners', 'corners of a photograph'), [itself(id)], () => tx.update(pieces).set({ corners, placedByHand: true }).where(eq(pieces.id, id))); // prettier-ignore
   });
-  await askToProcess(teacherId, piece, 8);
 }
 
-const logged = loggedSubject(
-  'piece',
-  [
-    { table: pieces, of: (id) => eq(pieces.id, id) },
-    { table: comparisons, of: (id) => eq(comparisons.pieceId, id) },
-    { table: findingNotes, of: (id) => eq(findingNotes.pieceId, id) },
-    { table: ruleAnswers, of: (id) => eq(ruleAnswers.pieceId, id) },
-    { table: landmarkSets, of: (id) => landmarksOn('piece', id) },
-  ],
-  async (teacherId, studyId, id) => {
-    const [row] = await database().select({ state: pieces.state }).from(pieces).where(eq(pieces.id, id));
-    if (row) await (row.state === 'ready' ? askToCompare : askToProcess)(teacherId, { id, studyId });
-  },
-);
+export const removePiece = (teacherId: string, id: string): Promise<void> =>
+  inPiece(teacherId, id, (tx, piece) => loggedRemoval(tx, about(teacherId, piece, 'piece', `removing ${piece.kind} ${piece.attempt}`), itself(id))); // prettier-ignore
 
-export async function removePiece(teacherId: string, id: string): Promise<void> {
-  const piece = await pieceOf(teacherId, id);
-  await logged.remove(piece.studyId, id, `removing ${piece.kind} ${piece.attempt}`);
-}
+/** Why a piece waits though nothing works on it. */
+type Held = { state: 'failed' | 'stopped'; told: string } | null;
 
-interface PieceView extends PieceRow {
+interface PieceView extends Omit<PieceRow, 'state'> {
+  state: PieceRow['state'] | 'stopped';
   student: string | null;
   photoWidth: number;
   photoHeight: number;
+  /** Size of the squared-up picture, px. */
+  uprightWidth: number | null;
+  uprightHeight: number | null;
   closeness: number | null;
   ownInvention: number | null;
+  /** Comparing was stopped or given up, though the piece itself is ready. */
+  held: Held;
 }
 
-export async function listPieces(teacherId: string, studyId: string): Promise<PieceView[]> {
-  await studyOf(teacherId, studyId);
-  const db = database();
-  const rows = await db
+/** The pieces of a study of the caller's own, student by student. */
+export async function listPieces(studyId: string): Promise<PieceView[]> {
+  const upright = alias(pictures, 'upright');
+  const rows = await database()
     .select({
       piece: pieces,
       firstName: students.firstName,
       initial: students.initial,
+      photoWidth: pictures.width,
+      photoHeight: pictures.height,
+      uprightWidth: upright.width,
+      uprightHeight: upright.height,
       closeness: comparisons.closeness,
       ownInvention: comparisons.ownInvention,
-      failure: jobs.told,
+      job: { kind: jobs.kind, state: jobs.state, told: jobs.told },
     })
     .from(pieces)
+    .innerJoin(pictures, eq(pictures.id, pieces.photoId))
+    .leftJoin(upright, eq(upright.id, pieces.rectifiedId))
     .leftJoin(students, eq(students.id, pieces.studentId))
     .leftJoin(comparisons, eq(comparisons.pieceId, pieces.id))
-    .leftJoin(jobs, and(eq(jobs.workKey, sql`concat('process-piece:', ${pieces.id})`), eq(jobs.state, 'failed')))
+    .leftJoin(jobs, and(eq(jobs.pieceId, pieces.id), inArray(jobs.state, ['failed', 'cancelled'])))
     .where(eq(pieces.studyId, studyId))
     .orderBy(asc(students.position), asc(pieces.kind), asc(pieces.attempt));
-  return Promise.all(
-    rows.map(async (r) => {
-      const photo = await pictureOf(db, teacherId, r.piece.photoId);
-      return {
-        ...r.piece,
-        // Work that was given up is told by its job; the piece itself still waits.
-        ...(r.failure === null || r.piece.state !== 'waiting' ? {} : { state: 'failed' as const, told: r.failure }),
-        student: r.firstName === null ? null : `${r.firstName} ${r.initial ?? ''}`.trim(),
-        photoWidth: photo.width,
-        photoHeight: photo.height,
-        closeness: r.closeness,
-        ownInvention: r.ownInvention,
-      };
-    }),
-  );
+  const byId = new Map<string, PieceView>();
+  for (const { piece, job, firstName, initial, ...more } of rows) {
+    const student = firstName === null ? null : shownName({ firstName, initial: initial ?? '' });
+    const view = byId.get(piece.id) ?? { ...piece, ...more, student, held: null };
+    byId.set(piece.id, view);
+    if (!job) continue;
+    const held = { state: job.state === 'failed' ? 'failed' : 'stopped', told: job.told } as const;
+    // What was given up or stopped is told by its job; the piece itself still waits.
+    if (job.kind === 'process-piece' && piece.state === 'waiting') Object.assign(view, { ...held, held });
+    if (job.kind === 'compare-piece' && piece.state === 'ready') view.held = held;
+  }
+  return [...byId.values()];
 }
 
 type StoredComparison = Comparison & { nearestWorkId: string };
 
-export async function comparisonOf(
-  teacherId: string,
-  pieceId: string,
-): Promise<{
-  comparison: StoredComparison | null;
-  notes: { feature: string; setAside: boolean; note: string }[];
-  answers: { ruleId: string; met: boolean }[];
-}> {
-  await pieceOf(teacherId, pieceId);
-  const db = database();
-  const [row] = await db.select({ document: comparisons.document }).from(comparisons).where(eq(comparisons.pieceId, pieceId)); // prettier-ignore
-  return {
-    comparison: (row?.document as StoredComparison | undefined) ?? null,
-    notes: await db.select({ feature: findingNotes.feature, setAside: findingNotes.setAside, note: findingNotes.note }).from(findingNotes).where(eq(findingNotes.pieceId, pieceId)),
-    answers: await db.select({ ruleId: ruleAnswers.ruleId, met: ruleAnswers.met }).from(ruleAnswers).where(eq(ruleAnswers.pieceId, pieceId)),
-  }; // prettier-ignore
-}
-
-interface Note {
+interface NoteView {
   feature: string;
   setAside: boolean;
   note: string;
+  version: number;
 }
 
-async function putNote(tx: Transaction, pieceId: string, { feature, setAside, note }: Note): Promise<void> {
-  await tx.insert(findingNotes).values({ pieceId, feature, setAside, note }).onDuplicateKeyUpdate({ set: { setAside, note } }); // prettier-ignore
+/** What was found of a piece of the caller's own, and what was noted on it. */
+export async function comparisonOf(pieceId: string): Promise<{ comparison: StoredComparison | null; notes: NoteView[] }> { // prettier-ignore
+  const db = database();
+  const [row] = await db.select({ document: comparisons.document }).from(comparisons).where(eq(comparisons.pieceId, pieceId)); // prettier-ignore
+  const notes = await db.select({ feature: findingNotes.feature, setAside: findingNotes.setAside, note: findingNotes.note, version: findingNotes.version }).from(findingNotes).where(eq(findingNotes.pieceId, pieceId)); // prettier-ignore
+  return { comparison: (row?.document as StoredComparison | undefined) ?? null, notes };
 }
 
-registerSubject('note', (tx, _studyId, pieceId, state) => putNote(tx, pieceId, state as Note));
+/** What a person answered of a piece's always and never sentences. */
+export const answersOf = (pieceId: string): Promise<{ ruleId: string; met: boolean }[]> =>
+  database().select({ ruleId: ruleAnswers.ruleId, met: ruleAnswers.met }).from(ruleAnswers).where(eq(ruleAnswers.pieceId, pieceId)); // prettier-ignore
 
-/** Sets a finding aside, takes it back, or notes something on it. */
-export async function noteFinding(teacherId: string, pieceId: string, after: Note): Promise<void> {
-  const piece = await pieceOf(teacherId, pieceId);
-  await database().transaction(async (tx) => {
-    const [there] = await tx.select().from(findingNotes).where(and(eq(findingNotes.pieceId, pieceId), eq(findingNotes.feature, after.feature))); // prettier-ignore
-    const before: Note = there ?? { feature: after.feature, setAside: false, note: '' };
-    await putNote(tx, pieceId, after);
-    const label = before.setAside === after.setAside ? 'a note on a finding' : 'setting a finding aside';
-    await record(tx, { studyId: piece.studyId, subject: 'note', subjectId: pieceId, label, before, after });
+/** Sets a finding aside, takes it back, or notes something on it; `version` is the one the screen showed, 0 where there was no note. Gives the new one. */
+export function noteFinding(
+  teacherId: string,
+  pieceId: string,
+  { feature, setAside, note, version }: NoteView,
+): Promise<number> {
+  return inPiece(teacherId, pieceId, async (tx, piece) => {
+    const where = and(eq(findingNotes.pieceId, pieceId), eq(findingNotes.feature, feature))!;
+    const [there] = await tx.select().from(findingNotes).where(where);
+    if ((there?.version ?? 0) !== version) throw conflict('This note');
+    const label = (there?.setAside ?? false) === setAside ? 'a note on a finding' : 'setting a finding aside';
+    await logged(tx, about(teacherId, piece, 'note', label), [{ table: findingNotes, where }], () =>
+      there
+        ? tx.update(findingNotes).set({ setAside, note, version: version + 1 }).where(where)
+        : tx.insert(findingNotes).values({ pieceId, feature, setAside, note }),
+    ); // prettier-ignore
+    return version + 1;
   });
 }
 
-interface Answer {
-  ruleId: string;
-  /** Null where nobody has answered. */
-  met: boolean | null;
-}
-
-async function putAnswer(tx: Transaction, pieceId: string, { ruleId, met }: Answer): Promise<void> {
-  if (met === null) await tx.delete(ruleAnswers).where(and(eq(ruleAnswers.pieceId, pieceId), eq(ruleAnswers.ruleId, ruleId))); // prettier-ignore
-  else await tx.insert(ruleAnswers).values({ pieceId, ruleId, met }).onDuplicateKeyUpdate({ set: { met } }); // prettier-ignore
-}
-
-registerSubject('answer', (tx, _studyId, pieceId, state) => putAnswer(tx, pieceId, state as Answer));
-
 /** Whether a piece keeps an always or never sentence, answered by a person. */
-export async function answerRule(teacherId: string, pieceId: string, ruleId: string, met: boolean): Promise<void> {
-  const piece = await pieceOf(teacherId, pieceId);
-  const [rule] = await database().select({ studyId: rules.studyId, sentence: rules.sentence }).from(rules).where(eq(rules.id, ruleId)); // prettier-ignore
-  if (rule?.studyId !== piece.studyId) throw notFound('This rule');
-  await database().transaction(async (tx) => {
-    const [there] = await tx.select().from(ruleAnswers).where(and(eq(ruleAnswers.pieceId, pieceId), eq(ruleAnswers.ruleId, ruleId))); // prettier-ignore
-    await putAnswer(tx, pieceId, { ruleId, met });
-    const label = `answer to “${rule.sentence.slice(0, 80)}”`;
-    await record(tx, { studyId: piece.studyId, subject: 'answer', subjectId: pieceId, label, before: { ruleId, met: there?.met ?? null }, after: { ruleId, met } }); // prettier-ignore
+export function answerRule(teacherId: string, pieceId: string, ruleId: string, met: boolean): Promise<void> {
+  return inPiece(teacherId, pieceId, async (tx, piece) => {
+    const rule = await ruleOf(teacherId, ruleId, tx);
+    if (rule.studyId !== piece.studyId) throw notFound('This rule');
+    const where = and(eq(ruleAnswers.pieceId, pieceId), eq(ruleAnswers.ruleId, ruleId))!;
+    await logged(tx, about(teacherId, piece, 'answer', `answer to “${rule.sentence.slice(0, 80)}”`), [{ table: ruleAnswers, where }], () =>
+      tx.insert(ruleAnswers).values({ pieceId, ruleId, met }).onDuplicateKeyUpdate({ set: { met } }),
+    ); // prettier-ignore
   });
 }

@@ -5,17 +5,20 @@ import { photograph, STAND_DEFAULTS } from '../../core/capture/copyStand';
 import { drawnPicture } from '../../tests/support/pictures';
 import { leave, newClass, newStudy, newTeacher } from '../../tests/support/school';
 import { saveSettings, settingsOf } from '../accounts/settings';
-import { database } from '../database/connection';
+import { changing, database } from '../database/connection';
 import { studyReport } from '../exports/report';
-import { claim, giveUp } from '../jobs/queue';
 import { decodeUpright, encodeJpeg } from '../pictures/decode';
+import { ensureProfile } from '../pictures/readings';
+import { compareAgain } from '../queue/asking';
+import { claim, giveUp } from '../queue/queue';
 import { comparisons, jobs, pieces } from '../schema';
 import { placeLandmarks } from '../studies/landmarks';
 import { addRule } from '../studies/rules';
-import { rosterOf, updateStudy } from '../studies/studies';
-import { addWork, ensureProfile, workOf } from '../studies/works';
-import { compareAgain } from './asking';
-import { addPiece, comparisonOf, listPieces, noteFinding, pieceOf, placeCorners } from './pieces';
+import { rosterOf } from '../studies/classes';
+import { pieceOf, studyOf, workOf } from '../studies/ownership';
+import { StudyFields, updateStudy } from '../studies/studies';
+import { addWork } from '../studies/works';
+import { addPiece, comparisonOf, listPieces, noteFinding, placeCorners } from './pieces';
 import { comparePiece, processPiece } from './processing';
 
 afterAll(leave);
@@ -37,7 +40,7 @@ let work = '';
 beforeAll(async () => {
   teacher = await newTeacher();
   study = await newStudy(teacher, { classId: await newClass(teacher) });
-  student = (await rosterOf(teacher, study))[0].id;
+  student = (await rosterOf(study))[0].id;
   work = await addWork(teacher, study, await drawing(16), 'Ferry.png', { widthMm: 297 });
   const { pictureId, widthMm } = await workOf(teacher, work);
   await ensureProfile(teacher, pictureId, widthMm);
@@ -48,8 +51,9 @@ const hand = async (spacing: number, kind: 'copy' | 'original') => {
   const id = await addPiece(teacher, study, jpeg, 'photo.jpg', { studentId: student, kind, attempt: null, title: '', ...SHEET }); // prettier-ignore
   return { id, corners };
 };
+const change = async (fields: Partial<StudyFields>) => updateStudy(teacher, study, (await studyOf(teacher, study)).version, fields); // prettier-ignore
 const finding = async (id: string, feature: string) =>
-  (await comparisonOf(teacher, id)).comparison!.findings.find((f) => f.feature === feature);
+  (await comparisonOf(id)).comparison!.findings.find((f) => f.feature === feature);
 
 test('a photograph is squared up, measured and compared; twice makes nothing twice', async () => {
   const { id, corners } = await hand(28, 'original');
@@ -79,28 +83,28 @@ test('a copy is held place by place as a replica or study, and not when remember
   await processPiece(teacher, id);
   const places = async () => {
     await comparePiece(teacher, id);
-    return (await comparisonOf(teacher, id)).comparison!.findings.filter((f) => f.feature.startsWith('place.')).length;
+    return (await comparisonOf(id)).comparison!.findings.filter((f) => f.feature.startsWith('place.')).length;
   };
-  await updateStudy(teacher, study, { aim: 'replica' });
+  await change({ aim: 'replica' });
   expect(await places()).toBeGreaterThan(5);
-  await updateStudy(teacher, study, { aim: 'remembered' });
+  await change({ aim: 'remembered' });
   expect(await places()).toBe(0);
-  await updateStudy(teacher, study, { aim: 'study' });
+  await change({ aim: 'study' });
   expect(await places()).toBeGreaterThan(5);
-  expect((await comparisonOf(teacher, id)).comparison!.ownInvention).toBeLessThan(25);
+  expect((await comparisonOf(id)).comparison!.ownInvention).toBeLessThan(25);
 });
 
 test('another aim and a changed work ask for new comparisons of what is ready, and of nothing else', async () => {
   const db = database();
   await db.delete(jobs).where(eq(jobs.studyId, study));
   const waiting = await hand(20, 'original');
-  await updateStudy(teacher, study, { aim: 'remembered' });
-  await updateStudy(teacher, study, { aim: 'remembered' });
-  await compareAgain(teacher, study);
+  await change({ aim: 'remembered' });
+  await change({ aim: 'remembered' });
+  await changing((tx) => compareAgain(tx, teacher, study));
   const asked = (await db.select().from(jobs).where(eq(jobs.studyId, study))).filter((j) => j.kind === 'compare-piece');
-  const ready = (await listPieces(teacher, study)).filter((p) => p.state === 'ready');
-  expect(asked.map((j) => j.payload.pieceId).sort()).toEqual(ready.map((p) => p.id).sort());
-  expect(asked.map((j) => j.payload.pieceId)).not.toContain(waiting.id);
+  const ready = (await listPieces(study)).filter((p) => p.state === 'ready');
+  expect(asked.map((j) => j.pieceId).sort()).toEqual(ready.map((p) => p.id).sort());
+  expect(asked.map((j) => j.pieceId)).not.toContain(waiting.id);
 });
 
 test('no sheet is said, never made up; corners by hand help', async () => {
@@ -124,14 +128,14 @@ test('work that was given up for good is told on the piece', async () => {
     .where(eq(jobs.workKey, `process-piece:${id}`));
   const job = (await claim(db, 'me'))!;
   await giveUp(db, job, 'me', '“photo.jpg” is damaged.', true);
-  expect((await listPieces(teacher, study)).find((p) => p.id === id)).toMatchObject({ state: 'failed', told: '“photo.jpg” is damaged.' }); // prettier-ignore
+  expect((await listPieces(study)).find((p) => p.id === id)).toMatchObject({ state: 'failed', told: '“photo.jpg” is damaged.' }); // prettier-ignore
   expect((await db.select({ state: pieces.state }).from(pieces).where(eq(pieces.id, id)))[0].state).toBe('waiting');
 });
 
 test('the report prints rules, palette, plan and a page a student, on the teacher’s paper', async () => {
   await addRule(teacher, study, { kind: 'feature', feature: 'marks.spacing', sentence: 'Lines 4 mm apart.', evidence: 'Ferry' }); // prettier-ignore
-  const [piece] = (await listPieces(teacher, study)).filter((p) => p.closeness !== null);
-  await noteFinding(teacher, piece.id, { feature: 'marks.spacing', setAside: false, note: 'Try the finer nib.' });
+  const [piece] = (await listPieces(study)).filter((p) => p.closeness !== null);
+  await noteFinding(teacher, piece.id, { feature: 'marks.spacing', setAside: false, note: 'Try the finer nib.', version: 0 });
   const { pdf, name } = await studyReport(teacher, study);
   expect(name).toMatch(/\.pdf$/);
   const text = Buffer.from(pdf).toString('latin1');

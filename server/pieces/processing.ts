@@ -1,25 +1,26 @@
 /** Knows the background work on a piece: squared up, measured, and held against the master's works. */
-import { createHash } from 'node:crypto';
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, eq, inArray } from 'drizzle-orm';
 import { Measured } from '../../core/style/compare';
 import { featureSpec, FeatureSet } from '../../core/style/features';
 import { PROFILE_VERSION, ProfileWithMaps } from '../../core/style/profile';
 import { measureProportions } from '../../core/proportion/measures';
 import { isTemplate } from '../../core/proportion/templates';
-import { database } from '../database/connection';
-import { inThread } from '../jobs/threads';
+import { changing, database, newId } from '../database/connection';
+import { ensureProfile } from '../pictures/readings';
 import { getBlob, pictureOf, putPicture } from '../pictures/store';
 import { putMade } from '../pictures/takeIn';
-import { comparisons, landmarkSets, pieces, works } from '../schema';
-import { landmarksOn } from '../studies/landmarkRows';
-import { studyOf } from '../studies/studies';
-import { ensureProfile } from '../studies/works';
-import { askToCompare } from './asking';
-import { pieceOf } from './pieces';
+import { askToCompare } from '../queue/asking';
+import { comparisons, landmarkSets, pieces, profiles, works } from '../schema';
+import { pieceOf, studyOf } from '../studies/ownership';
+import { inThread } from '../threads/threads';
+import { stampOf } from './stamps';
 
 const RESULT_PIXELS = 9e6;
 
-/** Finds the sheet, squares it up, evens the light, measures it: the background work of one piece. */
+/**
+ * Finds the sheet, squares it up, evens the light, measures it: the background work of one piece. What was found is
+ * stored whole, and only where the piece still is what it was found of.
+ */
 export async function processPiece(teacherId: string, id: string): Promise<void> {
   const piece = await pieceOf(teacherId, id);
   const db = database();
@@ -28,41 +29,36 @@ export async function processPiece(teacherId: string, id: string): Promise<void>
   // As fine as the photograph, at most 8 px a mm and nine million pixels in all.
   const pxPerMm = Math.min(8, Math.max(photo.width, photo.height) / Math.max(w, h), Math.sqrt(RESULT_PIXELS / (w * h)));
   const given = piece.placedByHand ? piece.corners : null;
-  const told = await inThread({
-    task: 'square-up',
-    bytes: await getBlob(db, photo.sha256),
-    name: photo.name,
-    paper: [w, h],
-    corners: given,
-    pxPerMm,
+  const bytes = await getBlob(db, photo.sha256);
+  const told = await inThread({ task: 'square-up', bytes, name: photo.name, paper: [w, h], corners: given, pxPerMm });
+  const { picture } = told;
+  const profile = picture && (await inThread({ task: 'measure', bytes: picture.png, name: photo.name, widthMm: w }));
+  await changing(async (tx) => {
+    const [still] = await tx.select({ id: pieces.id }).from(pieces).where(and(eq(pieces.id, id), eq(pieces.version, piece.version))).for('update'); // prettier-ignore
+    // Changed or removed meanwhile: whoever did so has asked for it anew.
+    if (!still) return;
+    const about = { teacherId, name: photo.name, width: photo.width, height: photo.height };
+    await putPicture(tx, Buffer.from(told.photoPreview), { ...about, role: 'preview', madeFrom: photo.id, mime: 'image/jpeg' }); // prettier-ignore
+    const words = told.warnings.join(' ');
+    if (!picture || !profile) {
+      await tx.update(pieces).set({ state: 'no-sheet', told: words }).where(eq(pieces.id, id));
+      return;
+    }
+    const rectifiedId = await putMade(tx, teacherId, 'rectified', photo.id, photo.name, picture);
+    const reading = { id: newId(), pictureId: rectifiedId, profileVersion: PROFILE_VERSION, widthMm: w, document: profile, createdAt: new Date() }; // prettier-ignore
+    await tx.insert(profiles).values(reading).onDuplicateKeyUpdate({ set: { profileVersion: PROFILE_VERSION } });
+    await tx.update(pieces).set({ rectifiedId, state: 'ready', told: words, ...(given ? {} : { corners: told.corners }) }).where(eq(pieces.id, id)); // prettier-ignore
+    await askToCompare(tx, teacherId, piece);
   });
-  await putPicture(db, Buffer.from(told.photoPreview), {
-    teacherId,
-    role: 'preview',
-    madeFrom: photo.id,
-    name: photo.name,
-    mime: 'image/jpeg',
-    width: photo.width,
-    height: photo.height,
-  });
-  if (!told.picture) {
-    await db.update(pieces).set({ state: 'no-sheet', told: told.warnings.join(' ') }).where(and(eq(pieces.id, id), eq(pieces.version, piece.version))); // prettier-ignore
-    return;
-  }
-  const rectifiedId = await putMade(teacherId, 'rectified', photo.id, photo.name, told.picture);
-  await ensureProfile(teacherId, rectifiedId, w);
-  await db
-    .update(pieces)
-    .set({ rectifiedId, state: 'ready', told: told.warnings.join(' '), ...(given ? {} : { corners: told.corners }) })
-    .where(and(eq(pieces.id, id), eq(pieces.version, piece.version)));
-  await askToCompare(teacherId, piece);
+}
+
+interface Points {
+  template: string;
+  points: Record<string, [number, number]>;
 }
 
 /** A profile's features with the proportions of whatever landmarks have been placed since. */
-function withProportions(
-  features: FeatureSet,
-  sets: readonly { template: string; points: Record<string, [number, number]> }[],
-): FeatureSet {
+function withProportions(features: FeatureSet, sets: readonly Points[]): FeatureSet {
   const out = { ...features };
   for (const set of sets) {
     if (!isTemplate(set.template)) continue;
@@ -81,17 +77,8 @@ function withProportions(
   return out;
 }
 
-async function measuredOf(
-  teacherId: string,
-  pictureId: string,
-  widthMm: number | null,
-  subject: 'work' | 'piece',
-  subjectId: string,
-): Promise<{ measured: Measured; stamp: string }> {
-  const sets = await database().select().from(landmarkSets).where(landmarksOn(subject, subjectId)); // prettier-ignore
-  const { profile, layout }: ProfileWithMaps = await ensureProfile(teacherId, pictureId, widthMm);
-  const measured = { features: withProportions(profile.features, sets), palette: profile.palette, layout, widthMm };
-  return { measured, stamp: `${pictureId}:${widthMm}:${sets.map((s) => `${s.id}.${s.version}`).join(',')}` };
+function measured({ profile, layout }: ProfileWithMaps, sets: readonly Points[], widthMm: number | null): Measured {
+  return { features: withProportions(profile.features, sets), palette: profile.palette, layout, widthMm };
 }
 
 /** Compares a piece with every work of its study that is not a foil, and stores what was found. */
@@ -99,17 +86,21 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
   const piece = await pieceOf(teacherId, id);
   if (!piece.rectifiedId) return;
   const db = database();
+  const { aim } = await studyOf(teacherId, piece.studyId);
   const sources = await db.select().from(works).where(and(eq(works.studyId, piece.studyId), eq(works.foil, false))).orderBy(asc(works.position)); // prettier-ignore
   if (!sources.length) return;
-  const held = await Promise.all(sources.map((w) => measuredOf(teacherId, w.pictureId, w.widthMm, 'work', w.id)));
-  const study = await studyOf(teacherId, piece.studyId);
-  const own = await measuredOf(teacherId, piece.rectifiedId, piece.paperWidthMm, 'piece', piece.id);
-  const stamp = createHash('sha256').update([PROFILE_VERSION, study.aim, own.stamp, ...held.map((h) => h.stamp)].join('|')).digest('hex'); // prettier-ignore
+  const ownSets = await db.select().from(landmarkSets).where(eq(landmarkSets.pieceId, id));
+  const workSets = await db.select().from(landmarkSets).where(inArray(landmarkSets.workId, sources.map((s) => s.id))); // prettier-ignore
+  const stamp = stampOf({ aim, piece: { ...piece, sets: ownSets }, works: sources.map((w) => ({ ...w, sets: workSets.filter((s) => s.workId === w.id) })) }); // prettier-ignore
+  const held: Measured[] = [];
+  for (const w of sources)
+    held.push(measured(await ensureProfile(teacherId, w.pictureId, w.widthMm), workSets.filter((s) => s.workId === w.id), w.widthMm)); // prettier-ignore
+  const own = measured(await ensureProfile(teacherId, piece.rectifiedId, piece.paperWidthMm), ownSets, piece.paperWidthMm); // prettier-ignore
   const result = await inThread({
     task: 'compare',
-    sources: held.map((h) => h.measured),
-    piece: own.measured,
-    options: { as: piece.kind === 'copy' ? 'copy' : 'original', aim: study.aim },
+    sources: held,
+    piece: own,
+    options: { as: piece.kind === 'copy' ? 'copy' : 'original', aim },
   });
   const values = {
     stamp,
@@ -118,5 +109,8 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
     document: { ...result, nearestWorkId: sources[result.nearest].id },
     createdAt: new Date(),
   };
-  await db.insert(comparisons).values({ pieceId: id, ...values }).onDuplicateKeyUpdate({ set: values }); // prettier-ignore
+  await changing(async (tx) => {
+    const [still] = await tx.select({ id: pieces.id }).from(pieces).where(eq(pieces.id, id)).for('update');
+    if (still) await tx.insert(comparisons).values({ pieceId: id, ...values }).onDuplicateKeyUpdate({ set: values }); // prettier-ignore
+  });
 }

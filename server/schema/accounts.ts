@@ -2,7 +2,6 @@
 import {
   bigint,
   boolean,
-  datetime,
   index,
   int,
   mysqlEnum,
@@ -11,9 +10,7 @@ import {
   uniqueIndex,
   varchar,
 } from 'drizzle-orm/mysql-core';
-
-const instant = (name: string) => datetime(name, { mode: 'date', fsp: 3 });
-const id = () => varchar('id', { length: 36 }).primaryKey();
+import { id, instant, key } from './types';
 
 export const user = mysqlTable(
   'user',
@@ -30,7 +27,7 @@ export const user = mysqlTable(
 );
 
 const ofUser = () =>
-  varchar('user_id', { length: 36 })
+  key('user_id')
     .notNull()
     .references(() => user.id, { onDelete: 'cascade' });
 

@@ -1,5 +1,7 @@
 export * from './accounts';
+export * from './edits';
 export * from './jobs';
+export * from './landmarks';
 export * from './lessons';
 export * from './pictures';
 export * from './pieces';

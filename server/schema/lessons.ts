@@ -3,10 +3,8 @@ import { sql } from 'drizzle-orm';
 import { check, double, int, mysqlEnum, mysqlTable, text, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { user } from './accounts';
 import { studies } from './studies';
-import { jsonText } from './types';
+import { id, jsonText, key } from './types';
 
-const id = () => varchar('id', { length: 36 }).primaryKey();
-const key = (name: string) => varchar(name, { length: 36 });
 
 export const plans = mysqlTable(
   'plans',

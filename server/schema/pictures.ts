@@ -1,8 +1,8 @@
 /** Pictures by content: bytes in chunks of 1 MB, and who has which picture under which name. */
 import { sql } from 'drizzle-orm';
-import { check, datetime, int, mysqlEnum, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
+import { check, index, int, mysqlEnum, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { user } from './accounts';
-import { longBlob } from './types';
+import { id, instant, key, longBlob } from './types';
 
 export const blobs = mysqlTable('blobs', {
   sha256: varchar('sha256', { length: 64 }).primaryKey(),
@@ -26,8 +26,8 @@ export const blobChunks = mysqlTable(
 export const pictures = mysqlTable(
   'pictures',
   {
-    id: varchar('id', { length: 36 }).primaryKey(),
-    teacherId: varchar('teacher_id', { length: 36 })
+    id: id(),
+    teacherId: key('teacher_id')
       .notNull()
       .references(() => user.id, { onDelete: 'cascade' }),
     sha256: varchar('sha256', { length: 64 })
@@ -36,14 +36,15 @@ export const pictures = mysqlTable(
     /** What it is: as uploaded, turned upright and lossless, small for screens, squared up from a photograph. */
     role: mysqlEnum('role', ['original', 'upright', 'preview', 'rectified']).notNull(),
     /** The picture it was made from; null for an upload. Empty string stands in the unique key for null. */
-    madeFrom: varchar('made_from', { length: 36 }).notNull().default(''),
+    madeFrom: key('made_from').notNull().default(''),
     name: varchar('name', { length: 190 }).notNull(),
     mime: varchar('mime', { length: 40 }).notNull(),
     width: int('width').notNull(),
     height: int('height').notNull(),
-    createdAt: datetime('created_at', { mode: 'date', fsp: 3 }).notNull(),
+    createdAt: instant('created_at').notNull(),
   },
   (t) => [
+    index('pictures_made_from').on(t.madeFrom, t.role),
     uniqueIndex('pictures_made').on(t.teacherId, t.madeFrom, t.role, t.sha256),
     check('pictures_size', sql`${t.width} > 0 and ${t.height} > 0`),
   ],

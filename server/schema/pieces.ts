@@ -3,7 +3,6 @@ import { sql } from 'drizzle-orm';
 import {
   boolean,
   check,
-  datetime,
   double,
   index,
   int,
@@ -16,11 +15,8 @@ import {
 } from 'drizzle-orm/mysql-core';
 import { pictures } from './pictures';
 import { rules, students, studies } from './studies';
-import { jsonText } from './types';
+import { id, instant, jsonText, key } from './types';
 
-const id = () => varchar('id', { length: 36 }).primaryKey();
-const key = (name: string) => varchar(name, { length: 36 });
-const instant = (name: string) => datetime(name, { mode: 'date', fsp: 3 });
 
 export const pieces = mysqlTable(
   'pieces',
@@ -72,6 +68,7 @@ export const findingNotes = mysqlTable(
     feature: varchar('feature', { length: 80 }).notNull(),
     setAside: boolean('set_aside').notNull().default(false),
     note: text('note').notNull(),
+    version: int('version').notNull().default(1),
   },
   (t) => [primaryKey({ columns: [t.pieceId, t.feature] })],
 );

@@ -1,12 +1,10 @@
 /** What students draw from: their own reference pictures, how far each part follows the manner, and which rules are ticked off. */
 import { sql } from 'drizzle-orm';
-import { boolean, check, datetime, double, index, int, mysqlTable, primaryKey, varchar } from 'drizzle-orm/mysql-core';
+import { boolean, check, double, index, int, mysqlTable, primaryKey, varchar } from 'drizzle-orm/mysql-core';
 import { pictures } from './pictures';
 import { rules, students, studies } from './studies';
-import { jsonText } from './types';
+import { id, instant, jsonText, key } from './types';
 
-const id = () => varchar('id', { length: 36 }).primaryKey();
-const key = (name: string) => varchar(name, { length: 36 });
 
 export const referencePictures = mysqlTable(
   'reference_pictures',
@@ -23,7 +21,7 @@ export const referencePictures = mysqlTable(
     strength: double('strength').notNull().default(1),
     parts: jsonText<Record<string, number>>('parts').notNull(),
     version: int('version').notNull().default(1),
-    createdAt: datetime('created_at', { mode: 'date', fsp: 3 }).notNull(),
+    createdAt: instant('created_at').notNull(),
   },
   (t) => [index('reference_pictures_study').on(t.studyId), check('reference_pictures_strength', sql`${t.strength} between 0 and 1`)],
 ); // prettier-ignore

@@ -3,7 +3,6 @@ import { sql } from 'drizzle-orm';
 import {
   boolean,
   check,
-  datetime,
   double,
   index,
   int,
@@ -15,11 +14,8 @@ import {
 } from 'drizzle-orm/mysql-core';
 import { user } from './accounts';
 import { pictures } from './pictures';
-import { jsonText } from './types';
+import { id, instant, jsonText, key } from './types';
 
-const id = () => varchar('id', { length: 36 }).primaryKey();
-const instant = (name: string) => datetime(name, { mode: 'date', fsp: 3 });
-const key = (name: string) => varchar(name, { length: 36 });
 
 export const classes = mysqlTable(
   'classes',
@@ -60,6 +56,7 @@ export const studies = mysqlTable(
     about: text('about').notNull(),
     paperWidthMm: double('paper_width_mm').notNull().default(297),
     paperHeightMm: double('paper_height_mm').notNull().default(210),
+    version: int('version').notNull().default(1),
     createdAt: instant('created_at').notNull(),
     updatedAt: instant('updated_at').notNull(),
   },
@@ -106,21 +103,6 @@ export const facts = mysqlTable('facts', {
   source: varchar('source', { length: 190 }),
 }); // prettier-ignore
 
-export const landmarkSets = mysqlTable(
-  'landmark_sets',
-  {
-    id: id(),
-    studyId: ofStudy(),
-    subject: mysqlEnum('subject', ['work', 'piece', 'reference']).notNull(),
-    subjectId: key('subject_id').notNull(),
-    template: varchar('template', { length: 40 }).notNull(),
-    points: jsonText<Record<string, [number, number]>>('points').notNull(),
-    version: int('version').notNull().default(1),
-    updatedAt: instant('updated_at').notNull(),
-  },
-  (t) => [uniqueIndex('landmark_sets_subject').on(t.subject, t.subjectId, t.template)],
-);
-
 /** Readings of one picture by one version of the core at one known width (0 where unknown). */
 export const profiles = mysqlTable(
   'profiles',
@@ -161,21 +143,4 @@ export const rules = mysqlTable(
     index('rules_study').on(t.studyId),
     check('rules_feature', sql`${t.kind} <> 'feature' or ${t.feature} <> ''`),
   ],
-);
-
-/** The log of edits of a study: what is needed to undo and redo each. */
-export const edits = mysqlTable(
-  'edits',
-  {
-    id: int('id').autoincrement().primaryKey(),
-    studyId: ofStudy(),
-    subject: varchar('subject', { length: 20 }).notNull(),
-    subjectId: key('subject_id').notNull(),
-    label: varchar('label', { length: 190 }).notNull(),
-    before: jsonText<unknown>('before'),
-    after: jsonText<unknown>('after'),
-    undone: boolean('undone').notNull().default(false),
-    at: instant('at').notNull(),
-  },
-  (t) => [index('edits_study').on(t.studyId, t.id)],
 );

@@ -5,20 +5,24 @@ import { database } from '../database/connection';
 import { kits, paints } from '../schema';
 
 export async function listKits(teacherId: string): Promise<(Kit & { id: string })[]> {
-  const db = database();
-  const rows = await db.select().from(kits).where(eq(kits.teacherId, teacherId)).orderBy(asc(kits.name)); // prettier-ignore
-  return Promise.all(
-    rows.map(async (k) => ({
-      id: k.id,
-      name: k.name,
-      white: k.white,
-      paints: (await db.select().from(paints).where(eq(paints.kitId, k.id)).orderBy(asc(paints.position))).map((p) => ({
+  const rows = await database()
+    .select({ kit: kits, paint: paints })
+    .from(kits)
+    .leftJoin(paints, eq(paints.kitId, kits.id))
+    .where(eq(kits.teacherId, teacherId))
+    .orderBy(asc(kits.name), asc(paints.position));
+  const byId = new Map<string, Kit & { id: string }>();
+  for (const { kit, paint: p } of rows) {
+    const there = byId.get(kit.id) ?? { id: kit.id, name: kit.name, white: kit.white, paints: [] };
+    byId.set(kit.id, there);
+    if (p)
+      there.paints.push({
         name: p.name,
         pigment: p.pigment,
         masstone: p.masstone,
-        tint: p.tintHex && p.tintPaint && p.tintWhite ? { hex: p.tintHex, parts: [p.tintPaint, p.tintWhite] as [number, number] } : null,
+        tint: p.tintHex && p.tintPaint && p.tintWhite ? { hex: p.tintHex, parts: [p.tintPaint, p.tintWhite] } : null,
         strength: p.strength,
-      })),
-    })),
-  ); // prettier-ignore
+      });
+  }
+  return [...byId.values()];
 }

@@ -1,8 +1,8 @@
 /** Knows the sample works that ship with the application: six invented hands, drawn when a teacher wants to try one. */
 import { SAMPLE_HANDS } from '../../atelier/hands';
 import { Told } from '../errors';
-import { inThread } from '../jobs/threads';
-import { studyOf } from './studies';
+import { inThread } from '../threads/threads';
+import { studyOf } from './ownership';
 import { addWork } from './works';
 
 export interface SampleChoice {

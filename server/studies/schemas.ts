@@ -21,7 +21,10 @@ export const studySchema = object({
 }); // prettier-ignore
 
 /** A change names only what it changes: nothing here may have a default, which would overwrite what is stored. */
-export const studyChangeSchema = studySchema.partial().shape({ about: string().max(5000), classId: string().nullable() }); // prettier-ignore
+export const studyChangeSchema = studySchema.partial().shape({ version: number().integer().required(), about: string().max(5000), classId: string().nullable() }); // prettier-ignore
+
+/** What is deleted for good is named by whoever deletes it. */
+export const deletionSchema = object({ name: string().max(190).required('Type the name to delete it for good.') });
 
 export const classSchema = object({
   name: string().trim().required('Give the class a name.').max(80),

@@ -1,9 +1,14 @@
 import { leave, newClass, newStudy, newTeacher } from '../../tests/support/school';
 import { saveSettings, settingsOf } from '../accounts/settings';
-import { createClass, listClasses, listStudies, railOf, removeStudy, rosterOf, studyOf, updateStudy } from './studies'; // prettier-ignore
+import { removeStudy } from '../removal/removal';
+import { createClass, listClasses, rosterOf } from './classes';
+import { studyOf } from './ownership';
+import { benchOf, listStudies, updateStudy } from './studies';
 import { addRule } from './rules';
 
 afterAll(leave);
+
+const railOf = async (teacher: string, study: string) => (await benchOf(teacher, study)).rail;
 
 test('another teacher’s study, class and roster do not exist', async () => {
   const [mine, other] = [await newTeacher(), await newTeacher()];
@@ -11,12 +16,11 @@ test('another teacher’s study, class and roster do not exist', async () => {
   const study = await newStudy(mine, { classId });
   for (const work of [
     studyOf(other, study),
-    updateStudy(other, study, { title: 'Taken' }),
-    removeStudy(other, study),
-    railOf(other, study),
-    rosterOf(other, study),
+    updateStudy(other, study, 1, { title: 'Taken' }),
+    removeStudy(other, study, 'A study'),
+    benchOf(other, study),
     newStudy(other, { classId }),
-    updateStudy(other, await newStudy(other), { classId }),
+    updateStudy(other, await newStudy(other), 1, { classId }),
   ])
     await expect(work).rejects.toMatchObject({ status: 404 });
   expect((await studyOf(mine, study)).title).toBe('A study');
@@ -28,9 +32,15 @@ test('a class keeps its order; two of one name and initial cannot be told apart 
   const teacher = await newTeacher();
   const classId = await newClass(teacher, ['Zoe', 'Ada', 'Bo']);
   const study = await newStudy(teacher, { classId });
-  expect((await rosterOf(teacher, study)).map((s) => s.name)).toEqual(['Zoe M', 'Ada M', 'Bo M']);
-  const twice = [{ firstName: 'Ada', initial: 'M' }, { firstName: 'Ada', initial: 'M' }]; // prettier-ignore
-  await expect(createClass(teacher, '7B', '', twice)).rejects.toThrow();
+  expect((await rosterOf(study)).map((s) => s.name)).toEqual(['Zoe M', 'Ada M', 'Bo M']);
+  const people = (...names: string[]) => names.map((n) => ({ firstName: n.split(' ')[0], initial: n.split(' ')[1] ?? '' }));
+  const refused = (...names: string[]) => expect(createClass(teacher, '7B', '', people(...names))).rejects;
+  await refused('Ada M', 'Bo K', 'Ada M').toMatchObject({ status: 400, field: 'students', message: expect.stringMatching(/Line 3, “Ada M”.*line 1/) }); // prettier-ignore
+  await refused('Zoe M', 'Zoë M').toMatchObject({ status: 400, message: expect.stringMatching(/Line 2, “Zoë M”.*line 1, “Zoe M”/) }); // prettier-ignore
+  await refused('bo', 'Bo').toMatchObject({ status: 400 });
+  // The database takes these two for one, though they are written with other letters.
+  await refused('Straße', 'Strasse').toMatchObject({ status: 400, field: 'students' });
+  await expect(createClass(teacher, '7A', '', [])).rejects.toMatchObject({ status: 409, field: 'name', message: expect.stringMatching(/a class “7A” already/) }); // prettier-ignore
   // Nothing is left of the class that could not be made.
   expect((await listClasses(teacher)).map((c) => c.name)).toEqual(['7A']);
 });
@@ -38,7 +48,7 @@ test('a class keeps its order; two of one name and initial cannot be told apart 
 test('one person studies alone: no class, an empty roster', async () => {
   const teacher = await newTeacher();
   const study = await newStudy(teacher);
-  expect(await rosterOf(teacher, study)).toEqual([]);
+  expect(await rosterOf(study)).toEqual([]);
   expect((await listStudies(teacher))[0]).toMatchObject({ id: study, className: null, works: 0, pieces: 0, coverId: null }); // prettier-ignore
 });
 
@@ -63,7 +73,7 @@ test('removing a study takes everything of it along', async () => {
   const teacher = await newTeacher();
   const study = await newStudy(teacher);
   await addRule(teacher, study, { kind: 'never', feature: '', sentence: 'Hands are never shown.', evidence: '' });
-  await removeStudy(teacher, study);
+  await removeStudy(teacher, study, 'a study ');
   expect(await listStudies(teacher)).toEqual([]);
   await expect(studyOf(teacher, study)).rejects.toMatchObject({ status: 404, message: expect.stringMatching(/This study/) }); // prettier-ignore
 });

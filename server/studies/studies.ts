@@ -1,22 +1,11 @@
-/** Knows studies: whose they are, what they are about, and how far each step has come. */
+/** Knows studies: what they are about, how far each step has come, and what a page of one begins with. */
 import { and, desc, eq, sql } from 'drizzle-orm';
-import { database, newId } from '../database/connection';
-import { notFound } from '../errors';
-import { compareAgain } from '../pieces/asking';
-import {
-  classes,
-  comparisons,
-  landmarkSets,
-  pieces,
-  plans,
-  referencePictures,
-  rules,
-  studies,
-  students,
-  works,
-} from '../schema';
-
-export type StudyRow = typeof studies.$inferSelect;
+import { DEFAULT_SETTINGS, Settings } from '../accounts/settings';
+import { changing, database, newId } from '../database/connection';
+import { logged } from '../edits/log';
+import { conflict, notFound } from '../errors';
+import { classes, comparisons, landmarkSets, pieces, plans, referencePictures, rules, studies, teacherSettings, works } from '../schema'; // prettier-ignore
+import { classOf, inStudy, StudyRow } from './ownership';
 
 export interface StudyFields {
   title: string;
@@ -30,13 +19,7 @@ export interface StudyFields {
   paperHeightMm: number;
 }
 
-export async function studyOf(teacherId: string, id: string): Promise<StudyRow> {
-  const [row] = await database().select().from(studies).where(and(eq(studies.id, id), eq(studies.teacherId, teacherId))); // prettier-ignore
-  if (!row) throw notFound('This study');
-  return row;
-}
-
-export interface StudySummary extends StudyRow {
+interface StudySummary extends StudyRow {
   className: string | null;
   works: number;
   pieces: number;
@@ -67,107 +50,79 @@ export async function listStudies(teacherId: string): Promise<StudySummary[]> {
   }));
 }
 
-async function ownClass(teacherId: string, classId: string | null): Promise<void> {
-  if (classId === null) return;
-  const [row] = await database().select({ id: classes.id }).from(classes).where(and(eq(classes.id, classId), eq(classes.teacherId, teacherId))); // prettier-ignore
-  if (!row) throw notFound('This class');
-}
-
 export async function createStudy(teacherId: string, fields: StudyFields): Promise<string> {
-  await ownClass(teacherId, fields.classId);
+  if (fields.classId !== null) await classOf(teacherId, fields.classId);
   const id = newId();
   const now = new Date();
-  await database().insert(studies).values({ ...fields, id, teacherId, createdAt: now, updatedAt: now }); // prettier-ignore
+  await changing((tx) => tx.insert(studies).values({ ...fields, id, teacherId, createdAt: now, updatedAt: now })); // prettier-ignore
   return id;
 }
 
-export async function updateStudy(teacherId: string, id: string, fields: Partial<StudyFields>): Promise<void> {
-  const before = await studyOf(teacherId, id);
-  if (fields.classId !== undefined) await ownClass(teacherId, fields.classId);
-  await database().update(studies).set({ ...fields, updatedAt: new Date() }).where(eq(studies.id, id)); // prettier-ignore
-  // The aim decides what copies are held against.
-  if (fields.aim !== undefined && fields.aim !== before.aim) await compareAgain(teacherId, id);
-}
+const FIELD_WORDS: Record<keyof StudyFields, string> = {
+  title: 'title',
+  master: 'master',
+  kind: 'kind',
+  aim: 'aim',
+  medium: 'medium',
+  about: 'what it is about',
+  classId: 'class',
+  paperWidthMm: 'sheet',
+  paperHeightMm: 'sheet',
+};
 
-export async function removeStudy(teacherId: string, id: string): Promise<void> {
-  await studyOf(teacherId, id);
-  await database().delete(studies).where(eq(studies.id, id));
+/** Changes a study; `version` is the one the screen showed. Gives the new version. */
+export function updateStudy(teacherId: string, id: string, version: number, fields: Partial<StudyFields>): Promise<number> { // prettier-ignore
+  return inStudy(teacherId, id, async (tx, before) => {
+    if (before.version !== version) throw conflict('This study');
+    if (typeof fields.classId === 'string') await classOf(teacherId, fields.classId, tx);
+    const what = [...new Set((Object.keys(fields) as (keyof StudyFields)[]).map((f) => FIELD_WORDS[f]))].join(', ');
+    const about = { teacherId, studyId: id, subject: 'study', subjectId: id, label: `${what} of the study` };
+    // The aim decides what copies are held against; that follows from the change itself.
+    await logged(tx, about, [{ table: studies, where: eq(studies.id, id) }], () => tx.update(studies).set({ ...fields, version: version + 1 }).where(eq(studies.id, id))); // prettier-ignore
+    return version + 1;
+  });
 }
 
 export type StepName = 'look' | 'proportion' | 'marks' | 'colour' | 'plan' | 'make' | 'pieces' | 'compare' | 'hanging';
 
-/** Which steps have something to show for them; teachers jump, so nothing is ever barred. */
-export async function railOf(teacherId: string, studyId: string): Promise<Record<StepName, boolean>> {
-  await studyOf(teacherId, studyId);
-  const db = database();
-  const count = async (rows: Promise<{ n: number }[]>) => Number((await rows)[0]?.n ?? 0);
-  const n = sql<number>`count(*)`;
-  const [worksN, landmarksN, marksRules, colourRules, planN, references, piecesN, comparedN] = await Promise.all([
-    count(db.select({ n }).from(works).where(eq(works.studyId, studyId))),
-    count(db.select({ n }).from(landmarkSets).where(and(eq(landmarkSets.studyId, studyId), eq(landmarkSets.subject, 'work')))),
-    count(db.select({ n }).from(rules).where(and(eq(rules.studyId, studyId), sql`(${rules.feature} like 'marks.%' or ${rules.feature} like 'edges.%')`))),
-    count(db.select({ n }).from(rules).where(and(eq(rules.studyId, studyId), sql`(${rules.feature} like 'colour.%' or ${rules.feature} like 'value.%')`))),
-    count(db.select({ n }).from(plans).where(eq(plans.studyId, studyId))),
-    count(db.select({ n }).from(referencePictures).where(eq(referencePictures.studyId, studyId))),
-    count(db.select({ n }).from(pieces).where(eq(pieces.studyId, studyId))),
-    count(db.select({ n }).from(comparisons).innerJoin(pieces, eq(pieces.id, comparisons.pieceId)).where(eq(pieces.studyId, studyId))),
-  ]); // prettier-ignore
-  return {
-    look: worksN > 0,
-    proportion: landmarksN > 0,
-    marks: marksRules > 0,
-    colour: colourRules > 0,
-    plan: planN > 0,
-    make: references > 0,
-    pieces: piecesN > 0,
-    compare: comparedN > 0,
-    hanging: comparedN > 2,
+interface Bench {
+  study: StudyRow;
+  /** Which steps have something to show for them; teachers jump, so nothing is ever barred. */
+  rail: Record<StepName, boolean>;
+  settings: Settings;
+}
+
+/** What every page of a study begins with, in one query. */
+export async function benchOf(teacherId: string, studyId: string): Promise<Bench> {
+  const count = (what: ReturnType<typeof sql>) => sql<number>`(select count(*) from ${what})`;
+  const [row] = await database()
+    .select({
+      study: studies,
+      settings: teacherSettings,
+      works: count(sql`${works} where ${works.studyId} = ${studies.id}`),
+      landmarks: count(sql`${landmarkSets} where ${landmarkSets.studyId} = ${studies.id} and ${landmarkSets.workId} is not null`), // prettier-ignore
+      marks: count(sql`${rules} where ${rules.studyId} = ${studies.id} and (${rules.feature} like 'marks.%' or ${rules.feature} like 'edges.%')`), // prettier-ignore
+      colour: count(sql`${rules} where ${rules.studyId} = ${studies.id} and (${rules.feature} like 'colour.%' or ${rules.feature} like 'value.%')`), // prettier-ignore
+      plan: count(sql`${plans} where ${plans.studyId} = ${studies.id}`),
+      make: count(sql`${referencePictures} where ${referencePictures.studyId} = ${studies.id}`),
+      pieces: count(sql`${pieces} where ${pieces.studyId} = ${studies.id}`),
+      compared: count(sql`${comparisons} join ${pieces} on ${pieces.id} = ${comparisons.pieceId} where ${pieces.studyId} = ${studies.id}`), // prettier-ignore
+    })
+    .from(studies)
+    .leftJoin(teacherSettings, eq(teacherSettings.userId, studies.teacherId))
+    .where(and(eq(studies.id, studyId), eq(studies.teacherId, teacherId)));
+  if (!row) throw notFound('This study');
+  const some = (n: number, least = 1) => Number(n) >= least;
+  const rail = {
+    look: some(row.works),
+    proportion: some(row.landmarks),
+    marks: some(row.marks),
+    colour: some(row.colour),
+    plan: some(row.plan),
+    make: some(row.make),
+    pieces: some(row.pieces),
+    compare: some(row.compared),
+    hanging: some(row.compared, 3),
   };
-}
-
-export interface ClassWithStudents {
-  id: string;
-  name: string;
-  school: string;
-  students: { id: string; firstName: string; initial: string }[];
-}
-
-export async function listClasses(teacherId: string): Promise<ClassWithStudents[]> {
-  const db = database();
-  const rows = await db.select().from(classes).where(eq(classes.teacherId, teacherId)).orderBy(classes.name);
-  return Promise.all(
-    rows.map(async ({ id, name, school }) => ({
-      id,
-      name,
-      school,
-      students: await db
-        .select({ id: students.id, firstName: students.firstName, initial: students.initial })
-        .from(students)
-        .where(eq(students.classId, id))
-        .orderBy(students.position, students.firstName),
-    })),
-  );
-}
-
-/** Who hands in for a study, by the name shown; empty where one person studies alone. */
-export async function rosterOf(teacherId: string, studyId: string): Promise<{ id: string; name: string }[]> {
-  const study = await studyOf(teacherId, studyId);
-  const own = (await listClasses(teacherId)).find((c) => c.id === study.classId);
-  return (own?.students ?? []).map((s) => ({ id: s.id, name: `${s.firstName} ${s.initial}`.trim() }));
-}
-
-/** A new class with its students, given as "First name I" a line. */
-export async function createClass(
-  teacherId: string,
-  name: string,
-  school: string,
-  roster: { firstName: string; initial: string }[],
-): Promise<string> {
-  const id = newId();
-  await database().transaction(async (tx) => {
-    await tx.insert(classes).values({ id, teacherId, name, school, createdAt: new Date() });
-    if (roster.length)
-      await tx.insert(students).values(roster.map((s, position) => ({ ...s, id: newId(), classId: id, position })));
-  });
-  return id;
+  return { study: row.study, rail, settings: row.settings ?? DEFAULT_SETTINGS };
 }

@@ -2,9 +2,12 @@ import { eq } from 'drizzle-orm';
 import { PROFILE_VERSION } from '../../core/style/profile';
 import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
 import { database } from '../database/connection';
-import { Job } from '../jobs/queue';
+import { askForWhatWaits } from '../jobs/waiting';
+import { ensureProfile, profileOf } from '../pictures/readings';
+import { Job } from '../queue/queue';
 import { jobs, profiles } from '../schema';
-import { addWork, askForOutdated, ensureProfile, listWorks, profileOf, updateWork, workOf } from './works';
+import { workOf } from './ownership';
+import { addWork, listWorks, updateWork } from './works';
 
 afterAll(leave);
 
@@ -19,12 +22,12 @@ const asked = async (): Promise<Job[]> => database().select().from(jobs).where(e
 
 test('a new work takes its title from the file, is asked to be measured once, and a width changes its readings', async () => {
   const id = await addWork(teacher, study, await sheetBytes(18), 'Evening ferry.png', {});
-  expect((await listWorks(teacher, study))[0]).toMatchObject({
+  expect((await listWorks(study))[0]).toMatchObject({
     title: 'Evening ferry',
     widthMm: null,
     pictureWidth: 480,
   });
-  expect(await asked()).toMatchObject([{ kind: 'measure-work', state: 'queued', payload: { workId: id } }]);
+  expect(await asked()).toMatchObject([{ kind: 'measure-work', state: 'queued', workId: id }]);
   const { pictureId } = await workOf(teacher, id);
   expect(await profileOf(pictureId, null)).toBeNull();
   const bare = await ensureProfile(teacher, pictureId, null);
@@ -56,16 +59,16 @@ test('what an older core has read is asked for anew, what the present one has re
   }
   await db.update(profiles).set({ profileVersion: PROFILE_VERSION - 1 }).where(eq(profiles.pictureId, (await workOf(teacher, old)).pictureId)); // prettier-ignore
   await db.delete(jobs);
-  expect(await askForOutdated()).toBeGreaterThanOrEqual(1);
-  expect((await asked()).map((j) => j.payload.workId)).toEqual([old]);
+  expect((await askForWhatWaits()).works).toBeGreaterThanOrEqual(1);
+  expect((await asked()).map((j) => j.workId)).toEqual([old]);
   // Asking again while it waits adds nothing.
-  await askForOutdated();
+  await askForWhatWaits();
   expect(await asked()).toHaveLength(1);
 });
 
 test('a study holds two dozen works at most, and a picture that is none leaves nothing behind', async () => {
   await expect(addWork(teacher, study, Buffer.from('words'), 'a.png', {})).rejects.toMatchObject({ status: 415, field: 'picture' }); // prettier-ignore
-  expect(await listWorks(teacher, study)).toEqual([]);
+  expect(await listWorks(study)).toEqual([]);
   expect(await asked()).toEqual([]);
   const sheet = await sheetBytes(23, 64, 48);
   for (let i = 0; i < 24; i++) await addWork(teacher, study, sheet, `w${i}.png`, {});

@@ -1,40 +1,24 @@
-/** Knows a study's works by the master: adding a picture, its size and place, cropping, measuring in the background. */
-import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+/** Knows a study's works by the master: adding a picture, its size and place, cropping, facts and kept patches. */
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { carryPatch, carryPoints, Crop, wholeCrop } from '../../core/raster/crop';
-import { PROFILE_VERSION, ProfileWithMaps } from '../../core/style/profile';
-import { database, newId } from '../database/connection';
-import { conflict, notFound, Told } from '../errors';
-import { ask } from '../jobs/queue';
-import { inThread } from '../jobs/threads';
+import { changing, database, newId, type Transaction } from '../database/connection';
+import { logged, loggedRemoval } from '../edits/log';
+import { conflict, Told } from '../errors';
 import { getBlob, pictureOf } from '../pictures/store';
 import { putMade, takeInPicture } from '../pictures/takeIn';
-import { compareAgain } from '../pieces/asking';
-import { facts, landmarkSets, pins, profiles, studies, workGroups, works } from '../schema';
-import { loggedSubject } from './bundles';
-import type { Transaction } from './edits';
-import { landmarksOn } from './landmarkRows';
-import { studyOf } from './studies';
-
-export type WorkRow = typeof works.$inferSelect;
+import { askToMeasure } from '../queue/asking';
+import { facts, jobs, landmarkSets, pictures, pins, workGroups, works } from '../schema';
+import { inThread } from '../threads/threads';
+import { inStudy, lockStudy, studyOf, workOf, WorkRow } from './ownership';
 
 const MOST_WORKS = 24;
+const MOST_NOTED = 200;
 
-export async function workOf(teacherId: string, id: string): Promise<WorkRow> {
-  const [row] = await database()
-    .select({ work: works })
-    .from(works)
-    .innerJoin(studies, eq(studies.id, works.studyId))
-    .where(and(eq(works.id, id), eq(studies.teacherId, teacherId)));
-  if (!row) throw notFound('This work');
-  return row.work;
-}
-
-async function groupNamed(studyId: string, name: string): Promise<string | null> {
+async function groupNamed(tx: Transaction, studyId: string, name: string): Promise<string | null> {
   const trimmed = name.trim();
   if (!trimmed) return null;
-  const db = database();
-  await db.insert(workGroups).values({ id: newId(), studyId, name: trimmed }).onDuplicateKeyUpdate({ set: { name: trimmed } }); // prettier-ignore
-  const [row] = await db.select({ id: workGroups.id }).from(workGroups).where(and(eq(workGroups.studyId, studyId), eq(workGroups.name, trimmed))); // prettier-ignore
+  await tx.insert(workGroups).values({ id: newId(), studyId, name: trimmed }).onDuplicateKeyUpdate({ set: { name: trimmed } }); // prettier-ignore
+  const [row] = await tx.select({ id: workGroups.id }).from(workGroups).where(and(eq(workGroups.studyId, studyId), eq(workGroups.name, trimmed))); // prettier-ignore
   return row.id;
 }
 
@@ -48,17 +32,6 @@ export interface WorkFields {
   impressions: string;
 }
 
-async function askToMeasure(teacherId: string, work: Pick<WorkRow, 'id' | 'studyId'>): Promise<void> {
-  await ask(database(), {
-    teacherId,
-    studyId: work.studyId,
-    kind: 'measure-work',
-    workKey: `measure-work:${work.id}`,
-    payload: { workId: work.id },
-    priority: 5,
-  });
-}
-
 export async function addWork(
   teacherId: string,
   studyId: string,
@@ -67,43 +40,31 @@ export async function addWork(
   fields: Partial<WorkFields>,
 ): Promise<string> {
   await studyOf(teacherId, studyId);
-  const db = database();
-  const [{ n }] = await db.select({ n: sql<number>`count(*)` }).from(works).where(eq(works.studyId, studyId)); // prettier-ignore
-  if (Number(n) >= MOST_WORKS)
-    throw new Told(400, `A study holds at most ${MOST_WORKS} works. Remove one first.`, 'picture');
-  const { uprightId } = await takeInPicture(teacherId, bytes, name);
+  const taken = await takeInPicture(teacherId, bytes, name);
   const id = newId();
-  await db.insert(works).values({
-    id,
-    studyId,
-    groupId: await groupNamed(studyId, fields.group ?? ''),
-    pictureId: uprightId,
-    title: (fields.title?.trim() || name.replace(/\.[^.]+$/, '')).slice(0, 120),
-    dated: fields.dated ?? '',
-    widthMm: fields.widthMm ?? null,
-    heightMm: fields.heightMm ?? null,
-    foil: fields.foil ?? false,
-    impressions: fields.impressions ?? '',
-    position: Number(n),
+  await changing(async (tx) => {
+    const pictureId = await taken.store(tx);
+    await lockStudy(tx, teacherId, studyId);
+    const [{ n, last }] = await tx.select({ n: sql<number>`count(*)`, last: sql<number | null>`max(${works.position})` }).from(works).where(eq(works.studyId, studyId)); // prettier-ignore
+    if (Number(n) >= MOST_WORKS)
+      throw new Told(400, `A study holds at most ${MOST_WORKS} works. Remove one first.`, 'picture');
+    await tx.insert(works).values({
+      id,
+      studyId,
+      groupId: await groupNamed(tx, studyId, fields.group ?? ''),
+      pictureId,
+      title: (fields.title?.trim() || name.replace(/\.[^.]+$/, '')).slice(0, 120),
+      dated: fields.dated ?? '',
+      widthMm: fields.widthMm ?? null,
+      heightMm: fields.heightMm ?? null,
+      foil: fields.foil ?? false,
+      impressions: fields.impressions ?? '',
+      position: Number(last ?? -1) + 1,
+    });
+    await askToMeasure(tx, teacherId, { id, studyId });
   });
-  await askToMeasure(teacherId, { id, studyId });
   return id;
 }
-
-const logged = loggedSubject(
-  'work',
-  [
-    { table: works, of: (id) => eq(works.id, id) },
-    { table: facts, of: (id) => eq(facts.workId, id) },
-    { table: pins, of: (id) => eq(pins.workId, id) },
-    { table: landmarkSets, of: (id) => landmarksOn('work', id) },
-  ],
-  async (teacherId, studyId, id) => {
-    const [row] = await database().select({ id: works.id }).from(works).where(eq(works.id, id));
-    if (row) await askToMeasure(teacherId, { id, studyId });
-    else await compareAgain(teacherId, studyId);
-  },
-);
 
 /** Sets fields of a work whose present version is the one the screen showed. */
 async function setWork(tx: Transaction, id: string, version: number, set: Partial<WorkRow>): Promise<void> {
@@ -121,34 +82,39 @@ const FIELD_WORDS: Record<keyof WorkFields, string> = {
   impressions: 'first impressions',
 };
 
+/** A change of one work of a study of this teacher's. */
+async function inWork<T>(teacherId: string, id: string, work: (tx: Transaction, row: WorkRow) => Promise<T>): Promise<T> { // prettier-ignore
+  const { studyId } = await workOf(teacherId, id);
+  return inStudy(teacherId, studyId, async (tx) => work(tx, await workOf(teacherId, id, tx)));
+}
+
+const about = (teacherId: string, { id, studyId }: WorkRow, label: string) => ({ teacherId, studyId, subject: 'work', subjectId: id, label }); // prettier-ignore
+const itself = (id: string) => ({ table: works, where: eq(works.id, id) });
+
 /** Changes a work; `version` is the one the screen showed. Gives the new version. */
-export async function updateWork(
+export function updateWork(
   teacherId: string,
   id: string,
   version: number,
   fields: Partial<WorkFields>,
 ): Promise<number> {
-  const work = await workOf(teacherId, id);
-  const { group, ...plain } = fields;
-  const set = { ...plain, ...(group === undefined ? {} : { groupId: await groupNamed(work.studyId, group) }) };
-  const what = (Object.keys(fields) as (keyof WorkFields)[]).map((f) => FIELD_WORDS[f]).join(', ');
-  await logged.change(work.studyId, id, `${what} of “${work.title}”`, (tx) => setWork(tx, id, version, set));
-  if (fields.widthMm !== undefined && fields.widthMm !== work.widthMm) await askToMeasure(teacherId, work);
-  else if (fields.foil !== undefined && fields.foil !== work.foil) await compareAgain(teacherId, work.studyId);
-  return version + 1;
+  return inWork(teacherId, id, async (tx, work) => {
+    const { group, ...plain } = fields;
+    const set = { ...plain, ...(group === undefined ? {} : { groupId: await groupNamed(tx, work.studyId, group) }) };
+    const what = (Object.keys(fields) as (keyof WorkFields)[]).map((f) => FIELD_WORDS[f]).join(', ');
+    await logged(tx, about(teacherId, work, `${what} of “${work.title}”`), [itself(id)], () => setWork(tx, id, version, set)); // prettier-ignore
+    return version + 1;
+  });
 }
 
-export async function removeWork(teacherId: string, id: string): Promise<void> {
-  const work = await workOf(teacherId, id);
-  await logged.remove(work.studyId, id, `removing “${work.title}”`);
-  await compareAgain(teacherId, work.studyId);
-}
+export const removeWork = (teacherId: string, id: string): Promise<void> =>
+  inWork(teacherId, id, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing “${work.title}”`), itself(id))); // prettier-ignore
 
 /** Crops and turns a work's picture; the original upload is kept, points and patches go along. */
 export async function cropWork(teacherId: string, id: string, version: number, frame: Crop): Promise<void> {
-  const work = await workOf(teacherId, id);
-  const db = database();
-  const picture = await pictureOf(db, teacherId, work.pictureId);
+  const { pictureId, version: present } = await workOf(teacherId, id);
+  if (present !== version) throw conflict('This work');
+  const picture = await pictureOf(database(), teacherId, pictureId);
   if (
     frame.x < 0 ||
     frame.y < 0 ||
@@ -159,145 +125,114 @@ export async function cropWork(teacherId: string, id: string, version: number, f
   )
     throw new Told(400, 'The cropping frame must lie inside the picture and be at least 16 px each way.', 'crop');
   const crop = wholeCrop(frame, picture.width, picture.height);
-  const made = await inThread({ task: 'upright', bytes: await getBlob(db, picture.sha256), name: picture.name, crop });
-  const uprightId = await putMade(teacherId, 'upright', picture.id, picture.name, made);
-  await logged.change(work.studyId, id, `cropping “${work.title}”`, async (tx) => {
-    await setWork(tx, id, version, { pictureId: uprightId });
-    for (const set of await tx.select().from(landmarkSets).where(landmarksOn('work', id)))
-      await tx.update(landmarkSets).set({ points: carryPoints(set.points, crop), version: set.version + 1 }).where(eq(landmarkSets.id, set.id)); // prettier-ignore
-    for (const pin of await tx.select().from(pins).where(eq(pins.workId, id))) {
-      const patch = carryPatch(pin.patch, crop);
-      if (patch) await tx.update(pins).set({ patch }).where(eq(pins.id, pin.id));
-      else await tx.delete(pins).where(eq(pins.id, pin.id));
-    }
+  const made = await inThread({ task: 'upright', bytes: await getBlob(database(), picture.sha256), name: picture.name, crop }); // prettier-ignore
+  await inWork(teacherId, id, async (tx, work) => {
+    const uprightId = await putMade(tx, teacherId, 'upright', picture.id, picture.name, made);
+    const scopes = [itself(id), { table: landmarkSets, where: eq(landmarkSets.workId, id) }, { table: pins, where: eq(pins.workId, id) }]; // prettier-ignore
+    await logged(tx, about(teacherId, work, `cropping “${work.title}”`), scopes, async () => {
+      await setWork(tx, id, version, { pictureId: uprightId });
+      for (const set of await tx.select().from(landmarkSets).where(eq(landmarkSets.workId, id)))
+        await tx.update(landmarkSets).set({ points: carryPoints(set.points, crop), version: set.version + 1 }).where(eq(landmarkSets.id, set.id)); // prettier-ignore
+      for (const pin of await tx.select().from(pins).where(eq(pins.workId, id))) {
+        const patch = carryPatch(pin.patch, crop);
+        if (patch) await tx.update(pins).set({ patch }).where(eq(pins.id, pin.id));
+        else await tx.delete(pins).where(eq(pins.id, pin.id));
+      }
+    });
   });
-  await askToMeasure(teacherId, work);
+}
+
+interface Fact {
+  id: string;
+  text: string;
+  source: string | null;
+}
+
+interface Pin {
+  id: string;
+  patch: [number, number, number, number];
+  reading: unknown;
 }
 
 export interface WorkView extends WorkRow {
   group: string | null;
   pictureWidth: number;
   pictureHeight: number;
-  facts: { id: string; text: string; source: string | null }[];
-  pins: { id: string; patch: [number, number, number, number]; reading: unknown }[];
+  /** Why its readings are missing or old: stopped by the teacher, or given up with what is told. */
+  held: { state: 'stopped' | 'failed'; told: string } | null;
 }
 
-export async function listWorks(teacherId: string, studyId: string): Promise<WorkView[]> {
-  await studyOf(teacherId, studyId);
-  const db = database();
-  const rows = await db.select({ work: works, group: workGroups.name }).from(works).leftJoin(workGroups, eq(workGroups.id, works.groupId)).where(eq(works.studyId, studyId)).orderBy(asc(works.position)); // prettier-ignore
-  return Promise.all(
-    rows.map(async ({ work, group }) => {
-      const picture = await pictureOf(db, teacherId, work.pictureId);
-      return {
-        ...work,
-        group,
-        pictureWidth: picture.width,
-        pictureHeight: picture.height,
-        facts: await db.select({ id: facts.id, text: facts.text, source: facts.source }).from(facts).where(eq(facts.workId, work.id)),
-        pins: await db.select({ id: pins.id, patch: pins.patch, reading: pins.reading }).from(pins).where(eq(pins.workId, work.id)).orderBy(asc(pins.createdAt)),
-      };
-    }),
-  ); // prettier-ignore
-}
-
-/** Asks for new readings of every work that an older core has read; what was compared with them follows. Gives their number. */
-export async function askForOutdated(): Promise<number> {
+/** The works of a study of the caller's own, in order, with their pictures' sizes. */
+export async function listWorks(studyId: string): Promise<WorkView[]> {
   const rows = await database()
-    .select({ id: works.id, studyId: works.studyId, teacherId: studies.teacherId })
+    .select({ work: works, group: workGroups.name, width: pictures.width, height: pictures.height, state: jobs.state, told: jobs.told })
     .from(works)
-    .innerJoin(studies, eq(studies.id, works.studyId))
-    .leftJoin(
-      profiles,
-      and(
-        eq(profiles.pictureId, works.pictureId),
-        eq(profiles.profileVersion, PROFILE_VERSION),
-        eq(profiles.widthMm, sql`coalesce(${works.widthMm}, 0)`),
-      ),
-    )
-    .where(isNull(profiles.id));
-  for (const { teacherId, ...work } of rows) await askToMeasure(teacherId, work);
-  return rows.length;
+    .innerJoin(pictures, eq(pictures.id, works.pictureId))
+    .leftJoin(workGroups, eq(workGroups.id, works.groupId))
+    .leftJoin(jobs, and(eq(jobs.workId, works.id), inArray(jobs.state, ['failed', 'cancelled'])))
+    .where(eq(works.studyId, studyId))
+    .orderBy(asc(works.position)); // prettier-ignore
+  return rows.map(({ work, group, width, height, state, told }) => ({
+    ...work,
+    group,
+    pictureWidth: width,
+    pictureHeight: height,
+    held: state === 'failed' || state === 'cancelled' ? { state: state === 'failed' ? 'failed' : 'stopped', told: told ?? '' } : null, // prettier-ignore
+  }));
 }
 
-/** Readings of a picture at a known width by the present core; null until they have been taken. */
-export async function profileOf(pictureId: string, widthMm: number | null): Promise<ProfileWithMaps | null> {
-  const [row] = await database()
-    .select({ document: profiles.document })
-    .from(profiles)
-    .where(
-      and(
-        eq(profiles.pictureId, pictureId),
-        eq(profiles.profileVersion, PROFILE_VERSION),
-        eq(profiles.widthMm, widthMm ?? 0),
-      ),
-    );
-  return (row?.document as ProfileWithMaps | undefined) ?? null;
+const byWork = <Row extends { workId: string }, View>(rows: readonly Row[], view: (row: Row) => View): Map<string, View[]> => {
+  const out = new Map<string, View[]>();
+  for (const row of rows) out.set(row.workId, [...(out.get(row.workId) ?? []), view(row)]);
+  return out;
+}; // prettier-ignore
+
+/** Facts of every work of a study, by work. */
+export async function factsOf(studyId: string): Promise<Map<string, Fact[]>> {
+  const rows = await database().select({ fact: facts }).from(facts).innerJoin(works, eq(works.id, facts.workId)).where(eq(works.studyId, studyId)); // prettier-ignore
+  return byWork(rows.map((r) => r.fact), ({ id, text, source }) => ({ id, text, source })); // prettier-ignore
 }
 
-/** Measures a picture unless that has been done already; the result is stored once. */
-export async function ensureProfile(
-  teacherId: string,
-  pictureId: string,
-  widthMm: number | null,
-): Promise<ProfileWithMaps> {
-  const there = await profileOf(pictureId, widthMm);
-  if (there) return there;
-  const db = database();
-  const picture = await pictureOf(db, teacherId, pictureId);
-  const document = await inThread({
-    task: 'measure',
-    bytes: await getBlob(db, picture.sha256),
-    name: picture.name,
-    widthMm,
-  });
-  await db
-    .insert(profiles)
-    .values({
-      id: newId(),
-      pictureId,
-      profileVersion: PROFILE_VERSION,
-      widthMm: widthMm ?? 0,
-      document,
-      createdAt: new Date(),
-    })
-    .onDuplicateKeyUpdate({ set: { profileVersion: PROFILE_VERSION } });
-  return document;
+/** Patches kept of every work of a study, by work, oldest first. */
+export async function pinsOf(studyId: string): Promise<Map<string, Pin[]>> {
+  const rows = await database().select({ pin: pins }).from(pins).innerJoin(works, eq(works.id, pins.workId)).where(eq(works.studyId, studyId)).orderBy(asc(pins.createdAt)); // prettier-ignore
+  return byWork(rows.map((r) => r.pin), ({ id, patch, reading }) => ({ id, patch, reading })); // prettier-ignore
 }
 
-export async function addFact(teacherId: string, workId: string, text: string, source: string | null): Promise<string> {
-  const work = await workOf(teacherId, workId);
+async function roomFor(tx: Transaction, table: typeof facts | typeof pins, workId: string, what: string): Promise<void> {
+  const [{ n }] = await tx.select({ n: sql<number>`count(*)` }).from(table).where(eq(table.workId, workId));
+  if (Number(n) >= MOST_NOTED) throw new Told(400, `A work holds at most ${MOST_NOTED} ${what}. Remove one first.`);
+} // prettier-ignore
+
+export function addFact(teacherId: string, workId: string, text: string, source: string | null): Promise<string> {
   const id = newId();
-  await logged.change(work.studyId, workId, `a fact about “${work.title}”`, async (tx) => {
-    await tx.insert(facts).values({ id, workId, text, source });
-  });
-  return id;
-}
-
-export async function removeFact(teacherId: string, workId: string, factId: string): Promise<void> {
-  const work = await workOf(teacherId, workId);
-  await logged.change(work.studyId, workId, `removing a fact about “${work.title}”`, async (tx) => {
-    await tx.delete(facts).where(and(eq(facts.id, factId), eq(facts.workId, workId)));
+  return inWork(teacherId, workId, async (tx, work) => {
+    await roomFor(tx, facts, workId, 'facts');
+    await logged(tx, about(teacherId, work, `a fact about “${work.title}”`), [{ table: facts, where: eq(facts.id, id) }], () => tx.insert(facts).values({ id, workId, text, source })); // prettier-ignore
+    return id;
   });
 }
 
-export async function addPin(
+export function removeFact(teacherId: string, workId: string, factId: string): Promise<void> {
+  const where = and(eq(facts.id, factId), eq(facts.workId, workId))!;
+  return inWork(teacherId, workId, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing a fact about “${work.title}”`), { table: facts, where })); // prettier-ignore
+}
+
+export function addPin(
   teacherId: string,
   workId: string,
   patch: [number, number, number, number],
   reading: unknown,
 ): Promise<string> {
-  const work = await workOf(teacherId, workId);
   const id = newId();
-  await logged.change(work.studyId, workId, `a patch kept on “${work.title}”`, async (tx) => {
-    await tx.insert(pins).values({ id, workId, patch, reading, createdAt: new Date() });
+  return inWork(teacherId, workId, async (tx, work) => {
+    await roomFor(tx, pins, workId, 'kept patches');
+    await logged(tx, about(teacherId, work, `a patch kept on “${work.title}”`), [{ table: pins, where: eq(pins.id, id) }], () => tx.insert(pins).values({ id, workId, patch, reading, createdAt: new Date() })); // prettier-ignore
+    return id;
   });
-  return id;
 }
 
-export async function removePin(teacherId: string, workId: string, pinId: string): Promise<void> {
-  const work = await workOf(teacherId, workId);
-  await logged.change(work.studyId, workId, `removing a patch from “${work.title}”`, async (tx) => {
-    await tx.delete(pins).where(and(eq(pins.id, pinId), eq(pins.workId, workId)));
-  });
+export function removePin(teacherId: string, workId: string, pinId: string): Promise<void> {
+  const where = and(eq(pins.id, pinId), eq(pins.workId, workId))!;
+  return inWork(teacherId, workId, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing a patch from “${work.title}”`), { table: pins, where })); // prettier-ignore
 }

@@ -1,9 +1,11 @@
 /** Teachers, classes and studies for server tests, each new, in the run's own database. */
 import { drawnPicture } from './pictures';
 import { NEW_STUDY } from './study';
-import { database, newId } from '../../server/database/connection';
+import { closeDatabase, database, newId } from '../../server/database/connection';
 import { user } from '../../server/schema';
-import { createClass, createStudy, StudyFields } from '../../server/studies/studies';
+import { createClass } from '../../server/studies/classes';
+import { createStudy, StudyFields } from '../../server/studies/studies';
+import { endThreads } from '../../server/threads/threads';
 
 export async function newTeacher(): Promise<string> {
   const id = newId();
@@ -24,10 +26,6 @@ export const sheetBytes = (spacing = 14, width = 480, height = 340): Promise<Buf
 
 /** Lets go of the database and the worker threads that this file's modules hold. */
 export async function leave(): Promise<void> {
-  const held = globalThis as {
-    __oldhandDatabase?: { pool: { end: () => Promise<void> } };
-    __oldhandThreads?: { destroy: () => Promise<void> };
-  };
-  await held.__oldhandDatabase?.pool.end();
-  await held.__oldhandThreads?.destroy();
+  await closeDatabase();
+  await endThreads();
 }

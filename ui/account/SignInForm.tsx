@@ -7,7 +7,14 @@ import { text } from '../text/en';
 
 const t = text.signIn;
 
-export function SignInForm({ demo }: { demo: { email: string; password: string } | null }) {
+export function SignInForm({
+  demo,
+  signUp,
+}: {
+  demo: { email: string; password: string } | null;
+  /** Who may make an account here. */
+  signUp: 'open' | 'code' | 'closed';
+}) {
   const [fresh, setFresh] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -22,8 +29,8 @@ export function SignInForm({ demo }: { demo: { email: string; password: string }
     } catch (error) {
       const status = error instanceof RequestError ? error.status : 0;
       setProblem(
-        status === 429
-          ? t.tooMany
+        status === 429 || status === 403 || status === 503
+          ? (error as Error).message
           : status === 0 || status >= 500
             ? text.shared.lost
             : path.includes('sign-up')
@@ -45,7 +52,7 @@ export function SignInForm({ demo }: { demo: { email: string; password: string }
         const password = String(form.get('password'));
         void enter(
           fresh ? '/api/auth/sign-up/email' : '/api/auth/sign-in/email',
-          fresh ? { email, password, name: String(form.get('name')) } : { email, password },
+          fresh ? { email, password, name: String(form.get('name')), code: String(form.get('code') ?? '') } : { email, password }, // prettier-ignore
           '/studies',
         );
       }}
@@ -55,6 +62,12 @@ export function SignInForm({ demo }: { demo: { email: string; password: string }
         <label className="flex flex-col gap-1">
           {t.yourName}
           <input name="name" required maxLength={100} autoComplete="name" className="input w-full" />
+        </label>
+      )}
+      {fresh && signUp === 'code' && (
+        <label className="flex flex-col gap-1">
+          {t.code}
+          <input name="code" required maxLength={100} autoComplete="off" className="input w-full" />
         </label>
       )}
       <label className="flex flex-col gap-1">
@@ -77,9 +90,13 @@ export function SignInForm({ demo }: { demo: { email: string; password: string }
       <button className="btn btn-primary" disabled={busy || !hydrated}>
         {fresh ? t.create : t.go}
       </button>
-      <button type="button" className="link self-start" onClick={() => setFresh(!fresh)}>
-        {fresh ? t.toOld : t.toNew}
-      </button>
+      {signUp === 'closed' ? (
+        <p className="text-sm">{t.closed}</p>
+      ) : (
+        <button type="button" className="link self-start" onClick={() => setFresh(!fresh)}>
+          {fresh ? t.toOld : t.toNew}
+        </button>
+      )}
       {demo && (
         <button
           type="button"

@@ -1,8 +1,10 @@
 'use client';
 import { useState } from 'react';
+import { DeleteForGood } from '../shared/DeleteForGood';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useAct } from '../shared/useAct';
+import { text } from '../text/en';
 
 interface ClassView {
   id: string;
@@ -40,13 +42,36 @@ export function ClassList({ classes }: { classes: ClassView[] }) {
                 {c.name} {c.school && <span className="text-base font-normal">at {c.school}</span>}
               </h2>
               <p>{c.students.length} students</p>
-              <ul className="columns-3 sm:columns-4">
+              <ul className="my-2 columns-2 sm:columns-3">
                 {c.students.map((s) => (
-                  <li key={s.id}>
-                    {s.firstName} {s.initial}
+                  <li key={s.id} className="break-inside-avoid">
+                    <details>
+                      <summary className="cursor-pointer">
+                        {s.firstName} {s.initial}
+                      </summary>
+                      <div className="grid gap-2 py-2 text-sm">
+                        <a className="link" href={`/api/students/${s.id}/everything`} download>
+                          {text.deleting.everything}
+                        </a>
+                        <DeleteForGood
+                          what="student"
+                          label={text.deleting.student}
+                          from={`/api/students/${s.id}`}
+                          path={`/api/students/${s.id}`}
+                          then="/classes"
+                        />
+                      </div>
+                    </details>
                   </li>
                 ))}
               </ul>
+              <DeleteForGood
+                what="class"
+                label={text.deleting.class}
+                from={`/api/classes/${c.id}`}
+                path={`/api/classes/${c.id}`}
+                then="/classes"
+              />
             </li>
           ))}
         </ul>

@@ -6,7 +6,7 @@ import { useAct } from '../shared/useAct';
 import { text } from '../text/en';
 
 /** What a copy is held to, chosen for the whole study; copies are then compared anew. */
-export function AimChoice({ studyId, aim }: { studyId: string; aim: Aim }) {
+export function AimChoice({ studyId, aim, version }: { studyId: string; aim: Aim; version: number }) {
   const { act, busy, problem } = useAct();
   return (
     <section className="mt-2 text-sm">
@@ -16,7 +16,7 @@ export function AimChoice({ studyId, aim }: { studyId: string; aim: Aim }) {
           className="select select-sm w-full"
           value={aim}
           disabled={busy}
-          onChange={(e) => void act(() => send('PATCH', `/api/studies/${studyId}`, { aim: e.target.value }))}
+          onChange={(e) => void act(() => send('PATCH', `/api/studies/${studyId}`, { version, aim: e.target.value }))}
         >
           {Object.entries(text.compare.aims).map(([id, name]) => (
             <option key={id} value={id}>

@@ -6,6 +6,7 @@ import type { Comparison } from '@/core/style/compare';
 import type { WordSettings } from '@/core/style/words';
 import { Piece, STATES } from '../pieces/piece';
 import { Bench } from '../shared/Bench';
+import { MeasureAgain } from '../shared/MeasureAgain';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { inField, useLooking } from '../shared/looking/tools';
 import { zoomedAt } from '../shared/looking/ZoomBox';
@@ -18,12 +19,14 @@ import { BOTH_WHOLE, Sheets, Source, Way } from './Sheets';
 interface Props {
   studyId: string;
   aim: Aim;
+  /** Of the study, for changing its aim. */
+  version: number;
   pieces: Piece[];
   piece: Piece;
   source: Source;
   sources: Source[];
   comparison: Comparison | null;
-  notes: { feature: string; setAside: boolean; note: string }[];
+  notes: { feature: string; setAside: boolean; note: string; version: number }[];
   answers: { ruleId: string; met: boolean }[];
   rules: RuleView[];
   words: WordSettings;
@@ -44,7 +47,7 @@ const WAYS: readonly { way: Way; key: string; label: string; hint: string }[] = 
   { way: 'blink', key: 'b', label: 'Blink', hint: 'source and piece in turn' },
 ];
 
-function Holding({ studyId, aim, pieces, piece, source, sources, comparison, notes, answers, rules, words }: Props) {
+function Holding({ studyId, aim, version, pieces, piece, source, sources, comparison, notes, answers, rules, words }: Props) {
   const [way, setWay] = useState<Way>('beside');
   const [mix, setMix] = useState(50);
   const [linked, setLinked] = useState(true);
@@ -181,7 +184,8 @@ function Holding({ studyId, aim, pieces, piece, source, sources, comparison, not
       }
     >
       <h2 className="text-lg font-semibold">{label(piece)}</h2>
-      {!comparison && (
+      {piece.held && <MeasureAgain studyId={studyId} subjectId={piece.id} held={piece.held} />}
+      {!comparison && !piece.held && (
         <p>
           {STATES[piece.state]}. {piece.state === 'waiting' ? 'The findings appear here by themselves.' : piece.told}
         </p>
@@ -189,7 +193,7 @@ function Holding({ studyId, aim, pieces, piece, source, sources, comparison, not
       {comparison && (
         <>
           <Closeness comparison={comparison} />
-          {piece.kind === 'copy' && <AimChoice studyId={studyId} aim={aim} />}
+          {piece.kind === 'copy' && <AimChoice studyId={studyId} aim={aim} version={version} />}
           <Findings pieceId={piece.id} comparison={comparison} notes={notes} words={words} />
           <RulesKept pieceId={piece.id} comparison={comparison} rules={rules} answers={answers} />
           <Course

@@ -4,6 +4,7 @@ import { FEATURE_GROUPS } from '@/core/style/features';
 import { featureTitle, nextStep, sayFinding, WordSettings } from '@/core/style/words';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
+import { TypedInput } from '../shared/typing/Typed';
 import { useAct } from '../shared/useAct';
 import { GROUP_NAMES } from './Closeness';
 
@@ -13,6 +14,7 @@ interface Note {
   feature: string;
   setAside: boolean;
   note: string;
+  version: number;
 }
 
 interface Props {
@@ -36,7 +38,7 @@ export function Findings({ pieceId, comparison, notes, words }: Props) {
     .filter((g) => g.found.length > 0)
     .sort((a, b) => open.indexOf(a.found[0]) - open.indexOf(b.found[0]));
   const save = (feature: string, setAside: boolean, note: string) =>
-    void act(() => send('PUT', `/api/pieces/${pieceId}/notes`, { feature, setAside, note }));
+    act(() => send('PUT', `/api/pieces/${pieceId}/notes`, { feature, setAside, note, version: noteOf(feature)?.version ?? 0 })); // prettier-ignore
   const one = (f: Finding) => (
     <li key={f.feature} className="border-t border-base-300 pt-2">
       <p>{told(f)}</p>
@@ -46,18 +48,18 @@ export function Findings({ pieceId, comparison, notes, words }: Props) {
           type="button"
           className="link"
           aria-label={`Set aside: ${featureTitle(f.feature)}`}
-          onClick={() => save(f.feature, true, noteOf(f.feature)?.note ?? '')}
+          onClick={() => void save(f.feature, true, noteOf(f.feature)?.note ?? '')}
         >
           set aside
         </button>
-        <input
-          key={noteOf(f.feature)?.note ?? ''}
+        <TypedInput
+          place={`note:${pieceId}:${f.feature}`}
           aria-label={`Note on ${featureTitle(f.feature)}`}
           className="flex-1 border-b border-base-content/40 bg-transparent"
           placeholder="your note"
           maxLength={2000}
-          defaultValue={noteOf(f.feature)?.note ?? ''}
-          onBlur={(e) => e.target.value !== (noteOf(f.feature)?.note ?? '') && save(f.feature, false, e.target.value)}
+          stored={noteOf(f.feature)?.note ?? ''}
+          onSave={(note) => save(f.feature, noteOf(f.feature)?.setAside ?? false, note)}
         />
       </div>
     </li>
@@ -80,7 +82,7 @@ export function Findings({ pieceId, comparison, notes, words }: Props) {
               key={f.feature}
               type="button"
               className="link mr-2"
-              onClick={() => save(f.feature, false, noteOf(f.feature)?.note ?? '')}
+              onClick={() => void save(f.feature, false, noteOf(f.feature)?.note ?? '')}
             >
               {featureTitle(f.feature)}, take back
             </button>

@@ -1,7 +1,10 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import { Notice } from '../shared/Notice';
+import { RemovalNote } from '../shared/RemovalNote';
+import { MeasureAgain } from '../shared/MeasureAgain';
 import { send } from '../shared/request';
+import { TypedArea, TypedInput } from '../shared/typing/Typed';
 import { useAct } from '../shared/useAct';
 import type { LookWork } from './work';
 
@@ -19,7 +22,7 @@ export function WorkForm({
   onCrop: () => void;
   groups: string[];
 }) {
-  const { act, busy, problem } = useAct();
+  const { act, problem } = useAct();
   const [fact, setFact] = useState('');
   const [source, setSource] = useState('');
   const shown = (mm: number | null) => (mm === null ? '' : units === 'inch' ? (mm / INCH).toFixed(2) : String(mm));
@@ -29,8 +32,8 @@ export function WorkForm({
   useEffect(() => {
     version.current = Math.max(version.current, work.version);
   }, [work.version]);
-  const save = (value: Record<string, unknown>) => {
-    chain.current = chain.current.then(() =>
+  const save = (value: Record<string, unknown>): Promise<boolean> => {
+    const saved = chain.current.then(() =>
       act(async () => {
         const answer = await send<{ version: number }>('PATCH', `/api/works/${work.id}`, {
           version: version.current,
@@ -39,18 +42,20 @@ export function WorkForm({
         version.current = answer.version;
       }),
     );
+    chain.current = saved;
+    return saved;
   };
   const size = (name: 'widthMm' | 'heightMm', label: string) => (
     <label className="grid gap-1">
       {label} ({units === 'inch' ? 'in' : 'mm'})
-      <input
+      <TypedInput
+        place={`work:${work.id}:${name}`}
+        stored={shown(work[name])}
         className="input input-sm w-28"
         inputMode="decimal"
-        defaultValue={shown(work[name])}
-        onBlur={(e) => {
-          const typed = e.target.value.trim().replace(',', '.');
-          const value = typed === '' ? null : Number(typed) * (units === 'inch' ? INCH : 1);
-          if (typed !== shown(work[name])) save({ [name]: value });
+        onSave={(text) => {
+          const typed = text.trim().replace(',', '.');
+          return save({ [name]: typed === '' ? null : Number(typed) * (units === 'inch' ? INCH : 1) });
         }}
       />
     </label>
@@ -59,13 +64,16 @@ export function WorkForm({
     work.widthMm && work.heightMm ? work.widthMm / work.heightMm / (work.pictureWidth / work.pictureHeight) : 1;
   return (
     <div className="mt-3 grid gap-3">
+      {work.held && <MeasureAgain studyId={work.studyId} subjectId={work.id} held={work.held} />}
       <label className="grid gap-1">
         Title
-        <input
+        <TypedInput
+          place={`work:${work.id}:title`}
+          stored={work.title}
           className="input input-sm w-full"
-          defaultValue={work.title}
           maxLength={120}
-          onBlur={(e) => e.target.value.trim() && e.target.value !== work.title && save({ title: e.target.value })}
+          skip={(title) => !title.trim()}
+          onSave={(title) => save({ title })}
         />
       </label>
       <div className="flex gap-3">
@@ -73,11 +81,12 @@ export function WorkForm({
         {size('heightMm', 'height')}
         <label className="grid gap-1">
           Dated
-          <input
+          <TypedInput
+            place={`work:${work.id}:dated`}
+            stored={work.dated}
             className="input input-sm w-24"
-            defaultValue={work.dated}
             maxLength={40}
-            onBlur={(e) => e.target.value !== work.dated && save({ dated: e.target.value })}
+            onSave={(dated) => save({ dated })}
           />
         </label>
       </div>
@@ -93,13 +102,14 @@ export function WorkForm({
       <div className="flex items-end gap-3">
         <label className="grid gap-1">
           Group
-          <input
+          <TypedInput
+            place={`work:${work.id}:group`}
+            stored={work.group ?? ''}
             list="groups"
             className="input input-sm w-32"
-            defaultValue={work.group ?? ''}
             placeholder="early, late …"
             maxLength={60}
-            onBlur={(e) => e.target.value.trim() !== (work.group ?? '') && save({ group: e.target.value })}
+            onSave={(group) => save({ group })}
           />
           <datalist id="groups">
             {[...new Set([...groups, 'early', 'late'])].map((g) => (
@@ -112,7 +122,7 @@ export function WorkForm({
             type="checkbox"
             className="checkbox checkbox-sm"
             defaultChecked={work.foil}
-            onChange={(e) => save({ foil: e.target.checked })}
+            onChange={(e) => void save({ foil: e.target.checked })}
           />
           by another hand (a foil)
         </label>
@@ -129,14 +139,16 @@ export function WorkForm({
           Remove this work
         </button>
       </div>
+      <RemovalNote />
       <label className="grid gap-1">
         What strikes you first?
-        <textarea
+        <TypedArea
+          place={`work:${work.id}:impressions`}
+          stored={work.impressions}
           className="textarea w-full"
           rows={3}
-          defaultValue={work.impressions}
           maxLength={4000}
-          onBlur={(e) => e.target.value !== work.impressions && save({ impressions: e.target.value })}
+          onSave={(impressions) => save({ impressions })}
         />
       </label>
       <section>
@@ -187,9 +199,6 @@ export function WorkForm({
           </div>
         </form>
       </section>
-      <p role="status" className="text-sm">
-        {busy ? 'Saving …' : problem ? '' : 'Saved'}
-      </p>
       <Notice message={problem} />
     </div>
   );

@@ -1,6 +1,7 @@
 /** A work as the Look bench shows it. */
 export interface LookWork {
   id: string;
+  studyId: string;
   title: string;
   dated: string;
   widthMm: number | null;
@@ -12,5 +13,6 @@ export interface LookWork {
   pictureId: string;
   pictureWidth: number;
   pictureHeight: number;
+  held: { state: 'stopped' | 'failed'; told: string } | null;
   facts: { id: string; text: string; source: string | null }[];
 }

@@ -1,4 +1,5 @@
 'use client';
+import { RemovalNote } from '../shared/RemovalNote';
 import { send } from '../shared/request';
 import { useAct } from '../shared/useAct';
 import type { Reference } from './reference';
@@ -66,6 +67,7 @@ export function ReferenceForm({
       >
         Remove this reference
       </button>
+      <RemovalNote />
     </section>
   );
 }

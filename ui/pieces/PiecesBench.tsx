@@ -3,7 +3,9 @@ import { Camera } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import { Bench } from '../shared/Bench';
+import { MeasureAgain } from '../shared/MeasureAgain';
 import { Notice } from '../shared/Notice';
+import { RemovalNote } from '../shared/RemovalNote';
 import { send, sendPicture } from '../shared/request';
 import { useAct } from '../shared/useAct';
 import { CornerEditor } from './CornerEditor';
@@ -128,8 +130,9 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
             {piece.student ?? 'You'}, {piece.kind}, attempt {piece.attempt}
           </h2>
           <p>
-            {STATES[piece.state]}. {piece.told}
+            {STATES[piece.state]}. {piece.held ? '' : piece.told}
           </p>
+          {piece.held && <MeasureAgain studyId={studyId} subjectId={piece.id} held={piece.held} />}
           {piece.rectifiedId && (
             <p>
               <Link className="link" href={`${base}?piece=${piece.id}&points=figure-standing`}>
@@ -153,6 +156,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
           >
             Remove this piece
           </button>
+          <RemovalNote />
         </section>
       )}
     </Bench>

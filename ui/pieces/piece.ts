@@ -5,7 +5,9 @@ export interface Piece {
   student: string | null;
   kind: 'warm-up' | 'copy' | 'original';
   attempt: number;
-  state: 'waiting' | 'ready' | 'no-sheet' | 'failed';
+  state: 'waiting' | 'ready' | 'no-sheet' | 'failed' | 'stopped';
+  /** Measuring or comparing was stopped or given up. */
+  held: { state: 'stopped' | 'failed'; told: string } | null;
   told: string;
   photoId: string;
   photoWidth: number;
@@ -24,4 +26,5 @@ export const STATES: Record<Piece['state'], string> = {
   ready: 'measured',
   'no-sheet': 'no sheet found: place its corners',
   failed: 'could not be measured',
+  stopped: 'measuring was stopped',
 };

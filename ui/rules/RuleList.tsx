@@ -3,6 +3,7 @@ import { Check, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
+import { TypedInput } from '../shared/typing/Typed';
 import { useAct } from '../shared/useAct';
 
 export interface Rule {
@@ -27,21 +28,19 @@ export function RuleList({ studyId, rules }: { studyId: string; rules: readonly 
       {rules.length === 0 && <p>Tick a reading above, or write an always or never sentence here.</p>}
       <ul className="my-2 grid gap-2">
         {rules.map((r) => (
-          <li key={`${r.id}:${r.version}`} className="grid grid-cols-[auto_1fr_auto] items-start gap-2">
+          <li key={r.id} className="grid grid-cols-[auto_1fr_auto] items-start gap-2">
             <span className="mt-1 text-xs">{r.kind === 'feature' ? 'measured' : r.kind}</span>
             <span>
-              <input
+              <TypedInput
+                place={`rule:${r.id}`}
+                stored={r.sentence}
                 aria-label="Rule"
-                defaultValue={r.sentence}
                 maxLength={300}
                 className="w-full border-b border-transparent bg-transparent hover:border-base-content/50 focus:border-base-content"
-                onBlur={(e) => {
-                  const value = e.target.value.trim();
-                  if (value && value !== r.sentence)
-                    void act(() =>
-                      send('PATCH', `/api/studies/${studyId}/rules/${r.id}`, { version: r.version, sentence: value }),
-                    );
-                }}
+                skip={(sentence) => !sentence.trim()}
+                onSave={(sentence) =>
+                  act(() => send('PATCH', `/api/studies/${studyId}/rules/${r.id}`, { version: r.version, sentence }))
+                }
               />
               {r.evidence && <span className="block text-xs">{r.evidence}</span>}
             </span>

@@ -1,7 +1,9 @@
 'use client';
+import { DeleteForGood } from '../shared/DeleteForGood';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useAct } from '../shared/useAct';
+import { text } from '../text/en';
 
 const CHOICES = [
   ['units', 'Measures in', [['mm', 'millimetres'], ['inch', 'inches']]],
@@ -41,6 +43,17 @@ export function SettingsForm({ settings }: { settings: SettingsView }) {
       ))}
       <p role="status">{busy ? 'Saving …' : problem ? '' : 'Saved'}</p>
       <Notice message={problem} />
+      <section className="grid gap-2 border-t border-base-300 pt-3">
+        <h2 className="text-xl font-semibold">{text.deleting.accountTitle}</h2>
+        <p>{text.deleting.accountHow}</p>
+        <DeleteForGood
+          what="account"
+          label={text.deleting.account}
+          from="/api/account"
+          path="/api/account"
+          then="/sign-in"
+        />
+      </section>
     </div>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 import { ReactNode, useEffect, useState } from 'react';
+import { text } from '../text/en';
+import { PanelLock } from './panelLock';
 
 type Surround = 'grey' | 'white' | 'black';
 
@@ -16,6 +18,7 @@ export function Bench({
   children: ReactNode;
 }) {
   const [surround, setSurround] = useState<Surround>('grey');
+  const [locked, setLocked] = useState(false);
   useEffect(() => {
     const kept = localStorage.getItem('oldhand.surround');
     // Read once after mounting: the server cannot know it.
@@ -55,10 +58,13 @@ export function Bench({
         <div className="bench relative flex min-h-[420px] flex-1 flex-col p-4" data-surround={surround}>
           {picture}
         </div>
-        {strip}
+        <PanelLock value={setLocked}>{strip}</PanelLock>
       </section>
       <aside className="w-full shrink-0 overflow-y-auto border-l border-base-300 p-4 lg:max-h-[calc(100vh-7.2rem)] lg:w-[25rem]">
-        {children}
+        {locked && <p role="status">{text.shared.loading}</p>}
+        <div inert={locked} className={locked ? 'opacity-50' : undefined}>
+          {children}
+        </div>
       </aside>
     </div>
   );

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState, useTransition } from 'react';
 import { text } from '../text/en';
 import { get, send } from './request';
+import { SaveState } from './typing/SaveState';
 
 interface State {
   undo: string | null;
@@ -48,9 +49,9 @@ export function EditBar({ studyId }: { studyId: string }) {
   const step = useCallback(
     async (direction: 'undo' | 'redo') => {
       try {
-        const next = await send<State & { label: string }>('POST', `/api/studies/${studyId}/edits`, { direction });
+        const next = await send<State & { label: string; problem: string | null }>('POST', `/api/studies/${studyId}/edits`, { direction });
         setState(next);
-        setTold(`${direction === 'undo' ? 'Undone' : 'Redone'}: ${next.label}`);
+        setTold(next.problem ?? `${direction === 'undo' ? 'Undone' : 'Redone'}: ${next.label}`);
         window.dispatchEvent(new Event(STEPPED));
         refresh(() => router.refresh());
       } catch (error) {
@@ -80,6 +81,7 @@ export function EditBar({ studyId }: { studyId: string }) {
   }, [load, step]);
   return (
     <span className="ml-auto flex items-center gap-2 text-sm">
+      <SaveState />
       <span role="status">{told}</span>
       <button
         type="button"

@@ -1,6 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
+import { text } from '../text/en';
 import { send } from './request';
 
 interface Counts {
@@ -8,34 +9,58 @@ interface Counts {
   running: number;
   done: number;
   failed: number;
+  stopped: number;
 }
 
-/** Background work of the study, with a count and a way to stop what still waits. The page shows new results by itself. */
+const t = text.background;
+
+/** Background work of the study, with a count, a way to stop what waits, and a way to take it up again. The page shows new results by itself. */
 export function Progress({ studyId }: { studyId: string }) {
   const [counts, setCounts] = useState<Counts | null>(null);
   const router = useRouter();
-  const doneBefore = useRef<number | null>(null);
+  const before = useRef<string | null>(null);
+  const path = `/api/studies/${studyId}/progress`;
   useEffect(() => {
-    const source = new EventSource(`/api/studies/${studyId}/progress`);
+    const source = new EventSource(path);
     source.onmessage = (e) => {
       const next = JSON.parse(e.data) as Counts;
       setCounts(next);
-      if (doneBefore.current !== null && next.done > doneBefore.current) router.refresh();
-      doneBefore.current = next.done;
+      const ended = `${next.done} ${next.failed} ${next.stopped}`;
+      if (before.current !== null && ended !== before.current) router.refresh();
+      before.current = ended;
     };
     return () => source.close();
-  }, [studyId, router]);
-  const open = counts ? counts.queued + counts.running : 0;
-  if (!counts || open === 0) return <span role="status" className="text-sm" />;
-  const all = open + counts.done + counts.failed;
+  }, [path, router]);
+  if (!counts) return <span role="status" className="text-sm" />;
+  const open = counts.queued + counts.running;
+  const all = open + counts.done + counts.failed + counts.stopped;
+  const again = (label: string) => (
+    <button type="button" className="link" onClick={() => void send('POST', path, { subjectId: null })}>
+      {label}
+    </button>
+  );
   return (
     <span role="status" className="flex items-center gap-2 text-sm">
-      <progress className="progress w-28" value={all - open} max={all} aria-label="Measured so far" />
-      measuring: {all - open} of {all}
-      {counts.queued > 0 && (
-        <button type="button" className="link" onClick={() => void send('DELETE', `/api/studies/${studyId}/progress`)}>
-          stop the rest
-        </button>
+      {open > 0 && (
+        <>
+          <progress className="progress w-28" value={all - open} max={all} aria-label={t.label} />
+          {t.open(all - open, all)}
+          {counts.queued > 0 && (
+            <button type="button" className="link" onClick={() => void send('DELETE', path)}>
+              {t.stop}
+            </button>
+          )}
+        </>
+      )}
+      {counts.stopped > 0 && (
+        <>
+          {t.stopped(counts.stopped)} {again(t.measure)}
+        </>
+      )}
+      {counts.stopped === 0 && counts.failed > 0 && (
+        <>
+          {t.failed(counts.failed)} {again(t.again)}
+        </>
       )}
     </span>
   );

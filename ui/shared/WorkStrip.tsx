@@ -1,5 +1,8 @@
 'use client';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { MouseEvent, useContext, useEffect, useTransition } from 'react';
+import { PanelLock } from './panelLock';
 
 export interface StripWork {
   id: string;
@@ -21,6 +24,19 @@ export function WorkStrip({
   query?: string;
   label?: string;
 }) {
+  const router = useRouter();
+  const [moving, move] = useTransition();
+  const lock = useContext(PanelLock);
+  useEffect(() => {
+    lock(moving);
+    return () => lock(false);
+  }, [lock, moving]);
+  const go = (e: MouseEvent, to: string) => {
+    if (e.metaKey || e.ctrlKey || e.shiftKey || e.button !== 0) return;
+    e.preventDefault();
+    lock(true);
+    move(() => router.push(to));
+  };
   return (
     <nav aria-label={label} className="no-print flex gap-3 overflow-x-auto border-t border-base-300 px-5 py-2">
       {works.map((w) => (
@@ -29,6 +45,7 @@ export function WorkStrip({
           href={`${href}?${query}=${w.id}`}
           aria-current={w.id === current ? 'true' : undefined}
           className={`flex shrink-0 flex-col items-center gap-1 p-1 text-xs ${w.id === current ? 'outline-2 outline-base-content' : ''}`}
+          onClick={(e) => go(e, `${href}?${query}=${w.id}`)}
         >
           <img src={`/api/pictures/${w.pictureId}?size=small`} alt="" className="h-14 w-auto" />
           <span className="max-w-28 truncate">{w.title}</span>

@@ -44,18 +44,13 @@ export async function get<T>(path: string): Promise<T> {
   }
 }
 
-/** Sends a picture with fields, telling how much has gone. */
-export function sendPicture<T = unknown>(
-  path: string,
-  file: Blob,
-  name: string,
-  fields: Record<string, string>,
-  onProgress?: (share: number) => void,
-): Promise<T> {
+type Fields = Record<string, string>;
+
+/** A picture is sent again this often while others are coming in; at a second or two each that is some minutes. */
+const MOST_TURNS = 120;
+
+function sendOnce<T>(path: string, form: FormData, onProgress?: (share: number) => void): Promise<T | { wait: number }> {
   return new Promise((done, fail) => {
-    const form = new FormData();
-    for (const [key, value] of Object.entries(fields)) form.set(key, value);
-    form.set('picture', file, name);
     const request = new XMLHttpRequest();
     request.open('POST', path);
     request.responseType = 'json';
@@ -63,9 +58,31 @@ export function sendPicture<T = unknown>(
     request.onerror = () => fail(new RequestError(text.shared.lost, 0, null));
     request.onload = () => {
       const value = request.response as { error?: string; field?: string } | null;
-      if (request.status >= 200 && request.status < 300) done(value as T);
+      const wait = Number(request.getResponseHeader('retry-after'));
+      if (request.status === 503 && wait > 0) done({ wait });
+      else if (request.status >= 200 && request.status < 300) done(value as T);
       else fail(new RequestError(value?.error ?? text.shared.lost, request.status, value?.field ?? null));
     };
     request.send(form);
   });
+}
+
+/** Sends a picture with fields, telling how much has gone; while too many others are coming in, waits its turn. */
+export async function sendPicture<T = unknown>(
+  path: string,
+  file: Blob,
+  name: string,
+  fields: Fields,
+  onProgress?: (share: number) => void,
+): Promise<T> {
+  const form = new FormData();
+  for (const [key, value] of Object.entries(fields)) form.set(key, value);
+  form.set('picture', file, name);
+  for (let turn = 0; turn < MOST_TURNS; turn++) {
+    const answer = await sendOnce<T>(path, form, onProgress);
+    if (!(typeof answer === 'object' && answer !== null && 'wait' in answer)) return answer as T;
+    // Not all at the same moment again.
+    await new Promise((go) => setTimeout(go, 1000 * answer.wait * (0.5 + Math.random())));
+  }
+  throw new RequestError(text.shared.busy, 503, 'picture');
 }

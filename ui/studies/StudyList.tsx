@@ -1,5 +1,6 @@
 import { Plus } from 'lucide-react';
 import Link from 'next/link';
+import { DeleteForGood } from '../shared/DeleteForGood';
 import { text } from '../text/en';
 import { MEDIA } from '../text/media';
 
@@ -30,8 +31,8 @@ export function StudyList({ studies }: { studies: StudyCard[] }) {
       {studies.length === 0 && <p className="max-w-prose text-lg">{t.none}</p>}
       <ul className="grid gap-6 sm:grid-cols-2">
         {studies.map((s) => (
-          <li key={s.id}>
-            <Link href={s.href} className="flex h-full gap-4 border-t-2 border-base-content/60 pt-3 hover:bg-base-200">
+          <li key={s.id} className="flex flex-col gap-2">
+            <Link href={s.href} className="flex gap-4 border-t-2 border-base-content/60 pt-3 hover:bg-base-200">
               <span className="bench flex h-36 w-44 shrink-0 items-center justify-center p-2">
                 {s.coverId && (
                   <img src={`/api/pictures/${s.coverId}?size=small`} alt="" className="max-h-full max-w-full" />
@@ -47,6 +48,13 @@ export function StudyList({ studies }: { studies: StudyCard[] }) {
                 </span>
               </span>
             </Link>
+            <DeleteForGood
+              what="study"
+              label={t.remove}
+              from={`/api/studies/${s.id}?going`}
+              path={`/api/studies/${s.id}`}
+              then="/studies"
+            />
           </li>
         ))}
       </ul>

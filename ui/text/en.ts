@@ -25,8 +25,9 @@ export const text = {
     toNew: 'I have no account here yet',
     toOld: 'I have an account',
     local: 'Accounts live on this machine alone. Nothing is sent anywhere.',
+    code: 'Sign-up code of this installation',
+    closed: 'New accounts are closed here. Ask whoever runs this installation.',
     wrong: 'The e-mail or the password is not right. Nothing was changed.',
-    tooMany: 'Too many tries. Wait a minute, then try again.',
     taken: 'An account with this e-mail exists already, or the password is too short.',
     demo: 'Look round with the demo class',
   },
@@ -36,6 +37,7 @@ export const text = {
     none: 'No study yet. Begin one with a picture of a work by the master you want to teach.',
     works: (n: number) => (n === 1 ? '1 work' : `${n} works`),
     pieces: (n: number) => (n === 1 ? '1 piece' : `${n} pieces`),
+    remove: 'Delete this study …',
     alone: 'no class: one person studies alone',
   },
   newStudy: {
@@ -123,11 +125,58 @@ export const text = {
     up: 'own invention →',
     label: (n: number) => `${n} pieces by closeness and own invention; the list beside holds the same`,
   },
+  deleting: {
+    kinds: { study: 'study', class: 'class', student: 'student', account: 'account' },
+    title: (name: string) => `Delete “${name}” for good?`,
+    final: 'Photographs are deleted too, bytes and all. This cannot be undone. A backup made earlier still holds it.',
+    type: (name: string) => `Type “${name}” to go on`,
+    go: 'Delete for good',
+    keep: 'Keep it',
+    goes: (what: string, n: { studies: number; works: number; pieces: number; students: number }) => {
+      const many = (count: number, one: string, more: string) => (count === 1 ? `1 ${one}` : `${count} ${more}`);
+      const pieces = many(n.pieces, 'piece', 'pieces');
+      if (what === 'study')
+        return `${many(n.works, 'work', 'works')} and ${pieces} go with it, with every photograph, reading, rule, note and plan.`;
+      if (what === 'student') return `${pieces} go with this student, with photographs, readings, notes and own references.`;
+      if (what === 'class')
+        return `${many(n.students, 'student', 'students')} and ${pieces} go with it, photographs included. ${n.studies === 1 ? 'Its study stays' : `Its ${n.studies} studies stay`}, with the master’s works and the rules.`;
+      return `${many(n.studies, 'study', 'studies')}, ${many(n.works, 'work', 'works')}, ${pieces} and ${many(n.students, 'student', 'students')} go with this account, with everything in its cupboard.`;
+    },
+    student: 'Delete this student …',
+    everything: 'Everything about this student (ZIP)',
+    class: 'Delete this class …',
+    account: 'Delete this account …',
+    accountTitle: 'This account',
+    accountHow: 'Deleting the account deletes every study, class and photograph in it.',
+  },
+  background: {
+    label: 'Measured so far',
+    open: (done: number, all: number) => `measuring: ${done} of ${all}`,
+    stop: 'stop the rest',
+    stopped: (n: number) => `${n} stopped`,
+    failed: (n: number) => `${n} could not be measured`,
+    measure: 'Measure',
+    again: 'Try again',
+    held: { stopped: 'Measuring was stopped.', failed: 'This could not be measured:' },
+  },
+  trouble: {
+    title: 'This page could not be shown',
+    what: 'Something went wrong on this machine. Everything that was saved before is safe.',
+    soon: 'If the database was just being restarted, it is back within a few seconds; this page tries again by itself.',
+    again: 'Try again',
+    home: 'To the studies',
+    missingTitle: 'There is nothing here',
+    missing: 'This address leads nowhere, what it led to was deleted, or it belongs to another teacher.',
+  },
   shared: {
     saved: 'Saved',
     saving: 'Saving …',
     failed: 'Not saved',
+    unsaved: 'Not saved yet …',
+    removal:
+      'What is removed can be brought back with Undo for 30 days or 200 later edits, whichever ends first. Then it is deleted for good, photographs included.',
     lost: 'The connection to Old Hand was lost. What you see is still here; try again in a moment.',
+    busy: 'Too many pictures are coming in just now. This one was not taken; send it again in a minute.',
     undo: 'Undo',
     redo: 'Redo',
     cancel: 'Cancel',

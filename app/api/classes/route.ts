@@ -1,6 +1,6 @@
-import { body, handle } from '@/server/http';
+import { body, handle } from '@/server/door/http';
 import { classSchema } from '@/server/studies/schemas';
-import { createClass, listClasses } from '@/server/studies/studies';
+import { createClass, listClasses } from '@/server/studies/classes';
 
 export const GET = handle(({ teacher }) => listClasses(teacher.id));
 

@@ -1,6 +1,6 @@
 import { object, string } from 'yup';
 import { saveSettings, settingsOf } from '@/server/accounts/settings';
-import { body, handle } from '@/server/http';
+import { body, handle } from '@/server/door/http';
 
 const schema = object({
   units: string().oneOf(['mm', 'inch'] as const).required(),

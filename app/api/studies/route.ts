@@ -1,4 +1,4 @@
-import { body, handle } from '@/server/http';
+import { body, handle } from '@/server/door/http';
 import { studySchema } from '@/server/studies/schemas';
 import { createStudy, listStudies } from '@/server/studies/studies';
 

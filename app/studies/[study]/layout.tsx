@@ -4,8 +4,7 @@ import { EditBar } from '@/ui/shared/EditBar';
 import { Progress } from '@/ui/shared/Progress';
 import { Rail } from '@/ui/shared/Rail';
 import { Shell } from '@/ui/shared/Shell';
-import { railOf, studyOf } from '@/server/studies/studies';
-import { orNotFound, requireTeacher } from '../../session';
+import { openStudy } from '../../session';
 
 export default async function StudyLayout({
   children,
@@ -14,10 +13,8 @@ export default async function StudyLayout({
   children: ReactNode;
   params: Promise<{ study: string }>;
 }) {
-  const teacher = await requireTeacher();
   const { study: id } = await params;
-  const study = await orNotFound(studyOf(teacher.id, id));
-  const rail = await railOf(teacher.id, id);
+  const { teacher, study, rail } = await openStudy(id);
   return (
     <Shell section="studies" teacher={teacher.name}>
       <div className="no-print flex flex-wrap items-center gap-x-4 px-5 pt-2">

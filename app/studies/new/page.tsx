@@ -1,6 +1,6 @@
 import { Shell } from '@/ui/shared/Shell';
 import { NewStudyForm } from '@/ui/studies/NewStudyForm';
-import { listClasses } from '@/server/studies/studies';
+import { listClasses } from '@/server/studies/classes';
 import { requireTeacher } from '../../session';
 
 export const metadata = { title: 'New study' };

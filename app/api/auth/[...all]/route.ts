@@ -1,4 +1,3 @@
-import { auth } from '@/server/accounts/auth';
+import { accountAnswer } from '@/server/door/accountDoor';
 
-const answer = (request: Request) => auth().handler(request);
-export { answer as GET, answer as POST };
+export { accountAnswer as GET, accountAnswer as POST };

@@ -1,4 +1,4 @@
-import { handle } from '@/server/http';
+import { handle } from '@/server/door/http';
 import { readPicture } from '@/server/pictures/serve';
 
 export const GET = handle(async ({ teacher, request, params }) => {
@@ -8,6 +8,7 @@ export const GET = handle(async ({ teacher, request, params }) => {
     new URL(request.url).searchParams.get('size'),
     request.headers.get('if-none-match'),
   );
-  const headers = { 'content-type': mime, etag: tag, 'cache-control': 'private, max-age=31536000, immutable' };
+  // Asked for again each time, so that a deleted picture is gone and another teacher at this browser sees nothing.
+  const headers = { 'content-type': mime, etag: tag, 'cache-control': 'private, no-cache' };
   return bytes ? new Response(new Uint8Array(bytes), { headers }) : new Response(null, { status: 304, headers });
 });

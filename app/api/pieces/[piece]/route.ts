@@ -1,9 +1,11 @@
-import { handle } from '@/server/http';
-import { comparisonOf, pieceOf, removePiece } from '@/server/pieces/pieces';
+import { handle } from '@/server/door/http';
+import { answersOf, comparisonOf, removePiece } from '@/server/pieces/pieces';
+import { pieceOf } from '@/server/studies/ownership';
 
 export const GET = handle(async ({ teacher, params }) => ({
   piece: await pieceOf(teacher.id, params.piece),
-  ...(await comparisonOf(teacher.id, params.piece)),
+  ...(await comparisonOf(params.piece)),
+  answers: await answersOf(params.piece),
 }));
 
 export const DELETE = handle(({ teacher, params }) => removePiece(teacher.id, params.piece));

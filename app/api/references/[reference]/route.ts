@@ -1,5 +1,6 @@
-import { body, handle } from '@/server/http';
-import { changeReference, referenceOf, removeReference, tickRule } from '@/server/studies/references';
+import { body, handle } from '@/server/door/http';
+import { referenceOf } from '@/server/studies/ownership';
+import { changeReference, removeReference, tickRule } from '@/server/studies/references';
 import { referenceChangeSchema, referenceTickSchema } from '@/server/studies/schemas';
 
 export const PATCH = handle(async ({ teacher, request, params }) => {

@@ -1,6 +1,8 @@
-import { body, handle } from '@/server/http';
+import { body, handle } from '@/server/door/http';
+import { profileOf } from '@/server/pictures/readings';
+import { workOf } from '@/server/studies/ownership';
 import { workChangeSchema } from '@/server/studies/schemas';
-import { profileOf, removeWork, updateWork, workOf } from '@/server/studies/works';
+import { removeWork, updateWork } from '@/server/studies/works';
 
 /** A work and its readings; `profile` is null until they have been taken. */
 export const GET = handle(async ({ teacher, params }) => {

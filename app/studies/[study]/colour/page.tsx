@@ -2,8 +2,9 @@ import { ColourBench } from '@/ui/colour/ColourBench';
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { listKits } from '@/server/studies/kits';
 import { listRules } from '@/server/studies/rules';
-import { listWorks, profileOf } from '@/server/studies/works';
-import { orNotFound, requireTeacher } from '../../../session';
+import { listWorks } from '@/server/studies/works';
+import { profileOf } from '@/server/pictures/readings';
+import { openStudy } from '../../../session';
 
 export const metadata = { title: 'Colour' };
 
@@ -14,9 +15,9 @@ export default async function ColourPage({
   params: Promise<{ study: string }>;
   searchParams: Promise<{ work?: string }>;
 }) {
-  const teacher = await requireTeacher();
   const { study } = await params;
-  const works = await orNotFound(listWorks(teacher.id, study));
+  const { teacher } = await openStudy(study);
+  const works = await listWorks(study);
   if (!works.length) return <NoWorks studyId={study} />;
   const wanted = (await searchParams).work;
   const slim = works.map((w) => ({
@@ -43,7 +44,7 @@ export default async function ColourPage({
       work={work}
       read={read}
       kits={await listKits(teacher.id)}
-      rules={await listRules(teacher.id, study)}
+      rules={await listRules(study)}
     />
   );
 }

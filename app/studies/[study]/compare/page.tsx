@@ -1,11 +1,9 @@
 import Link from 'next/link';
 import { CompareBench } from '@/ui/compare/CompareBench';
-import { settingsOf } from '@/server/accounts/settings';
 import { comparisonOf, listPieces } from '@/server/pieces/pieces';
-import { listRules } from '@/server/studies/rules';
-import { studyOf } from '@/server/studies/studies';
+import { rulesWithAnswers } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
-import { orNotFound, requireTeacher } from '../../../session';
+import { openStudy } from '../../../session';
 
 export const metadata = { title: 'Compare' };
 
@@ -16,10 +14,10 @@ export default async function ComparePage({
   params: Promise<{ study: string }>;
   searchParams: Promise<{ piece?: string; source?: string }>;
 }) {
-  const teacher = await requireTeacher();
   const { study } = await params;
-  const pieces = await orNotFound(listPieces(teacher.id, study));
-  const works = (await listWorks(teacher.id, study)).filter((w) => !w.foil);
+  const { study: own, settings } = await openStudy(study);
+  const pieces = await listPieces(study);
+  const works = (await listWorks(study)).filter((w) => !w.foil);
   const { piece: wanted, source: against } = await searchParams;
   // Without a choice, an original that has been compared.
   const piece =
@@ -38,10 +36,11 @@ export default async function ComparePage({
         </p>
       </div>
     );
-  const { comparison, notes, answers } = await comparisonOf(teacher.id, piece.id);
+  const { comparison, notes } = await comparisonOf(piece.id);
+  const rules = await rulesWithAnswers(study, piece.id);
   const source =
     works.find((w) => w.id === against) ?? works.find((w) => w.id === comparison?.nearestWorkId) ?? works[0];
-  const { units, spelling } = await settingsOf(teacher.id);
+  const { units, spelling } = settings;
   const slim = works.map((w) => ({
     id: w.id,
     title: w.title,
@@ -54,15 +53,16 @@ export default async function ComparePage({
   return (
     <CompareBench
       studyId={study}
-      aim={(await studyOf(teacher.id, study)).aim}
+      aim={own.aim}
+      version={own.version}
       pieces={pieces}
       piece={piece}
       source={slim.find((w) => w.id === source.id)!}
       sources={slim}
       comparison={comparison}
       notes={notes}
-      answers={answers}
-      rules={await listRules(teacher.id, study)}
+      answers={rules.flatMap((r) => (r.met === null ? [] : [{ ruleId: r.id, met: r.met }]))}
+      rules={rules}
       words={{ spelling, units }}
     />
   );

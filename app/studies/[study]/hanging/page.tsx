@@ -1,13 +1,13 @@
 import { HangingBench } from '@/ui/hanging/HangingBench';
 import { listPieces } from '@/server/pieces/pieces';
-import { orNotFound, requireTeacher } from '../../../session';
+import { openStudy } from '../../../session';
 
 export const metadata = { title: 'Hanging' };
 
 export default async function HangingPage({ params }: { params: Promise<{ study: string }> }) {
-  const teacher = await requireTeacher();
   const { study } = await params;
-  const pieces = (await orNotFound(listPieces(teacher.id, study))).flatMap((p) =>
+  await openStudy(study);
+  const pieces = (await listPieces(study)).flatMap((p) =>
     p.closeness === null || p.ownInvention === null
       ? []
       : [

@@ -1,8 +1,7 @@
 import { LookBench } from '@/ui/look/LookBench';
-import { listWorks } from '@/server/studies/works';
+import { factsOf, listWorks } from '@/server/studies/works';
 import { sampleChoices } from '@/server/studies/samples';
-import { settingsOf } from '@/server/accounts/settings';
-import { orNotFound, requireTeacher } from '../../../session';
+import { openStudy } from '../../../session';
 
 export const metadata = { title: 'Look' };
 
@@ -13,16 +12,16 @@ export default async function LookPage({
   params: Promise<{ study: string }>;
   searchParams: Promise<{ work?: string }>;
 }) {
-  const teacher = await requireTeacher();
   const { study } = await params;
-  const works = await orNotFound(listWorks(teacher.id, study));
-  const { units } = await settingsOf(teacher.id);
+  const { settings } = await openStudy(study);
+  const works = await listWorks(study);
+  const facts = await factsOf(study);
   return (
     <LookBench
       studyId={study}
-      works={works}
+      works={works.map((w) => ({ ...w, facts: facts.get(w.id) ?? [] }))}
       current={(await searchParams).work ?? null}
-      units={units}
+      units={settings.units}
       samples={sampleChoices()}
     />
   );

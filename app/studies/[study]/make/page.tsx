@@ -2,8 +2,8 @@ import { MakeBench } from '@/ui/make/MakeBench';
 import { isTemplate } from '@/core/proportion/templates';
 import { makingOf } from '@/server/lessons/making';
 import { listRules } from '@/server/studies/rules';
-import { rosterOf } from '@/server/studies/studies';
-import { orNotFound, requireTeacher } from '../../../session';
+import { rosterOf } from '@/server/studies/classes';
+import { openStudy } from '../../../session';
 
 export const metadata = { title: 'Make' };
 
@@ -14,9 +14,9 @@ export default async function MakePage({
   params: Promise<{ study: string }>;
   searchParams: Promise<{ reference?: string; template?: string }>;
 }) {
-  const teacher = await requireTeacher();
   const { study } = await params;
-  const { references, works } = await orNotFound(makingOf(teacher.id, study));
+  await openStudy(study);
+  const { references, works } = await makingOf(study);
   const { reference, template } = await searchParams;
   const current = references.find((r) => r.id === reference) ?? references[0] ?? null;
   const placed = current?.sets[0]?.template;
@@ -29,8 +29,8 @@ export default async function MakePage({
       current={current?.id ?? null}
       template={wanted}
       works={works}
-      roster={await rosterOf(teacher.id, study)}
-      rules={await listRules(teacher.id, study)}
+      roster={await rosterOf(study)}
+      rules={await listRules(study)}
     />
   );
 }

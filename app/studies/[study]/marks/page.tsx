@@ -3,10 +3,10 @@ import { tellSurface } from '@/ui/marks/words';
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { kindName } from '@/core/style/words';
 import { MARK_KINDS } from '@/core/marks/kind';
-import { settingsOf } from '@/server/accounts/settings';
 import { listRules } from '@/server/studies/rules';
-import { listWorks, profileOf } from '@/server/studies/works';
-import { orNotFound, requireTeacher } from '../../../session';
+import { listWorks, pinsOf } from '@/server/studies/works';
+import { profileOf } from '@/server/pictures/readings';
+import { openStudy } from '../../../session';
 
 export const metadata = { title: 'Marks' };
 
@@ -17,9 +17,9 @@ export default async function MarksPage({
   params: Promise<{ study: string }>;
   searchParams: Promise<{ work?: string }>;
 }) {
-  const teacher = await requireTeacher();
   const { study } = await params;
-  const works = await orNotFound(listWorks(teacher.id, study));
+  const { units } = (await openStudy(study)).settings;
+  const works = await listWorks(study);
   if (!works.length) return <NoWorks studyId={study} />;
   const wanted = (await searchParams).work;
   const work = works.find((w) => w.id === wanted) ?? works[0];
@@ -28,7 +28,7 @@ export default async function MarksPage({
     kindName(k),
     held?.profile.features[`marks.share.${k}`]?.value ?? 0,
   ]).sort((a, b) => b[1] - a[1]);
-  const { units } = await settingsOf(teacher.id);
+  const pins = await pinsOf(study);
   const slim = works.map((w) => ({
     id: w.id,
     title: w.title,
@@ -36,7 +36,7 @@ export default async function MarksPage({
     pictureWidth: w.pictureWidth,
     pictureHeight: w.pictureHeight,
     widthMm: w.widthMm,
-    pins: w.pins,
+    pins: pins.get(w.id) ?? [],
   }));
   return (
     <MarksBench
@@ -48,7 +48,7 @@ export default async function MarksPage({
       edges={held?.profile.edges ?? null}
       surface={held ? tellSurface(held.profile.features, held.kinds, work.widthMm, { spelling: 'british', units }) : []}
       shares={shares}
-      rules={await listRules(teacher.id, study)}
+      rules={await listRules(study)}
       units={units}
     />
   );

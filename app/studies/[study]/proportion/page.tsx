@@ -1,10 +1,10 @@
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { ProportionBench } from '@/ui/proportion/ProportionBench';
 import { isTemplate } from '@/core/proportion/templates';
-import { landmarksOf } from '@/server/studies/landmarks';
+import { landmarksIn } from '@/server/studies/landmarks';
 import { listRules } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
-import { orNotFound, requireTeacher } from '../../../session';
+import { openStudy } from '../../../session';
 
 export const metadata = { title: 'Proportion' };
 
@@ -15,21 +15,20 @@ export default async function ProportionPage({
   params: Promise<{ study: string }>;
   searchParams: Promise<{ work?: string; template?: string }>;
 }) {
-  const teacher = await requireTeacher();
   const { study } = await params;
-  const works = await orNotFound(listWorks(teacher.id, study));
+  await openStudy(study);
+  const works = await listWorks(study);
   if (!works.length) return <NoWorks studyId={study} />;
   const { work, template } = await searchParams;
-  const withSets = await Promise.all(
-    works.map(async (w) => ({
+  const sets = await landmarksIn(study, 'work');
+  const withSets = works.map((w) => ({
       id: w.id,
       title: w.title,
       pictureId: w.pictureId,
       pictureWidth: w.pictureWidth,
       pictureHeight: w.pictureHeight,
-      sets: await landmarksOf(teacher.id, 'work', w.id),
-    })),
-  );
+      sets: sets.get(w.id) ?? [],
+    }));
   const current = withSets.find((w) => w.id === work) ?? withSets.find((w) => w.sets.length) ?? withSets[0];
   const placed = current.sets[0]?.template;
   const wanted =
@@ -40,7 +39,7 @@ export default async function ProportionPage({
       works={withSets}
       current={current.id}
       template={wanted}
-      rules={await listRules(teacher.id, study)}
+      rules={await listRules(study)}
     />
   );
 }

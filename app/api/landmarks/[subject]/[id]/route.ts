@@ -1,4 +1,4 @@
-import { body, handle } from '@/server/http';
+import { body, handle } from '@/server/door/http';
 import { Told } from '@/server/errors';
 import type { LandmarkSubject } from '@/server/studies/landmarkRows';
 import { landmarksOf, placeLandmarks } from '@/server/studies/landmarks';

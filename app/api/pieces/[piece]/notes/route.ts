@@ -1,18 +1,20 @@
-import { boolean, object, string } from 'yup';
-import { body, handle } from '@/server/http';
-import { answerRule, noteFinding, pieceOf } from '@/server/pieces/pieces';
+import { boolean, number, object, string } from 'yup';
+import { body, handle } from '@/server/door/http';
+import { answerRule, noteFinding } from '@/server/pieces/pieces';
+import { pieceOf } from '@/server/studies/ownership';
 
 const schema = object({
   feature: string().max(80).required(),
   setAside: boolean().required(),
   note: string().max(2000).defined().default(''),
+  version: number().integer().min(0).required(),
 });
 const answer = object({ ruleId: string().max(36).required(), met: boolean().required() });
 
 /** A finding set aside or commented on. */
 export const PUT = handle(async ({ teacher, request, params }) => {
   await pieceOf(teacher.id, params.piece);
-  await noteFinding(teacher.id, params.piece, await body(request, schema));
+  return { version: await noteFinding(teacher.id, params.piece, await body(request, schema)) };
 });
 
 /** An always or never sentence answered by a person. */

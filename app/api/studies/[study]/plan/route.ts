@@ -1,9 +1,9 @@
-import { body, handle } from '@/server/http';
+import { body, handle } from '@/server/door/http';
 import { planOf, savePlan } from '@/server/lessons/plans';
+import { studyOf } from '@/server/studies/ownership';
 import { planSchema } from '@/server/studies/schemas';
-import { studyOf } from '@/server/studies/studies';
 
-export const GET = handle(({ teacher, params }) => planOf(teacher.id, params.study));
+export const GET = handle(async ({ teacher, params }) => planOf(await studyOf(teacher.id, params.study)));
 
 export const PUT = handle(async ({ teacher, request, params }) => {
   await studyOf(teacher.id, params.study);

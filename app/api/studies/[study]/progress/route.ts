@@ -1,8 +1,9 @@
+import { object, string } from 'yup';
 import { database } from '@/server/database/connection';
-import { handle } from '@/server/http';
-import { cancelQueued, progressOf } from '@/server/jobs/queue';
+import { body, handle } from '@/server/door/http';
 import { progressStream } from '@/server/jobs/stream';
-import { studyOf } from '@/server/studies/studies';
+import { cancelQueued, progressOf, tryAgain } from '@/server/queue/queue';
+import { studyOf } from '@/server/studies/ownership';
 
 /** How far the background work of a study is: one answer, or a stream of server-sent events where that is asked for. */
 export const GET = handle(async ({ teacher, request, params }) => {
@@ -12,8 +13,17 @@ export const GET = handle(async ({ teacher, request, params }) => {
   return progressStream(teacher.id, params.study, request.signal);
 });
 
+const schema = object({ subjectId: string().max(36).nullable().defined().default(null) });
+
+/** Puts what failed or was stopped back on the queue: all of it, or that of one piece or work. */
+export const POST = handle(async ({ teacher, request, params }) => {
+  await studyOf(teacher.id, params.study);
+  const { subjectId } = await body(request, schema);
+  return { queued: await tryAgain(database(), teacher.id, params.study, subjectId) };
+});
+
 /** Takes what is still waiting off the queue. */
 export const DELETE = handle(async ({ teacher, params }) => {
   await studyOf(teacher.id, params.study);
-  return { cancelled: await cancelQueued(database(), teacher.id, params.study) };
+  return { stopped: await cancelQueued(database(), teacher.id, params.study) };
 });

@@ -1,5 +1,5 @@
 import { studyReport } from '@/server/exports/report';
-import { handle } from '@/server/http';
+import { handle } from '@/server/door/http';
 
 /** The study's report, a PDF. */
 export const GET = handle(async ({ teacher, params }) => {

@@ -1,9 +1,12 @@
-import { body, handle } from '@/server/http';
+import { body, handle } from '@/server/door/http';
+import { studyOf } from '@/server/studies/ownership';
 import { addRule, listRules } from '@/server/studies/rules';
 import { ruleSchema } from '@/server/studies/schemas';
-import { studyOf } from '@/server/studies/studies';
 
-export const GET = handle(({ teacher, params }) => listRules(teacher.id, params.study));
+export const GET = handle(async ({ teacher, params }) => {
+  await studyOf(teacher.id, params.study);
+  return listRules(params.study);
+});
 
 export const POST = handle(async ({ teacher, request, params }) => {
   await studyOf(teacher.id, params.study);

@@ -1,5 +1,5 @@
 import { boolean, number, object, string } from 'yup';
-import { body, handle } from '@/server/http';
+import { body, handle } from '@/server/door/http';
 import { addSample } from '@/server/studies/samples';
 
 const schema = object({

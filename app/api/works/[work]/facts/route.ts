@@ -1,6 +1,7 @@
-import { body, handle } from '@/server/http';
+import { body, handle } from '@/server/door/http';
 import { factSchema } from '@/server/studies/schemas';
-import { addFact, removeFact, workOf } from '@/server/studies/works';
+import { addFact, removeFact } from '@/server/studies/works';
+import { workOf } from '@/server/studies/ownership';
 
 export const POST = handle(async ({ teacher, request, params }) => {
   await workOf(teacher.id, params.work);

@@ -3,8 +3,7 @@ import { GhostSheet } from '@/ui/make/GhostSheet';
 import { isTemplate } from '@/core/proportion/templates';
 import { makingOf } from '@/server/lessons/making';
 import { listRules } from '@/server/studies/rules';
-import { studyOf } from '@/server/studies/studies';
-import { orNotFound, requireTeacher } from '../../../../session';
+import { openStudy } from '../../../../session';
 
 export const metadata = { title: 'Ghost, to print' };
 
@@ -15,11 +14,10 @@ export default async function GhostSheetPage({
   params: Promise<{ study: string }>;
   searchParams: Promise<{ reference?: string; template?: string }>;
 }) {
-  const teacher = await requireTeacher();
   const { study: id } = await params;
-  const study = await orNotFound(studyOf(teacher.id, id));
+  const { study } = await openStudy(id);
   const { reference: wanted, template = '' } = await searchParams;
-  const { references, works } = await makingOf(teacher.id, id);
+  const { references, works } = await makingOf(id);
   const reference = references.find((r) => r.id === wanted);
   if (!reference || !isTemplate(template)) notFound();
   // The class's own sheet, turned the way the reference lies.
@@ -31,7 +29,7 @@ export default async function GhostSheetPage({
       reference={reference}
       template={template}
       works={works}
-      rules={await listRules(teacher.id, id)}
+      rules={await listRules(id)}
       paper={reference.pictureWidth >= reference.pictureHeight ? across : [across[1], across[0]]}
     />
   );

@@ -1,10 +1,9 @@
 import { GridSheet } from '@/ui/proportion/GridSheet';
 import { isTemplate, TEMPLATES } from '@/core/proportion/templates';
-import { landmarksOf } from '@/server/studies/landmarks';
-import { studyOf } from '@/server/studies/studies';
+import { landmarksIn } from '@/server/studies/landmarks';
 import { listWorks } from '@/server/studies/works';
 import { notFound } from 'next/navigation';
-import { orNotFound, requireTeacher } from '../../../../session';
+import { openStudy } from '../../../../session';
 
 export const metadata = { title: 'Grid sheet' };
 
@@ -17,13 +16,12 @@ export default async function SheetPage({
   params: Promise<{ study: string }>;
   searchParams: Promise<{ work?: string; template?: string; paper?: string }>;
 }) {
-  const teacher = await requireTeacher();
   const { study: id } = await params;
-  const study = await orNotFound(studyOf(teacher.id, id));
+  const { study } = await openStudy(id);
   const { work: wanted, template = '', paper = 'A4' } = await searchParams;
-  const work = (await listWorks(teacher.id, id)).find((w) => w.id === wanted);
+  const work = (await listWorks(id)).find((w) => w.id === wanted);
   if (!work || !isTemplate(template)) notFound();
-  const set = (await landmarksOf(teacher.id, 'work', work.id)).find((s) => s.template === template);
+  const set = (await landmarksIn(id, 'work')).get(work.id)?.find((s) => s.template === template);
   const across = PAPERS[paper] ?? PAPERS.A4;
   const sheet: [number, number] = work.pictureWidth >= work.pictureHeight ? across : [across[1], across[0]];
   const points = TEMPLATES[template]

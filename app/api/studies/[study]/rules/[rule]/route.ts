@@ -1,7 +1,7 @@
-import { body, handle } from '@/server/http';
+import { body, handle } from '@/server/door/http';
 import { changeRule, removeRule } from '@/server/studies/rules';
 import { ruleChangeSchema } from '@/server/studies/schemas';
-import { studyOf } from '@/server/studies/studies';
+import { studyOf } from '@/server/studies/ownership';
 
 export const PATCH = handle(async ({ teacher, request, params }) => {
   await studyOf(teacher.id, params.study);

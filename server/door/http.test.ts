@@ -1,10 +1,12 @@
 import { number, object, string } from 'yup';
-import { teacherOf } from './accounts/auth';
-import { conflict, Told } from './errors';
-import { body, fieldNumber, handle, upload } from './http';
+import { CoreError } from '../../core/errors';
+import { teacherOf } from '../accounts/auth';
+import { conflict, Told } from '../errors';
+import { body, handle } from './http';
+import { fieldNumber, readUpload as upload, takingIn } from './uploads';
 
-jest.mock('./accounts/auth', () => ({ teacherOf: jest.fn() }));
-jest.mock('./log', () => ({ log: { error: jest.fn() } }));
+jest.mock('../accounts/auth', () => ({ teacherOf: jest.fn() }));
+jest.mock('../log', () => ({ log: { error: jest.fn(), warn: jest.fn() } }));
 
 const signedIn = teacherOf as jest.Mock;
 beforeEach(() => signedIn.mockResolvedValue({ id: 't1', name: 'Ines', email: 'ines@fennick.example' }));

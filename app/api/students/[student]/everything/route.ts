@@ -1,0 +1,14 @@
+import { handle } from '@/server/door/http';
+import { studentArchive } from '@/server/exports/student';
+
+/** Everything kept about one student, a ZIP. */
+export const GET = handle(async ({ teacher, params }) => {
+  const { stream, name } = await studentArchive(teacher.id, params.student);
+  return new Response(stream, {
+    headers: {
+      'content-type': 'application/zip',
+      'content-disposition': `attachment; filename*=UTF-8''${encodeURIComponent(name)}`,
+      'cache-control': 'no-store',
+    },
+  });
+});

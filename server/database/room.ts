@@ -1,0 +1,18 @@
+/** Knows whether there is room left for pictures where this machine keeps its database. */
+import { statfs } from 'node:fs/promises';
+import { Told } from '../errors';
+
+const LEAST_MB = 300;
+
+export const noRoom = (): Told =>
+  new Told(507, 'The disk of this installation is almost full, so no pictures are taken in just now. Everything saved before is safe. Ask whoever runs it to make room, then send the picture again.', 'picture'); // prettier-ignore
+
+/** Refuses an upload while space is short. A database elsewhere looks after its own disk and says so itself. */
+export async function checkRoom(bytes = 0): Promise<void> {
+  const dir = process.env.OLDHAND_DATA;
+  if (!dir) return;
+  const least = (Number(process.env.OLDHAND_LEAST_FREE_MB) || LEAST_MB) * 1024 * 1024;
+  // A picture is stored as sent and once more lossless: a few times its size.
+  const { bavail, bsize } = await statfs(dir);
+  if (bavail * bsize < least + 6 * bytes) throw noRoom();
+}

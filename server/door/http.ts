@@ -1,0 +1,89 @@
+/** Knows how a route handler answers: signed-in teachers only, own pages' changes only, errors as plain sentences. */
+import { AnyObjectSchema, InferType, ValidationError } from 'yup';
+import { CoreError } from '../../core/errors';
+import { teacherOf, Teacher } from '../accounts/auth';
+import { isFull, isLost } from '../database/failures';
+import { noRoom } from '../database/room';
+import { counted, isEnding } from '../ending';
+import { Told } from '../errors';
+import { log } from '../log';
+import { checkOrigin } from '../origin';
+
+type Params = Record<string, string>;
+type Handler = (context: { teacher: Teacher; request: Request; params: Params }) => Promise<unknown>;
+
+/** Answers hold names of students and are nobody else's: no browser or proxy keeps them. */
+const KEPT_NOWHERE = { 'cache-control': 'no-store' };
+const json = (value: unknown, status: number, more: Record<string, string> = {}): Response =>
+  Response.json(value, { status, headers: { ...KEPT_NOWHERE, ...more } });
+
+/** What is said of an error nobody meant for a person, where something helpful can be said of it. */
+function plainly(error: unknown): unknown {
+  if (isFull(error)) return noRoom();
+  if (isLost(error)) return new Told(503, 'The database does not answer just now. What was saved before is safe; try again in a moment.', null, 3); // prettier-ignore
+  if (error instanceof CoreError) return new Told(400, error.message);
+  if (error instanceof ValidationError) return new Told(400, error.errors[0], error.path ?? error.inner[0]?.path ?? null); // prettier-ignore
+  return error;
+}
+
+export function refuse(error: unknown): Response {
+  const told = plainly(error);
+  if (told instanceof Told) {
+    const { status, message, field, retryAfter } = told;
+    if (status >= 500) log.warn({ err: error }, 'request refused');
+    return json({ error: message, field }, status, retryAfter === null ? {} : { 'retry-after': String(retryAfter) });
+  }
+  log.error({ err: error }, 'request failed');
+  return json({ error: 'Something went wrong here. What was saved before is safe; try again.', field: null }, 500);
+}
+
+/** Wraps a handler for the App Router. A Response it gives is passed on; anything else becomes JSON. */
+export function handle(work: Handler) {
+  return async (request: Request, context: { params: Promise<Params> }): Promise<Response> => {
+    try {
+      checkOrigin(request);
+      if (isEnding()) throw new Told(503, 'Old Hand is being stopped. Try again in a moment.', null, 2);
+      const teacher = await teacherOf(request.headers);
+      if (!teacher) throw new Told(401, 'Sign in first.');
+      const params = await context.params;
+      const answer = await counted(() => work({ teacher, request, params }));
+      return answer instanceof Response ? answer : json(answer ?? { ok: true }, 200);
+    } catch (error) {
+      return refuse(error);
+    }
+  };
+}
+
+const MOST_JSON = 256 * 1024;
+
+/** The request's text, given up as soon as it grows beyond what any form here sends. */
+export async function textOf(request: Request): Promise<string> {
+  const tooMuch = () => new Told(413, 'More was sent than a form here can hold (256 kB). Shorten it and save again.');
+  if (Number(request.headers.get('content-length') ?? 0) > MOST_JSON) throw tooMuch();
+  const parts: Uint8Array[] = [];
+  let size = 0;
+  const reader = request.body?.getReader();
+  for (let next = await reader?.read(); next && !next.done; next = await reader?.read()) {
+    size += next.value.length;
+    if (size > MOST_JSON) {
+      await reader?.cancel();
+      throw tooMuch();
+    }
+    parts.push(next.value);
+  }
+  return Buffer.concat(parts).toString('utf8');
+}
+
+/** The request's JSON checked by a schema; unknown fields are dropped. */
+export async function body<S extends AnyObjectSchema>(request: Request, schema: S): Promise<InferType<S>> {
+  const text = await textOf(request);
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    throw new Told(400, 'The request holds no JSON.');
+  }
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    throw new Told(400, 'The request must hold one JSON object.');
+  return schema.validate(value, { abortEarly: true, stripUnknown: true });
+}

@@ -1,0 +1,126 @@
+/** Knows the log of edits of a study: every placement and change, undone and redone one by one. */
+import { and, asc, desc, eq, inArray, lt, or, sql } from 'drizzle-orm';
+import { database, type Querying, type Transaction } from '../database/connection';
+import { Told } from '../errors';
+import { dropPictures } from '../pictures/dropping';
+import { edits, editPictures } from '../schema';
+import type { RowChange } from '../schema/edits';
+import { inStudy, studyOf } from '../studies/ownership';
+import { reckonAnew } from './reckoning';
+import { Clash, difference, picturesIn, putChanges, readRows, Scope } from './rows';
+
+/** What can be taken back: so many edits of a study, for so long, whichever ends first. */
+export const KEPT_EDITS = 200;
+export const KEPT_DAYS = 30;
+
+interface About {
+  teacherId: string;
+  studyId: string;
+  subject: string;
+  subjectId: string;
+  /** Null leaves the change out of the log: it cannot be undone. */
+  label: string | null;
+  /** Whose piece or reference it is about. */
+  studentId?: string | null;
+}
+
+/** Deletes edits for good, and the pictures that only they still held. */
+async function forget(tx: Transaction, ids: readonly number[]): Promise<void> {
+  if (!ids.length) return;
+  const held = await tx.selectDistinct({ id: editPictures.pictureId }).from(editPictures).where(inArray(editPictures.editId, [...ids])); // prettier-ignore
+  await tx.delete(edits).where(inArray(edits.id, [...ids]));
+  await dropPictures(tx, held.map((h) => h.id)); // prettier-ignore
+}
+
+const oldest = (now: Date) => new Date(now.getTime() - KEPT_DAYS * 86_400_000);
+
+/** Forgets what can no longer be taken back: beyond the newest of each study, and what is too old. */
+export async function forgetOld(tx: Transaction, studyId: string, now = new Date()): Promise<number> {
+  const [limit] = await tx.select({ id: edits.id }).from(edits).where(eq(edits.studyId, studyId)).orderBy(desc(edits.id)).limit(1).offset(KEPT_EDITS); // prettier-ignore
+  const over = await tx.select({ id: edits.id }).from(edits).where(and(eq(edits.studyId, studyId), or(lt(edits.at, oldest(now)), limit ? sql`${edits.id} <= ${limit.id}` : undefined))); // prettier-ignore
+  await forget(tx, over.map((e) => e.id)); // prettier-ignore
+  return over.length;
+}
+
+/** Studies whose log holds something too old. */
+export async function studiesToForget(now = new Date()): Promise<{ studyId: string }[]> {
+  return database().selectDistinct({ studyId: edits.studyId }).from(edits).where(lt(edits.at, oldest(now)));
+}
+
+/** Writes an edit into the log; what had been undone can then no longer be redone. */
+async function record(tx: Transaction, about: About & { label: string }, changes: RowChange[]): Promise<void> {
+  const { studyId, subject, subjectId, label } = about;
+  const redoable = await tx.select({ id: edits.id }).from(edits).where(and(eq(edits.studyId, studyId), eq(edits.undone, true))); // prettier-ignore
+  await forget(tx, redoable.map((e) => e.id)); // prettier-ignore
+  const [{ insertId }] = await tx.insert(edits).values({ studyId, subject, subjectId, label: label.slice(0, 190), changes, studentId: about.studentId ?? null, at: new Date() }); // prettier-ignore
+  const held = picturesIn(changes);
+  if (held.length) await tx.insert(editPictures).values(held.map((pictureId) => ({ editId: insertId, pictureId })));
+  await forgetOld(tx, studyId);
+}
+
+/** Makes a change of the rows in `scopes`, asks for whatever it puts out of date, and writes it into the log. */
+export async function logged<T>(tx: Transaction, about: About, scopes: readonly Scope[], work: () => Promise<T>): Promise<T> { // prettier-ignore
+  const before = await readRows(tx, scopes);
+  const made = await work();
+  const changes = difference(before, await readRows(tx, scopes));
+  if (!changes.length) return made;
+  await reckonAnew(tx, about, changes);
+  if (about.label !== null) await record(tx, { ...about, label: about.label }, changes);
+  return made;
+}
+
+/** Takes one thing away with everything the schema hangs off it; undo brings all of it back. */
+export async function loggedRemoval(tx: Transaction, about: About, { table, where }: Scope): Promise<void> {
+  await logged(tx, about, [{ table, where, tree: true }], () => tx.delete(table).where(where));
+}
+
+export interface EditState {
+  undo: string | null;
+  redo: string | null;
+}
+
+const next = (db: Querying, studyId: string, direction: 'undo' | 'redo') =>
+  db
+    .select()
+    .from(edits)
+    .where(and(eq(edits.studyId, studyId), eq(edits.undone, direction === 'redo'), eq(edits.passed, false)))
+    .orderBy(direction === 'redo' ? asc(edits.id) : desc(edits.id))
+    .limit(1);
+
+/** What the next undo and redo would do, in words. */
+export async function editState(teacherId: string, studyId: string): Promise<EditState> {
+  await studyOf(teacherId, studyId);
+  const label = async (direction: 'undo' | 'redo') => (await next(database(), studyId, direction))[0]?.label ?? null;
+  return { undo: await label('undo'), redo: await label('redo') };
+}
+
+export interface Stepped {
+  label: string;
+  /** Why nothing was changed, where something stood in the way; the edit is then passed over. */
+  problem: string | null;
+}
+
+function problemWith(direction: 'undo' | 'redo', label: string, { reason }: Clash): string {
+  const why = reason === 'taken' ? 'something else stands in its place now' : 'what it belongs to is gone';
+  return `“${label}” cannot be ${direction === 'undo' ? 'undone' : 'redone'}: ${why}. Nothing was changed; the others still can be.`; // prettier-ignore
+}
+
+/** Takes back the last edit, or puts the last one taken back in place again. Says what it did. */
+export function step(teacherId: string, studyId: string, direction: 'undo' | 'redo'): Promise<Stepped> {
+  return inStudy(teacherId, studyId, async (tx) => {
+    const [edit] = await next(tx, studyId, direction);
+    if (!edit) throw new Told(400, direction === 'undo' ? 'There is nothing to undo.' : 'There is nothing to redo.');
+    await tx.execute(sql`savepoint before_step`);
+    try {
+      await putChanges(tx, edit.changes, direction === 'undo' ? 'before' : 'after');
+    } catch (error) {
+      if (!(error instanceof Clash)) throw error;
+      await tx.execute(sql`rollback to savepoint before_step`);
+      await tx.update(edits).set({ passed: true }).where(eq(edits.id, edit.id));
+      return { label: edit.label, problem: problemWith(direction, edit.label, error) };
+    }
+    await reckonAnew(tx, { teacherId, studyId }, edit.changes);
+    await tx.update(edits).set({ undone: direction === 'undo' }).where(eq(edits.id, edit.id));
+    return { label: edit.label, problem: null };
+  });
+}

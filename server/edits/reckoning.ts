@@ -1,0 +1,58 @@
+/** Knows what has to be measured or compared anew once rows have changed, whoever changed them: an edit, an undo, a redo. */
+import { eq, inArray, sql } from 'drizzle-orm';
+import type { Transaction } from '../database/connection';
+import { askToCompare, askToMeasure, askToProcess, compareAgain } from '../queue/asking';
+import { landmarkSets, pieces, works } from '../schema';
+import type { RowChange } from '../schema/edits';
+
+const CORNERS_FIRST = 8;
+
+interface Where {
+  teacherId: string;
+  studyId: string;
+}
+
+const touches = (c: RowChange, ...names: string[]): boolean => names.some((n) => (c.before && n in c.before) || (c.after && n in c.after)); // prettier-ignore
+
+async function ofWorks(tx: Transaction, { teacherId, studyId }: Where, changes: RowChange[]): Promise<boolean> {
+  for (const c of changes) {
+    const id = c.key.id as string;
+    const [there] = await tx.select({ id: works.id }).from(works).where(eq(works.id, id));
+    // What has been measured is compared when that is done; what is gone or only changed sides, at once.
+    if (there && touches(c, 'pictureId', 'widthMm')) await askToMeasure(tx, teacherId, { id, studyId });
+  }
+  return changes.some((c) => c.after === null || touches(c, 'foil'));
+}
+
+async function ofPieces(tx: Transaction, { teacherId, studyId }: Where, changes: RowChange[]): Promise<void> {
+  for (const c of changes) {
+    const id = c.key.id as string;
+    const [row] = await tx.select({ state: pieces.state }).from(pieces).where(eq(pieces.id, id));
+    if (!row) continue;
+    const isNew = c.before === null || c.after === null;
+    if (!isNew && touches(c, 'corners', 'placedByHand')) {
+      await tx.update(pieces).set({ state: 'waiting', version: sql`${pieces.version} + 1` }).where(eq(pieces.id, id)); // prettier-ignore
+      await askToProcess(tx, teacherId, { id, studyId }, CORNERS_FIRST);
+    } else if (isNew && row.state === 'ready') await askToCompare(tx, teacherId, { id, studyId });
+    else if (isNew) await askToProcess(tx, teacherId, { id, studyId });
+  }
+}
+
+/** Asks for everything that the changes have put out of date, in the transaction that makes them. */
+export async function reckonAnew(tx: Transaction, where: Where, changes: readonly RowChange[]): Promise<void> {
+  const of = (table: string) => changes.filter((c) => c.table === table);
+  await ofPieces(tx, where, of('pieces'));
+  let all = await ofWorks(tx, where, of('works'));
+  all ||= of('studies').some((c) => touches(c, 'aim'));
+  const points = of('landmark_sets');
+  if (points.length) {
+    const sides = points.map((c) => ({ workId: (c.before?.workId ?? c.after?.workId) as string | undefined, pieceId: (c.before?.pieceId ?? c.after?.pieceId) as string | undefined })); // prettier-ignore
+    const kept = await tx.select({ workId: landmarkSets.workId, pieceId: landmarkSets.pieceId }).from(landmarkSets).where(inArray(landmarkSets.id, points.map((c) => c.key.id as string))); // prettier-ignore
+    const touched = [...sides, ...kept];
+    all ||= touched.some((s) => s.workId);
+    const ids = [...new Set(touched.flatMap((s) => s.pieceId ?? []))];
+    const ready = ids.length ? await tx.select({ id: pieces.id, studyId: pieces.studyId }).from(pieces).where(inArray(pieces.id, ids)) : []; // prettier-ignore
+    await askToCompare(tx, where.teacherId, ...ready);
+  }
+  if (all) await compareAgain(tx, where.teacherId, where.studyId);
+}

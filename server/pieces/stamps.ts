@@ -1,0 +1,56 @@
+/** Knows what a comparison was made from, as one stamp: another stamp means that it is out of date. */
+import { createHash } from 'node:crypto';
+import { and, asc, eq, isNotNull } from 'drizzle-orm';
+import { PROFILE_VERSION } from '../../core/style/profile';
+import { database } from '../database/connection';
+import { comparisons, landmarkSets, pieces, studies, works } from '../schema';
+
+interface Stamped {
+  aim: string;
+  piece: { id: string; rectifiedId: string | null; paperWidthMm: number; sets: readonly Set[] };
+  /** The works it is held against, in their order. */
+  works: readonly { id: string; pictureId: string; widthMm: number | null; sets: readonly Set[] }[];
+}
+
+interface Set {
+  id: string;
+  version: number;
+}
+
+const setsOf = (sets: readonly Set[]) => sets.map((s) => `${s.id}.${s.version}`).sort().join(','); // prettier-ignore
+
+export function stampOf({ aim, piece, works }: Stamped): string {
+  const own = `${piece.rectifiedId}:${piece.paperWidthMm}:${setsOf(piece.sets)}`;
+  const parts = works.map((w) => `${w.id}:${w.pictureId}:${w.widthMm}:${setsOf(w.sets)}`);
+  return createHash('sha256').update([PROFILE_VERSION, aim, own, ...parts].join('|')).digest('hex'); // prettier-ignore
+}
+
+interface Outdated {
+  id: string;
+  studyId: string;
+  teacherId: string;
+}
+
+/** Ready pieces of every study whose comparison is missing or was made from something else than is there now. */
+export async function outdatedComparisons(): Promise<Outdated[]> {
+  const db = database();
+  const ready = await db
+    .select({ piece: pieces, teacherId: studies.teacherId, aim: studies.aim, stamp: comparisons.stamp })
+    .from(pieces)
+    .innerJoin(studies, eq(studies.id, pieces.studyId))
+    .leftJoin(comparisons, eq(comparisons.pieceId, pieces.id))
+    .where(and(eq(pieces.state, 'ready'), isNotNull(pieces.rectifiedId)));
+  const byStudy = new Map<string, typeof ready>();
+  for (const row of ready) byStudy.set(row.piece.studyId, [...(byStudy.get(row.piece.studyId) ?? []), row]);
+  const out: Outdated[] = [];
+  for (const [studyId, rows] of byStudy) {
+    const sources = await db.select().from(works).where(and(eq(works.studyId, studyId), eq(works.foil, false))).orderBy(asc(works.position)); // prettier-ignore
+    if (!sources.length) continue;
+    const sets = await db.select({ id: landmarkSets.id, version: landmarkSets.version, workId: landmarkSets.workId, pieceId: landmarkSets.pieceId }).from(landmarkSets).where(eq(landmarkSets.studyId, studyId)); // prettier-ignore
+    const held = sources.map((w) => ({ ...w, sets: sets.filter((s) => s.workId === w.id) }));
+    for (const { piece, aim, stamp, teacherId } of rows)
+      if (stamp !== stampOf({ aim, piece: { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) }, works: held }))
+        out.push({ id: piece.id, studyId, teacherId });
+  }
+  return out;
+}

@@ -1,0 +1,158 @@
+/**
+ * Knows how a study, a class, a student and an account are deleted for good: rows, waiting work, the log's memory of them,
+ * pictures nobody else uses and their bytes, in one transaction. Undo cannot serve, so the name has to be typed.
+ */
+import { eq, inArray, sql } from 'drizzle-orm';
+import { changing, database, type Transaction } from '../database/connection';
+import { notFound, Told } from '../errors';
+import { dropPictures } from '../pictures/dropping';
+import { classes, editPictures, edits, kits, pictures, pieces, referencePictures, students, studies, user, works } from '../schema'; // prettier-ignore
+import { shownName } from '../studies/classes';
+import { classOf, lockStudy, studentOf, studyOf } from '../studies/ownership';
+
+/** What would go, for the screen that asks. */
+export interface Going {
+  name: string;
+  studies: number;
+  works: number;
+  pieces: number;
+  students: number;
+}
+
+const NOTHING = { studies: 0, works: 0, pieces: 0, students: 0 };
+
+async function count(rows: Promise<{ n: number }[]>): Promise<number> {
+  return Number((await rows)[0]?.n ?? 0);
+}
+const n = sql<number>`count(*)`;
+
+/** As a person types it: capitals and spaces at the ends do not matter. */
+const typedAs = (name: string) => name.trim().normalize('NFC').toLowerCase();
+
+function checkTyped(typed: string, name: string): void {
+  if (typedAs(typed) !== typedAs(name))
+    throw new Told(400, `Type “${name}” to delete it for good. Nothing was deleted.`, 'name');
+}
+
+type PictureIds = { id: string | null }[];
+const ids = (...lists: PictureIds[]): string[] => [...new Set(lists.flat().flatMap((r) => r.id ?? []))];
+
+/** Pictures of whoever handed in: photographs, squared-up sheets, references, and what the log still holds of them. */
+async function picturesOfStudents(tx: Transaction, studentIds: readonly string[]): Promise<string[]> {
+  const own = [...studentIds];
+  const of = tx.select({ id: edits.id }).from(edits).where(inArray(edits.studentId, own));
+  return ids(
+    await tx.select({ id: pieces.photoId }).from(pieces).where(inArray(pieces.studentId, own)),
+    await tx.select({ id: pieces.rectifiedId }).from(pieces).where(inArray(pieces.studentId, own)),
+    await tx.select({ id: referencePictures.pictureId }).from(referencePictures).where(inArray(referencePictures.studentId, own)), // prettier-ignore
+    await tx.selectDistinct({ id: editPictures.pictureId }).from(editPictures).where(inArray(editPictures.editId, of)),
+  );
+}
+
+async function picturesOfStudy(tx: Transaction, studyId: string): Promise<string[]> {
+  const of = tx.select({ id: edits.id }).from(edits).where(eq(edits.studyId, studyId));
+  return ids(
+    await tx.select({ id: works.pictureId }).from(works).where(eq(works.studyId, studyId)),
+    await tx.select({ id: pieces.photoId }).from(pieces).where(eq(pieces.studyId, studyId)),
+    await tx.select({ id: pieces.rectifiedId }).from(pieces).where(eq(pieces.studyId, studyId)),
+    await tx.select({ id: referencePictures.pictureId }).from(referencePictures).where(eq(referencePictures.studyId, studyId)), // prettier-ignore
+    await tx.selectDistinct({ id: editPictures.pictureId }).from(editPictures).where(inArray(editPictures.editId, of)),
+  );
+}
+
+export async function studyGoing(teacherId: string, id: string): Promise<Going> {
+  const db = database();
+  const { title } = await studyOf(teacherId, id);
+  return {
+    ...NOTHING,
+    name: title,
+    works: await count(db.select({ n }).from(works).where(eq(works.studyId, id))),
+    pieces: await count(db.select({ n }).from(pieces).where(eq(pieces.studyId, id))),
+  };
+}
+
+export function removeStudy(teacherId: string, id: string, typed: string): Promise<void> {
+  return changing(async (tx) => {
+    const { title } = await lockStudy(tx, teacherId, id);
+    checkTyped(typed, title);
+    const held = await picturesOfStudy(tx, id);
+    // The schema's keys take along works, pieces, jobs, landmarks, readings of both, notes and the log.
+    await tx.delete(studies).where(eq(studies.id, id));
+    await dropPictures(tx, held);
+  });
+}
+
+/** Takes students away with all that is theirs; their studies are held meanwhile. */
+async function dropStudents(tx: Transaction, teacherId: string, own: readonly string[]): Promise<void> {
+  if (!own.length) return;
+  const touched = await tx.selectDistinct({ id: pieces.studyId }).from(pieces).where(inArray(pieces.studentId, [...own])); // prettier-ignore
+  for (const { id } of touched) await lockStudy(tx, teacherId, id);
+  const held = await picturesOfStudents(tx, own);
+  await tx.delete(students).where(inArray(students.id, [...own]));
+  await dropPictures(tx, held);
+}
+
+export async function studentGoing(teacherId: string, id: string): Promise<Going> {
+  const db = database();
+  const student = await studentOf(teacherId, id);
+  return { ...NOTHING, name: shownName(student), pieces: await count(db.select({ n }).from(pieces).where(eq(pieces.studentId, id))) }; // prettier-ignore
+}
+
+export function removeStudent(teacherId: string, id: string, typed: string): Promise<void> {
+  return changing(async (tx) => {
+    checkTyped(typed, shownName(await studentOf(teacherId, id, tx)));
+    await dropStudents(tx, teacherId, [id]);
+  });
+}
+
+export async function classGoing(teacherId: string, id: string): Promise<Going> {
+  const db = database();
+  const { name } = await classOf(teacherId, id);
+  const roster = db.select({ id: students.id }).from(students).where(eq(students.classId, id));
+  return {
+    ...NOTHING,
+    name,
+    studies: await count(db.select({ n }).from(studies).where(eq(studies.classId, id))),
+    students: await count(db.select({ n }).from(students).where(eq(students.classId, id))),
+    pieces: await count(db.select({ n }).from(pieces).where(inArray(pieces.studentId, roster))),
+  };
+}
+
+export function removeClass(teacherId: string, id: string, typed: string): Promise<void> {
+  return changing(async (tx) => {
+    const { name } = await classOf(teacherId, id, tx);
+    checkTyped(typed, name);
+    const roster = await tx.select({ id: students.id }).from(students).where(eq(students.classId, id)).for('update');
+    await dropStudents(tx, teacherId, roster.map((s) => s.id)); // prettier-ignore
+    await tx.delete(classes).where(eq(classes.id, id));
+  });
+}
+
+export async function accountGoing(teacherId: string): Promise<Going> {
+  const db = database();
+  const [own] = await db.select({ email: user.email }).from(user).where(eq(user.id, teacherId));
+  if (!own) throw notFound('This account');
+  const mine = db.select({ id: studies.id }).from(studies).where(eq(studies.teacherId, teacherId));
+  return {
+    name: own.email,
+    studies: await count(db.select({ n }).from(studies).where(eq(studies.teacherId, teacherId))),
+    works: await count(db.select({ n }).from(works).where(inArray(works.studyId, mine))),
+    pieces: await count(db.select({ n }).from(pieces).where(inArray(pieces.studyId, mine))),
+    students: await count(db.select({ n }).from(students).innerJoin(classes, eq(classes.id, students.classId)).where(eq(classes.teacherId, teacherId))), // prettier-ignore
+  };
+}
+
+export function removeAccount(teacherId: string, typed: string): Promise<void> {
+  return changing(async (tx) => {
+    const [own] = await tx.select({ email: user.email }).from(user).where(eq(user.id, teacherId)).for('update');
+    if (!own) throw notFound('This account');
+    checkTyped(typed, own.email);
+    // What uses pictures first, then the pictures, then the account with its sessions, classes, kits and settings.
+    await tx.delete(studies).where(eq(studies.teacherId, teacherId));
+    await tx.delete(kits).where(eq(kits.teacherId, teacherId));
+    await tx.delete(classes).where(eq(classes.teacherId, teacherId));
+    const held = await tx.select({ id: pictures.id }).from(pictures).where(eq(pictures.teacherId, teacherId));
+    await dropPictures(tx, ids(held));
+    await tx.delete(user).where(eq(user.id, teacherId));
+  });
+}

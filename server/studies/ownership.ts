@@ -1,0 +1,71 @@
+/** Knows whose a thing is: every study, and all that hangs off one, belongs to one teacher and exists for no other. */
+import { and, eq } from 'drizzle-orm';
+import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
+import { changing, database, type Querying, type Transaction } from '../database/connection';
+import { notFound } from '../errors';
+import { classes, pieces, referencePictures, rules, students, studies, works } from '../schema';
+
+export type StudyRow = typeof studies.$inferSelect;
+export type WorkRow = typeof works.$inferSelect;
+export type PieceRow = typeof pieces.$inferSelect;
+export type ReferenceRow = typeof referencePictures.$inferSelect;
+export type RuleRow = typeof rules.$inferSelect;
+
+export async function studyOf(teacherId: string, id: string, db: Querying = database()): Promise<StudyRow> {
+  const [row] = await db.select().from(studies).where(and(eq(studies.id, id), eq(studies.teacherId, teacherId)));
+  if (!row) throw notFound('This study');
+  return row;
+}
+
+/** A row of a table that hangs off a study of this teacher's. */
+const ofStudy =
+  <Row extends { studyId: string }>(table: MySqlTable & { id: MySqlColumn; studyId: MySqlColumn }, what: string) =>
+  async (teacherId: string, id: string, db: Querying = database()): Promise<Row> => {
+    const [found] = await db
+      .select({ row: table })
+      .from(table)
+      .innerJoin(studies, eq(studies.id, table.studyId))
+      .where(and(eq(table.id, id), eq(studies.teacherId, teacherId)));
+    if (!found) throw notFound(what);
+    return found.row as Row;
+  };
+
+export const workOf = ofStudy<WorkRow>(works, 'This work');
+export const pieceOf = ofStudy<PieceRow>(pieces, 'This piece');
+export const referenceOf = ofStudy<ReferenceRow>(referencePictures, 'This reference');
+export const ruleOf = ofStudy<RuleRow>(rules, 'This rule');
+
+export async function classOf(teacherId: string, id: string, db: Querying = database()) {
+  const [row] = await db.select().from(classes).where(and(eq(classes.id, id), eq(classes.teacherId, teacherId)));
+  if (!row) throw notFound('This class');
+  return row;
+}
+
+export async function studentOf(teacherId: string, id: string, db: Querying = database()) {
+  const [row] = await db
+    .select({ id: students.id, classId: students.classId, firstName: students.firstName, initial: students.initial, className: classes.name })
+    .from(students)
+    .innerJoin(classes, eq(classes.id, students.classId))
+    .where(and(eq(students.id, id), eq(classes.teacherId, teacherId))); // prettier-ignore
+  if (!row) throw notFound('This student');
+  return row;
+}
+
+/** Somebody who may hand in for a study: a student of its class, or no one named. */
+export async function ownStudent(db: Querying, study: StudyRow, studentId: string | null): Promise<void> {
+  if (studentId === null) return;
+  const [row] = await db.select({ classId: students.classId }).from(students).where(eq(students.id, studentId));
+  if (!row || row.classId !== study.classId) throw notFound('This student');
+}
+
+/** Holds a study for the rest of the transaction: changes within one study come one after another. */
+export async function lockStudy(tx: Transaction, teacherId: string, studyId: string): Promise<StudyRow> {
+  // A write and no mere lock: on a cluster locks end at the node, and only rows written by both tell of a clash.
+  const [result] = await tx.update(studies).set({ updatedAt: new Date() }).where(and(eq(studies.id, studyId), eq(studies.teacherId, teacherId))); // prettier-ignore
+  if (result.affectedRows !== 1) throw notFound('This study');
+  return studyOf(teacherId, studyId, tx);
+}
+
+/** A change within a study: whole or not at all, alone in that study while it lasts. */
+export const inStudy = <T>(teacherId: string, studyId: string, work: (tx: Transaction, study: StudyRow) => Promise<T>): Promise<T> =>
+  changing(async (tx) => work(tx, await lockStudy(tx, teacherId, studyId))); // prettier-ignore

@@ -1,0 +1,97 @@
+/** The tasks that worker threads carry out and what each gives back, as plain data. */
+import type { StandSettings } from '../../core/capture/copyStand';
+import type { Kit } from '../../core/colour/mixing';
+import type { Crop } from '../../core/raster/crop';
+import type { Comparison, CompareOptions, Measured } from '../../core/style/compare';
+import type { ProfileWithMaps } from '../../core/style/profile';
+import type { Told } from '../errors';
+import type { ReportDocument } from './reportDocument';
+
+export interface MeasureTask {
+  task: 'measure';
+  bytes: Uint8Array;
+  name: string;
+  widthMm: number | null;
+}
+
+export interface SquareUpTask {
+  task: 'square-up';
+  bytes: Uint8Array;
+  name: string;
+  paper: [number, number];
+  corners: [number, number][] | null;
+  pxPerMm: number;
+}
+
+export interface UprightTask {
+  task: 'upright';
+  bytes: Uint8Array;
+  name: string;
+  crop: Crop | null;
+}
+
+export interface CompareTask {
+  task: 'compare';
+  sources: Measured[];
+  piece: Measured;
+  options: CompareOptions;
+}
+
+export interface StandTask {
+  task: 'stand';
+  bytes: Uint8Array;
+  name: string;
+  settings: StandSettings;
+  quality: number;
+}
+
+export interface ReportTask {
+  task: 'report';
+  report: ReportDocument;
+  /** The paints its palette is mixed from. */
+  kit: Kit | null;
+}
+
+export interface DrawSampleTask {
+  task: 'draw-sample';
+  hand: string;
+  index: number;
+}
+
+export type WorkTask = MeasureTask | SquareUpTask | UprightTask | CompareTask | StandTask | ReportTask | DrawSampleTask;
+
+export interface MadePicture {
+  png: Uint8Array;
+  preview: Uint8Array;
+  width: number;
+  height: number;
+}
+
+export interface SquaredUp {
+  corners: [number, number][] | null;
+  confidence: number;
+  falloff: number;
+  warnings: string[];
+  picture: MadePicture | null;
+  photoPreview: Uint8Array;
+}
+
+export interface StandPhotograph {
+  jpeg: Uint8Array;
+  corners: [number, number][];
+}
+
+export interface Results {
+  measure: ProfileWithMaps;
+  'square-up': SquaredUp;
+  upright: MadePicture;
+  compare: Comparison;
+  stand: StandPhotograph;
+  report: Uint8Array;
+  'draw-sample': Uint8Array;
+}
+
+/** A told error loses its class on the way between threads, so it travels as plain data. */
+export interface ToldElsewhere {
+  told: { status: Told['status']; message: string; field: string | null };
+}

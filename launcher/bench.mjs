@@ -6,14 +6,13 @@ import { pathToFileURL } from 'node:url';
 import { freePort, startDatabase } from './database.mjs';
 import { runScript } from './script.mjs';
 import { startServer } from './server.mjs';
-import { ensureApplication, ensureBundles, ensureDebian, ensurePackages, ROOT, say } from './setup.mjs';
-import { MARIADB } from './start.mjs';
+import { ensureApplication, ensureBundles, ensurePackages, ensurePrograms, ROOT, say } from './setup.mjs';
 
 const GOALS = { ratio: 10, peakMb: 700, tensor: 1.5, palette: 0.3, p95Ms: 300 };
 const PAUSE_MS = 100;
 const LONGEST_MINUTES = 20;
 
-ensureDebian(...MARIADB);
+ensurePrograms('mariadbd', 'mariadb-install-db');
 ensurePackages();
 ensureBundles();
 ensureApplication();

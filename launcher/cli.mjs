@@ -6,6 +6,8 @@ import { ensurePackages, ensureBundles, ROOT } from './setup.mjs';
 const HELP = `Old Hand: the measured study of a master's style
 
   ./oldhand start [--port N] [--data DIR] [--no-demo]   set up what is missing and run the application
+  ./oldhand backup FILE [--data DIR]                    everything into one file, also while it runs; secrets included
+  ./oldhand restore FILE [--data DIR] [--replace]       that state put in place again
   ./oldhand test                                        set up what is missing and run every check
 
   ./oldhand measure PICTURE …                           a picture's profile
@@ -26,6 +28,8 @@ export async function main(words) {
     return 0;
   }
   if (command === 'start') return (await import('./start.mjs')).start(rest);
+  if (command === 'backup') return (await import('./backup.mjs')).backup(rest);
+  if (command === 'restore') return (await import('./backup.mjs')).restore(rest);
   if (command === 'test') return (await import('./test.mjs')).test(rest);
   ensurePackages();
   ensureBundles();

@@ -1,10 +1,11 @@
 // Knows how to run Next's production server (or its development server) on loopback.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
+import { beganAt, endProcess, isAlive, note, sleep } from './processes.mjs';
 import { plainError, ROOT } from './setup.mjs';
 
 /** Lets the demo class hand in its pieces, one after another, beside the running server. */
-export function startDemoClass(databaseUrl, cache, only) {
+export function startDemoClass(databaseUrl, cache, { only, dir } = {}) {
   const child = spawn(
     process.execPath,
     [join(ROOT, 'build', 'bundle', 'seed-demo.mjs'), 'pieces', cache, ...(only ? [String(only)] : [])],
@@ -15,6 +16,7 @@ export function startDemoClass(databaseUrl, cache, only) {
       env: { ...process.env, DATABASE_URL: databaseUrl, OLDHAND_ROOT: ROOT, NODE_ENV: 'production' },
     },
   );
+  if (dir) note(dir, 'demo class', child.pid);
   let ended = false;
   const finished = new Promise((done) =>
     child.once('exit', (code) => {
@@ -29,8 +31,8 @@ export function startDemoClass(databaseUrl, cache, only) {
   return { stop, finished };
 }
 
-/** Starts a server; resolves once its sign-in page answers. */
-export async function startServer({ port, databaseUrl, secret, env = {}, dev = false, onSpawn = () => {} }) {
+/** Starts a server; resolves once its sign-in page answers. `dir` is the data folder that notes it. */
+export async function startServer({ port, databaseUrl, secret, env = {}, dev = false, dir = null, onSpawn = () => {} }) {
   const origin = `http://127.0.0.1:${port}`;
   const child = spawn(
     process.execPath,
@@ -50,27 +52,28 @@ export async function startServer({ port, databaseUrl, secret, env = {}, dev = f
         ...process.env,
         NODE_ENV: dev ? 'development' : 'production',
         NEXT_TELEMETRY_DISABLED: '1',
+        // The server ends itself when it is asked to: jobs handed back, requests under way answered.
+        ...(dev ? {} : { NEXT_MANUAL_SIG_HANDLE: '1' }),
         DATABASE_URL: databaseUrl,
         BETTER_AUTH_SECRET: secret,
         BETTER_AUTH_TELEMETRY: '0',
         OLDHAND_ORIGIN: process.env.OLDHAND_ORIGIN ?? origin,
         OLDHAND_ROOT: ROOT,
+        ...(dir ? { OLDHAND_DATA: dir } : {}),
         ...env,
       },
     },
   );
+  const known = { pid: child.pid, began: beganAt(child.pid) };
+  if (dir) note(dir, 'application', child.pid);
   let ended = null;
   child.once('exit', (code, signal) => (ended = signal ?? String(code)));
-  const stop = (signal = 'SIGTERM') =>
-    new Promise((done) => {
-      if (ended !== null) return done();
-      const hard = setTimeout(() => child.kill('SIGKILL'), 8000);
-      child.once('exit', () => {
-        clearTimeout(hard);
-        done();
-      });
-      child.kill(signal);
-    });
+  const stop = async (signal = 'SIGTERM') => {
+    if (ended !== null) return;
+    if (signal === 'SIGKILL') child.kill('SIGKILL');
+    await endProcess(known, 10_000);
+    while (ended === null && isAlive(known)) await sleep(20);
+  };
   // Known to the caller before the server answers, so that Ctrl-C meanwhile leaves nothing behind.
   onSpawn(stop);
   let last = 'nothing listens';
@@ -91,7 +94,7 @@ export async function startServer({ port, databaseUrl, secret, env = {}, dev = f
       }
       last = String(error.cause?.code ?? error.message);
     }
-    await new Promise((done) => setTimeout(done, 200));
+    await sleep(200);
   }
   return { origin, stop, pid: child.pid, ended: () => ended };
 }

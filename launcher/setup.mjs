@@ -189,14 +189,25 @@ export function findProgram(names) {
   return null;
 }
 
-/** Installs Debian packages when a program is missing and this user may; else says the exact command. */
-export function ensureDebian(programs, packages) {
-  if (programs.every((names) => findProgram(names))) return;
+/** The programs that may have to be installed: the names each goes by, and Debian's package for it. */
+const PROGRAMS = {
+  mariadbd: [['mariadbd', 'mysqld'], 'mariadb-server-core'],
+  'mariadb-install-db': [['mariadb-install-db', 'mysql_install_db'], 'mariadb-server-core'],
+  mariadb: [['mariadb', 'mysql'], 'mariadb-client-core'],
+  'mariadb-dump': [['mariadb-dump', 'mysqldump'], 'mariadb-client'],
+  chromium: [['chromium'], 'chromium'],
+};
+
+/** Installs the Debian package of each program that is missing, where this user may; else says the exact command. */
+export function ensurePrograms(...names) {
+  const missing = names.filter((name) => !findProgram(PROGRAMS[name][0]));
+  if (!missing.length) return;
+  const packages = [...new Set(missing.map((name) => PROGRAMS[name][1]))];
   const command = `apt-get install -y --no-install-recommends ${packages.join(' ')}`;
   const root = process.getuid?.() === 0;
   if (!root || !findProgram(['apt-get']))
     throw plainError(
-      `something is missing that only an administrator may install; run: sudo apt-get update && sudo ${command}`,
+      `${missing.join(', ')} is missing, and only an administrator may install it; run: sudo apt-get update && sudo ${command}`,
     );
   say(`Installing ${packages.join(', ')} …`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
@@ -205,5 +216,14 @@ export function ensureDebian(programs, packages) {
     execFileSync('apt-get', command.split(' ').slice(1), { stdio: ['ignore', 'ignore', 2], env });
   } catch {
     throw plainError(`Debian's packages could not be installed; run: ${command}`);
+  }
+}
+
+/** The same for programs one can do without until they are needed: what cannot be had now is only said. */
+export function wishPrograms(...names) {
+  try {
+    ensurePrograms(...names);
+  } catch (error) {
+    say(`Without it there are no backups: ${error.message}`);
   }
 }

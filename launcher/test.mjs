@@ -3,15 +3,14 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { MARIADB } from './start.mjs';
-import { ensureApplication, ensureBundles, ensureDebian, ensurePackages, ROOT, say } from './setup.mjs';
+import { ensureApplication, ensureBundles, ensurePackages, ensurePrograms, ROOT, say } from './setup.mjs';
 
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
 
 export async function test(words) {
   const only = new Set(words);
   const wanted = (name) => only.size === 0 || only.has(name);
-  ensureDebian([...MARIADB[0], ['chromium']], [...MARIADB[1], 'chromium']);
+  ensurePrograms('mariadbd', 'mariadb-install-db', 'mariadb', 'mariadb-dump', 'chromium');
   ensurePackages();
   ensureBundles();
   const results = [];

@@ -1,5 +1,8 @@
 /** The log of edits over everything that can be placed or changed. */
 import { leave, newClass, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
+import { desc, eq } from 'drizzle-orm';
+import { getTableConfig, type MySqlTable } from 'drizzle-orm/mysql-core';
+import { TABLES } from '../../tests/support/counting';
 import { planOf as planFor, savePlan, StoredPlan } from '../lessons/plans';
 import {
   addPiece,
@@ -11,13 +14,17 @@ import {
   placeCorners,
   removePiece,
 } from '../pieces/pieces';
+import { database, newId } from '../database/connection';
+import { edits, facts, findingNotes, landmarkSets, pieces, pins, plans, referencePictures, ruleAnswers, rules, works } from '../schema'; // prettier-ignore
 import { createClass, rosterOf } from '../studies/classes';
 import { landmarksOf, placeLandmarks } from '../studies/landmarks';
 import { referenceOf, studyOf, workOf } from '../studies/ownership';
 import { addReference, changeReference, listReferences, removeReference, tickRule } from '../studies/references';
 import { addRule, changeRule, listRules, removeRule } from '../studies/rules';
 import { addFact, addPin, addWork, cropWork, factsOf, listWorks as worksIn, pinsOf, removeFact, removeWork, updateWork } from '../studies/works'; // prettier-ignore
+import { updateStudy } from '../studies/studies';
 import { editState, step } from './log';
+import { partsOf } from './rows';
 
 afterAll(leave);
 
@@ -229,4 +236,106 @@ test('a piece: attempts are numbered, corners, notes and answers undone, a remov
   expect(await told()).toEqual([[], []]);
   await undo();
   expect((await listPieces(study))[0]).toMatchObject({ corners: null, placedByHand: false });
+});
+
+test('undo meets what stands in its way: it says so, changes nothing, and lets the rest be undone', async () => {
+  await never('One.');
+  const about = { studentId: null, kind: 'warm-up' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 }; // prettier-ignore
+  const first = await addPiece(teacher, study, await sheetBytes(41), 'a.png', about);
+  await removePiece(teacher, first);
+  // The number is free again, and taken by the next.
+  const second = await addPiece(teacher, study, await sheetBytes(42), 'b.png', about);
+  const stepped = await step(teacher, study, 'undo');
+  expect(stepped.problem).toMatch(/“removing warm-up 1” cannot be undone: something else stands in its place now/);
+  expect((await listPieces(study)).map((p) => p.id)).toEqual([second]);
+  expect(await undo()).toMatch(/One/);
+  expect(await sentences()).toEqual([]);
+  await expect(undo()).rejects.toMatchObject({ message: 'There is nothing to undo.' });
+});
+
+test('undo of a removed rule brings its answers and ticks back, save those whose piece is gone', async () => {
+  const rule = await never('Hands are never shown.');
+  const about = { studentId: null, kind: 'copy' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 }; // prettier-ignore
+  const [one, two] = [await addPiece(teacher, study, await sheetBytes(43), 'a.png', about), await addPiece(teacher, study, await sheetBytes(44), 'b.png', about)]; // prettier-ignore
+  const reference = await addReference(teacher, study, await sheetBytes(45), 'r.png', {});
+  await answerRule(teacher, one, rule, true);
+  await answerRule(teacher, two, rule, false);
+  await tickRule(teacher, reference, rule, true);
+  await removeRule(teacher, study, rule);
+  expect(await answersOf(one)).toEqual([]);
+  await database().delete(pieces).where(eq(pieces.id, two));
+  await undo();
+  expect(await sentences()).toEqual(['Hands are never shown.']);
+  expect(await answersOf(one)).toEqual([{ ruleId: rule, met: true }]);
+  expect((await listReferences(study))[0].done).toEqual([rule]);
+});
+
+test('an undo takes back its own edit alone: the fact another window has added since stays', async () => {
+  const work = await addWork(teacher, study, await sheetBytes(46), 'a.png', {});
+  await addFact(teacher, work, 'From one window.', null);
+  // Not in this log, as if written by another server in the same moment.
+  await database().insert(facts).values({ id: newId(), workId: work, text: 'From another.', source: null });
+  await undo();
+  expect((await listWorks())[0].facts.map((f) => f.text)).toEqual(['From another.']);
+});
+
+test('the log holds changed rows only: a title changed beside two hundred patches is a short entry', async () => {
+  const work = await addWork(teacher, study, await sheetBytes(47), 'a.png', {});
+  const reading = { kind: 'line', words: 'x'.repeat(3000) };
+  for (let i = 0; i < 20; i++) await addPin(teacher, work, [i, i, 50, 50], reading);
+  await updateWork(teacher, work, (await workOf(teacher, work)).version, { title: 'Evening ferry' });
+  const [last] = await database().select().from(edits).where(eq(edits.studyId, study)).orderBy(desc(edits.id)).limit(1);
+  expect(last.changes).toEqual([{ table: 'works', key: { id: work }, before: { title: 'a' }, after: { title: 'Evening ferry' } }]); // prettier-ignore
+});
+
+test('a bundle holds every child: whatever the schema deletes along with a row is brought back with it', () => {
+  const names = (table: MySqlTable): string[] => partsOf(table).flatMap((p) => [getTableConfig(p.table).name, ...names(p.table)]); // prettier-ignore
+  // Every table whose rows hang, by cascade, on what undo can bring back; a new one must be here, or be no part on purpose.
+  const undoable = [works, pieces, referencePictures, rules, plans, landmarkSets, findingNotes, ruleAnswers, facts, pins];
+  const covered = new Set(undoable.flatMap((t) => [getTableConfig(t).name, ...names(t)]));
+  const noPart = new Set(['jobs', 'edits', 'edit_pictures']);
+  for (const child of TABLES)
+    for (const key of getTableConfig(child).foreignKeys) {
+      const parent = getTableConfig(key.reference().foreignTable).name;
+      const name = getTableConfig(child).name;
+      if (covered.has(parent) && key.onDelete === 'cascade' && !noPart.has(name)) expect([name, covered.has(name)]).toEqual([name, true]); // prettier-ignore
+      // What would be deleted without a cascade would make the removal itself fail.
+      if (covered.has(parent)) expect([name, key.onDelete]).toEqual([name, expect.stringMatching(/cascade|set null/)]);
+    }
+  expect([...covered]).toEqual(expect.arrayContaining(['comparisons', 'reference_checks', 'plan_steps']));
+});
+
+describe('two windows at the same moment', () => {
+  const both = <T>(one: () => Promise<T>, two: () => Promise<T>) => Promise.allSettled([one(), two()]);
+  const outcome = (r: PromiseSettledResult<unknown>[]) => r.map((s) => (s.status === 'fulfilled' ? 'saved' : (s.reason as { status?: number }).status)).sort(); // prettier-ignore
+
+  test('a study changed in both: one is saved, the other told', async () => {
+    const set = (title: string) => () => updateStudy(teacher, study, 1, { title });
+    expect(outcome(await both(set('One'), set('Two')))).toEqual([409, 'saved']);
+    expect((await studyOf(teacher, study)).version).toBe(2);
+    await undo();
+    expect((await studyOf(teacher, study)).title).toBe('A study');
+  });
+
+  test('a note on a finding, and first points on a work', async () => {
+    const about = { studentId: null, kind: 'copy' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 }; // prettier-ignore
+    const piece = await addPiece(teacher, study, await sheetBytes(48), 'a.png', about);
+    const note = (text: string) => () => noteFinding(teacher, piece, { feature: 'marks.spacing', setAside: false, note: text, version: 0 }); // prettier-ignore
+    expect(outcome(await both(note('One.'), note('Two.')))).toEqual([409, 'saved']);
+    const work = await addWork(teacher, study, await sheetBytes(49), 'a.png', {});
+    const point = (x: number) => () => placeLandmarks(teacher, { subject: 'work', subjectId: work, template: 'free' }, 0, { a: [x, 1] }, 'p'); // prettier-ignore
+    expect(outcome(await both(point(1), point(2)))).toEqual([409, 'saved']);
+    expect(await landmarksOf(teacher, 'work', work)).toHaveLength(1);
+  });
+
+  test('six equal rules are one; two photographs by one maker are two attempts', async () => {
+    const rule = { kind: 'feature' as const, feature: 'marks.spacing', sentence: 'Lines 2 mm apart.', evidence: '' };
+    const ids = await Promise.all(Array.from({ length: 6 }, () => addRule(teacher, study, rule)));
+    expect(new Set(ids).size).toBe(1);
+    expect(await sentences()).toHaveLength(1);
+    const about = { studentId: null, kind: 'copy' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 }; // prettier-ignore
+    const photo = await sheetBytes(50);
+    await Promise.all([1, 2, 3, 4].map(() => addPiece(teacher, study, photo, 'a.png', about)));
+    expect((await listPieces(study)).map((p) => p.attempt)).toEqual([1, 2, 3, 4]);
+  });
 });

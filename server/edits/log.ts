@@ -51,10 +51,11 @@ export async function studiesToForget(now = new Date()): Promise<{ studyId: stri
 async function record(tx: Transaction, about: About & { label: string }, changes: RowChange[]): Promise<void> {
   const { studyId, subject, subjectId, label } = about;
   const redoable = await tx.select({ id: edits.id }).from(edits).where(and(eq(edits.studyId, studyId), eq(edits.undone, true))); // prettier-ignore
-  await forget(tx, redoable.map((e) => e.id)); // prettier-ignore
   const [{ insertId }] = await tx.insert(edits).values({ studyId, subject, subjectId, label: label.slice(0, 190), changes, studentId: about.studentId ?? null, at: new Date() }); // prettier-ignore
   const held = picturesIn(changes);
   if (held.length) await tx.insert(editPictures).values(held.map((pictureId) => ({ editId: insertId, pictureId })));
+  // Only now: what was undone may hold the same pictures as this edit.
+  await forget(tx, redoable.map((e) => e.id)); // prettier-ignore
   await forgetOld(tx, studyId);
 }
 

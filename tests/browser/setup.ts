@@ -13,7 +13,7 @@ export default async function setup(): Promise<() => Promise<void>> {
   });
   process.env.OLDHAND_TEST_ORIGIN = server.origin;
   process.env.OLDHAND_TEST_DATABASE = database.url;
-  const pieces = startDemoClass(database.url, `${database.dir}/pictures`, 6);
+  const pieces = startDemoClass(database.url, `${database.dir}/pictures`, { only: 6 });
   return async () => {
     await pieces.stop();
     await server.stop();

@@ -5,7 +5,7 @@ const common = {
   transformIgnorePatterns: [
     '/node_modules/(?!(culori|colorjs\\.io|spectral\\.js)/)',
     '/tests/support/.*\\.mjs$',
-    '/launcher/',
+    '<rootDir>/launcher/',
   ],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1' },
 };
@@ -22,7 +22,7 @@ module.exports = {
     {
       ...common,
       displayName: 'server',
-      testMatch: ['<rootDir>/server/**/*.test.ts'],
+      testMatch: ['<rootDir>/server/**/*.test.ts', '<rootDir>/tests/launcher/**/*.test.ts'],
       globalSetup: '<rootDir>/tests/support/databaseSetup.mjs',
       globalTeardown: '<rootDir>/tests/support/databaseTeardown.mjs',
     },

@@ -100,9 +100,10 @@ export function runningUrl(dir) {
 
 /**
  * Starts the server over `dir`; resolves with its address once it answers. `stop` ends it cleanly, and is given to
- * `onSpawn` before it answers. `restart` brings it back on the same port after it died.
+ * `onSpawn` before it answers. `restart` brings it back on the same port after it died. `alsoGrant` names further databases
+ * that may be made there, for tests.
  */
-export async function startDatabase(dir, firstPort, { onSpawn = () => {} } = {}) {
+export async function startDatabase(dir, firstPort, { onSpawn = () => {}, alsoGrant = [] } = {}) {
   const mariadbd = findProgram(['mariadbd', 'mysqld']);
   if (!mariadbd) throw plainError('MariaDB is missing; run: apt-get install -y mariadb-server-core mariadb-client-core');
   const dataDir = join(dir, 'mariadb');
@@ -117,7 +118,7 @@ export async function startDatabase(dir, firstPort, { onSpawn = () => {} } = {})
     'CREATE DATABASE IF NOT EXISTS oldhand CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;',
     `CREATE USER IF NOT EXISTS ${account} IDENTIFIED BY '${password}';`,
     `ALTER USER ${account} IDENTIFIED BY '${password}';`,
-    `GRANT ALL ON oldhand.* TO ${account};`,
+    ...['oldhand', ...alsoGrant].map((name) => `GRANT ALL ON \`${name}\`.* TO ${account};`),
   ];
   writeFileSync(init, lines.join('\n') + '\n', { mode: 0o600 });
   const port = await freePort(firstPort);

@@ -18,11 +18,12 @@ export function say(text) {
   process.stderr.write(`${text}\n`);
 }
 
+const sleepNow = (ms) => Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, ms);
+
 /** Runs `work` while no other process of this checkout does; waits up to ten minutes for one that does. */
 export function withLock(name, work) {
   mkdirSync(BUILD, { recursive: true });
   const lock = join(BUILD, `${name}.lock`);
-  const sleep = (ms) => Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, ms);
   for (let waited = 0; ; waited += 100) {
     try {
       mkdirSync(lock);
@@ -47,7 +48,7 @@ export function withLock(name, work) {
       if (!alive) rmSync(lock, { recursive: true, force: true });
       else if (waited > 600000)
         throw plainError(`another process has been building for ten minutes; end process ${owner} or remove ${lock}`);
-      else sleep(100);
+      else sleepNow(100);
     }
   }
   try {
@@ -173,12 +174,24 @@ export function ensureApplication() {
   withLock('application', () => {
     if (stampOf(stamp) === wanted) return;
     say('Building the application …');
-    const done = spawnSync(process.execPath, [join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next'), 'build'], {
-      cwd: ROOT,
-      stdio: ['ignore', 2, 2],
-      env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
-    });
-    if (done.status !== 0) throw plainError('the application could not be built; the lines above say where');
+    const build = () =>
+      spawnSync(process.execPath, [join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next'), 'build'], {
+        cwd: ROOT,
+        stdio: ['ignore', 'pipe', 'pipe'],
+        encoding: 'utf8',
+        maxBuffer: 1e8,
+        env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+      });
+    let done = build();
+    // A build whose launcher was killed goes on by itself; its end is waited for, five minutes at most.
+    for (let tries = 0; tries < 60 && /Another next build process/.test(done.stdout + done.stderr); tries++) {
+      sleepNow(5000);
+      done = build();
+    }
+    if (done.status !== 0) {
+      say(done.stdout + done.stderr);
+      throw plainError('the application could not be built; the lines above say where');
+    }
     writeFileSync(stamp, wanted);
   });
 }

@@ -20,6 +20,8 @@ const DONE_ALREADY = new Set([
   'ER_MULTIPLE_PRI_KEY',
   'ER_CANT_DROP_FIELD_OR_KEY',
   'ER_DUP_CONSTRAINT_NAME',
+  'ER_FK_DUP_NAME',
+  'ER_CHECK_CONSTRAINT_DUP_NAME',
 ]);
 /** A foreign key of this name is there already; the engine tells it by number only. */
 const isDoubleKey = (error: { message?: string }) => /errno: 121/.test(error.message ?? '');

@@ -3,6 +3,7 @@ import { CoreError } from '../../core/errors';
 import { teacherOf } from '../accounts/auth';
 import { conflict, Told } from '../errors';
 import { body, handle } from './http';
+import { addressOf } from '../origin';
 import { fieldNumber, readUpload as upload, takingIn } from './uploads';
 
 jest.mock('../accounts/auth', () => ({ teacherOf: jest.fn() }));
@@ -33,20 +34,56 @@ test('without a session nothing is looked at', async () => {
   expect(work).not.toHaveBeenCalled();
 });
 
-test('a change from another site is refused, a look is not; no origin counts by what the browser says of it', async () => {
+test('a change counts from the configured address alone, by number or name; a look from anywhere', async () => {
   const work = async () => 'done';
-  expect((await run(work, send({}, { origin: 'http://elsewhere.example' }))).status).toBe(400);
+  const from = async (headers: Record<string, string>) => (await run(work, send({}, headers))).status;
+  expect(await from({ origin: HOST })).toBe(200);
+  expect(await from({ origin: 'http://localhost:4170' })).toBe(200);
+  expect(await from({ origin: 'http://127.0.0.1:4171' })).toBe(403);
+  // Another page whose browser was told that its name leads here: the Host header matches, the configured address does not.
+  expect(await from({ origin: 'http://elsewhere.example', host: 'elsewhere.example' })).toBe(403);
+  // A proxy that passes no Host changes nothing.
+  expect(await from({ origin: HOST, host: 'backend:9000' })).toBe(200);
+  for (const origin of ['null', 'not an address', 'http://127.0.0.1:4170.elsewhere.example']) expect(await from({ origin })).toBe(403); // prettier-ignore
+  expect(await from({})).toBe(403);
   expect((await run(work, request({}, { origin: 'http://elsewhere.example' }))).status).toBe(200);
-  expect((await run(work, send({}, { 'sec-fetch-site': 'cross-site' }))).status).toBe(400);
-  expect((await run(work, send({}, { 'sec-fetch-site': 'same-origin' }))).status).toBe(200);
-  expect((await run(work, send({}, { origin: 'http://localhost:4170' }))).status).toBe(400);
+});
+
+test('behind the school’s own address only that one counts', async () => {
+  process.env.OLDHAND_ORIGIN = 'https://art.fennick.example';
+  try {
+    const work = async () => 'done';
+    expect((await run(work, send({}, { origin: 'https://art.fennick.example' }))).status).toBe(200);
+    expect((await run(work, send({}, { origin: 'http://art.fennick.example' }))).status).toBe(403);
+    expect((await run(work, send({}, { origin: HOST }))).status).toBe(403);
+  } finally {
+    delete process.env.OLDHAND_ORIGIN;
+  }
+});
+
+test('an address is believed only from a configured proxy, and of what it says only the entry it added', () => {
+  const headers = new Headers({ 'x-forwarded-for': '6.6.6.6, 10.0.0.7' });
+  expect(addressOf(headers)).toBeNull();
+  process.env.OLDHAND_PROXY_HEADER = 'x-forwarded-for';
+  try {
+    expect(addressOf(headers)).toBe('10.0.0.7');
+    expect(addressOf(new Headers())).toBeNull();
+  } finally {
+    delete process.env.OLDHAND_PROXY_HEADER;
+  }
 });
 
 test('each kind of error becomes its answer; what nobody foresaw tells nothing of the inside', async () => {
   const failing = (error: unknown) => run(() => Promise.reject(error));
   expect(await failing(new Told(413, 'Too large.', 'picture'))).toEqual({ status: 413, json: { error: 'Too large.', field: 'picture' } }); // prettier-ignore
   expect((await failing(conflict('This rule'))).status).toBe(409);
-  expect(await failing(new RangeError('patch: outside'))).toEqual({ status: 400, json: { error: 'patch: outside', field: null } }); // prettier-ignore
+  expect(await failing(new CoreError('patch: outside'))).toEqual({ status: 400, json: { error: 'patch: outside', field: null } }); // prettier-ignore
+  // What the engine says of itself is nobody's business.
+  expect((await failing(new RangeError('Maximum call stack size exceeded'))).json.error).not.toMatch(/stack/);
+  const gone = await failing(Object.assign(new Error('read ECONNRESET'), { code: 'ECONNRESET' }));
+  expect([gone.status, gone.json.error]).toEqual([503, expect.stringMatching(/saved before is safe/)]);
+  const full = await failing(new Error('Failed query', { cause: Object.assign(new Error('x'), { code: 'ER_RECORD_FILE_FULL' }) })); // prettier-ignore
+  expect([full.status, full.json.error]).toEqual([507, expect.stringMatching(/disk .* almost full/)]);
   const inside = await failing(new Error("ER_ACCESS_DENIED for 'oldhand'@'127.0.0.1'"));
   expect(inside.status).toBe(500);
   expect(inside.json.error).not.toMatch(/oldhand|ACCESS/);
@@ -63,6 +100,12 @@ test('a body is checked, its unknown fields dropped, its first fault named by fi
   expect(await read({ width: 20 })).toEqual({ status: 400, json: { error: 'Give it a name.', field: 'title' } });
   expect((await read({ title: 'Ferry', width: 2 })).json).toEqual({ error: 'At least 10 mm.', field: 'width' });
   expect((await read('{"title":')).json.error).toBe('The request holds no JSON.');
+  for (const json of ['[]', 'null', '7']) expect((await read(json)).status).toBe(400);
+  const large = await read(`{"title":"${'x'.repeat(300_000)}"}`);
+  expect([large.status, large.json.error]).toEqual([413, expect.stringMatching(/256 kB/)]);
+  // Nested deeper than any engine's stack: refused as what it is, not as the engine's own error.
+  const deep = await read(`{"title":${'['.repeat(100_000)}${']'.repeat(100_000)}}`);
+  expect([deep.status, deep.json.error]).toEqual([400, expect.stringMatching(/nested deeper/)]);
 });
 
 // The standard Request leaves the multipart header to itself.
@@ -109,10 +152,62 @@ test('an upload is cut off as soon as it grows beyond 40 MB', async () => {
   expect(sent).toBeLessThan(80);
 });
 
+const multipart = (text: string | Buffer, type = 'multipart/form-data; boundary=zzz', more: Record<string, string> = {}) =>
+  new Request(`${HOST}/api/x`, { method: 'POST', headers: { 'content-type': type, ...more }, body: text as BodyInit });
+const part = (name: string, file?: string) => `--zzz\r\nContent-Disposition: form-data; name="${name}"${file ? `; filename="${file}"` : ''}\r\n\r\n`; // prettier-ignore
+
+test('exactly 40 MB are taken, one byte more is not, and 41 MB are told before they are read', async () => {
+  const forty = Buffer.alloc(40 * 1024 * 1024, 1);
+  const whole = (bytes: Buffer) => multipart(Buffer.concat([Buffer.from(part('picture', 'big.jpg')), bytes, Buffer.from('\r\n--zzz--\r\n')])); // prettier-ignore
+  expect((await upload(whole(forty))).bytes.length).toBe(forty.length);
+  await expect(upload(whole(Buffer.concat([forty, Buffer.from('x')])))).rejects.toMatchObject({ status: 413 });
+  const announced = multipart('', undefined, { 'content-length': String(42 * 1024 * 1024) });
+  const store = jest.fn();
+  await expect(takingIn(announced, store)).rejects.toMatchObject({ status: 413, message: expect.stringMatching(/larger than 40 MB/) }); // prettier-ignore
+  expect(announced.bodyUsed).toBe(false);
+});
+
+test('a missing boundary and a second file are told as what they are', async () => {
+  await expect(upload(multipart('x', 'multipart/form-data'))).rejects.toMatchObject({ status: 400, message: expect.stringMatching(/no boundary/) }); // prettier-ignore
+  const two = `${part('picture', 'a.png')}abc\r\n${part('picture', 'b.png')}def\r\n--zzz--\r\n`;
+  await expect(upload(multipart(two))).rejects.toMatchObject({ status: 400, message: expect.stringMatching(/one picture at a time/) }); // prettier-ignore
+});
+
+test('a fifth upload at once is refused before it is read, and may come again in a second', async () => {
+  const one = () => sendForm([['picture', new Blob(['abc']), 'a.png']]);
+  let go = () => {};
+  const held = new Promise<void>((done) => (go = done));
+  const under = Array.from({ length: 4 }, () => takingIn(one(), () => held));
+  const fifth = one();
+  await expect(takingIn(fifth, async () => 'stored')).rejects.toMatchObject({ status: 503, retryAfter: 1 });
+  expect(fifth.bodyUsed).toBe(false);
+  go();
+  await Promise.all(under);
+  expect(await takingIn(one(), async ({ name }) => name)).toBe('a.png');
+  // One that fails gives its place back too.
+  for (let i = 0; i < 5; i++) await expect(takingIn(one(), () => Promise.reject(new Error('x')))).rejects.toThrow('x');
+});
+
+test('while the disk is almost full uploads are refused with 507, before they are read', async () => {
+  Object.assign(process.env, { OLDHAND_DATA: '/tmp', OLDHAND_LEAST_FREE_MB: '1000000000' });
+  try {
+    const one = sendForm([['picture', new Blob(['abc']), 'a.png']]);
+    await expect(takingIn(one, async () => 'stored')).rejects.toMatchObject({ status: 507, field: 'picture' });
+    expect(one.bodyUsed).toBe(false);
+    process.env.OLDHAND_LEAST_FREE_MB = '1';
+    expect(await takingIn(sendForm([['picture', new Blob(['abc']), 'a.png']]), async () => 'stored')).toBe('stored');
+  } finally {
+    delete process.env.OLDHAND_DATA;
+    delete process.env.OLDHAND_LEAST_FREE_MB;
+  }
+});
+
 test('numbers from a form: empty is none, words and what is out of bounds are named', () => {
   expect(fieldNumber({ w: ' 210.5 ' }, 'w', 10, 5000)).toBe(210.5);
   expect(fieldNumber({ w: ' ' }, 'w', 10, 5000)).toBeNull();
   expect(fieldNumber({}, 'w', 10, 5000)).toBeNull();
+  expect(fieldNumber({ n: '3' }, 'n', 1, 99, true)).toBe(3);
+  expect(() => fieldNumber({ n: '2.5' }, 'n', 1, 99, true)).toThrow('“n” must be a whole number from 1 to 99.');
   for (const text of ['wide', '9', '5001', 'Infinity', 'NaN'])
     expect(() => fieldNumber({ w: text }, 'w', 10, 5000)).toThrow('“w” must be a number from 10 to 5000.');
 });

@@ -74,6 +74,19 @@ export async function textOf(request: Request): Promise<string> {
   return Buffer.concat(parts).toString('utf8');
 }
 
+/** Levels that any form here needs, and some more. */
+const MOST_LEVELS = 16;
+
+/** Whether a value is nested deeper than any form here; walked by levels, since a walk by calls would run out of stack. */
+function tooDeep(value: unknown): boolean {
+  let level: unknown[] = [value];
+  for (let depth = 0; level.length; depth++) {
+    if (depth > MOST_LEVELS) return true;
+    level = level.flatMap((v) => (typeof v === 'object' && v !== null ? Object.values(v) : []));
+  }
+  return false;
+}
+
 /** The request's JSON checked by a schema; unknown fields are dropped. */
 export async function body<S extends AnyObjectSchema>(request: Request, schema: S): Promise<InferType<S>> {
   const text = await textOf(request);
@@ -85,5 +98,6 @@ export async function body<S extends AnyObjectSchema>(request: Request, schema: 
   }
   if (typeof value !== 'object' || value === null || Array.isArray(value))
     throw new Told(400, 'The request must hold one JSON object.');
+  if (tooDeep(value)) throw new Told(400, 'The request is nested deeper than anything a form here sends.');
   return schema.validate(value, { abortEarly: true, stripUnknown: true });
 }

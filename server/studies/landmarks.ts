@@ -1,6 +1,6 @@
 /** Knows placed landmarks: one set of points a subject and template, each change logged, a stale change refused. */
 import { and, eq, isNotNull } from 'drizzle-orm';
-import { isTemplate } from '../../core/proportion/templates';
+import { isTemplate, TEMPLATES } from '../../core/proportion/templates';
 import { database, newId } from '../database/connection';
 import { logged } from '../edits/log';
 import { conflict, Told } from '../errors';
@@ -59,6 +59,8 @@ export async function placeLandmarks(
     throw new Told(400, 'There is no such landmark template.', 'template');
   if (Object.keys(points).length > MOST_POINTS)
     throw new Told(400, `At most ${MOST_POINTS} points can be placed.`, 'points');
+  const strange = isTemplate(template) ? Object.keys(points).find((n) => !TEMPLATES[template].some((p) => p.name === n)) : undefined; // prettier-ignore
+  if (strange !== undefined) throw new Told(400, `This template has no point “${strange}”.`, 'points');
   const owner = await OWNERS[subject](teacherId, subjectId);
   const { studyId } = owner;
   const studentId = 'studentId' in owner ? owner.studentId : null;

@@ -1,6 +1,6 @@
 import { AnyObjectSchema, ValidationError } from 'yup';
 import { NEW_STUDY } from '../../tests/support/study';
-import { classSchema, cropSchema, landmarksSchema, planSchema, referenceChangeSchema, ruleChangeSchema, ruleSchema, studyChangeSchema, studySchema, workChangeSchema } from './schemas'; // prettier-ignore
+import { classSchema, cropSchema, landmarksSchema, planSchema, referenceChangeSchema, ruleChangeSchema, ruleSchema, studyChangeSchema, pinSchema, studySchema, workChangeSchema } from './schemas'; // prettier-ignore
 
 const fault = (schema: AnyObjectSchema, value: unknown): { path?: string; message: string } | null => {
   try {
@@ -14,8 +14,8 @@ const fault = (schema: AnyObjectSchema, value: unknown): { path?: string; messag
 
 test('a change holds only what was sent: what is not named stays as it is stored', () => {
   const changes: [AnyObjectSchema, Record<string, unknown>][] = [
-    [studyChangeSchema, { aim: 'replica' }],
-    [studyChangeSchema, {}],
+    [studyChangeSchema, { version: 1, aim: 'replica' }],
+    [studyChangeSchema, { version: 1 }],
     [workChangeSchema, { version: 3, foil: true }],
     [ruleChangeSchema, { version: 1, sentence: 'Hands are never shown.' }],
     [referenceChangeSchema, { version: 2, strength: 0.4 }],
@@ -25,7 +25,7 @@ test('a change holds only what was sent: what is not named stays as it is stored
     expect(Object.fromEntries(Object.entries(read).filter(([, v]) => v !== undefined))).toEqual(sent);
   }
   // What is sent as nothing is nothing.
-  expect(studyChangeSchema.validateSync({ classId: null })).toEqual({ classId: null });
+  expect(studyChangeSchema.validateSync({ version: 1, classId: null })).toEqual({ version: 1, classId: null });
 });
 
 const { about: _about, classId: _class, ...STUDY } = NEW_STUDY;
@@ -71,4 +71,21 @@ test('a plan’s numbers are whole, bounded, and told in words', () => {
     [{ medium: 'lava' }, 'medium'],
   ];
   for (const [change, path] of faults) expect(fault(planSchema, { ...plan, ...change })?.path).toBe(path);
+});
+
+test('a kept patch holds a reading’s own figures and nothing else; points have plain names', () => {
+  const reading = { kind: 'line', confidence: 0.8, directions: [{ angle: 20, weight: 1 }], coherence: 0.7, crossing: null, spacing: { px: 12, mm: null, permille: 25, variation: 0.1 }, lineWidth: null, strokeLength: null, straightness: 0.9, coverage: 0.2 }; // prettier-ignore
+  const patch = [0, 0, 100, 80];
+  expect(pinSchema.validateSync({ patch, reading: { ...reading, more: 'x'.repeat(1000) } }, { stripUnknown: true })).toEqual({ patch, reading }); // prettier-ignore
+  const faults: [Record<string, unknown>, string][] = [
+    [{ ...reading, kind: 'blood' }, 'reading.kind'],
+    [{ ...reading, directions: Array.from({ length: 9 }, () => ({ angle: 1, weight: 1 })) }, 'reading.directions'],
+    [{ ...reading, spacing: 'wide' }, 'reading.spacing'],
+    [{ ...reading, coverage: 1e300 }, 'reading.coverage'],
+  ];
+  for (const [wrong, path] of faults) expect([path, fault(pinSchema, { patch, reading: wrong })?.path]).toEqual([path, path]); // prettier-ignore
+  expect(fault(pinSchema, { patch })?.path).toMatch(/^reading/);
+  const named = (name: string) => fault(landmarksSchema, { template: 'free', version: 0, points: { [name]: [1, 2] } });
+  expect(named('mast top')).toBeNull();
+  for (const name of ['', 'x'.repeat(41), '<b>', 'a\nb', '__proto__ ']) expect([name, named(name)?.path]).toEqual([name, 'points']); // prettier-ignore
 });

@@ -1,6 +1,7 @@
 /** What may be sent for studies, classes, works and rules, checked before anything is stored. */
 import { array, boolean, mixed, number, object, string } from 'yup';
 import { LESSON_MEDIA } from '../../core/lesson/technique';
+import { MARK_KINDS } from '../../core/marks/kind';
 
 const mm = (label: string) =>
   number()
@@ -54,6 +55,8 @@ export const cropSchema = object({
 
 export const factSchema = object({ text: string().trim().required('Write the fact down.').max(2000), source: string().trim().max(190).nullable().defined().default(null) }); // prettier-ignore
 
+const MOST_POINT_NAME = 40;
+
 const point = mixed<[number, number]>().test(
   'point',
   'A point must be two numbers.',
@@ -70,7 +73,8 @@ export const landmarksSchema = object({
       'points',
       'Points must be names with two numbers each.',
       (v) => !!v && typeof v === 'object' && Object.values(v).every((p) => point.isValidSync(p)),
-    ),
+    )
+    .test('names', `Points have names of at most ${MOST_POINT_NAME} letters, figures and hyphens.`, (v) => !v || Object.keys(v).every((n) => n.length <= MOST_POINT_NAME && /^[\p{L}\p{N}][\p{L}\p{N} -]*$/u.test(n))),
 });
 
 export const ruleSchema = object({
@@ -82,10 +86,28 @@ export const ruleSchema = object({
 
 export const ruleChangeSchema = object({ version: number().integer().required(), sentence: string().trim().min(1, 'A rule needs its sentence.').max(300), evidence: string().trim().max(500) }); // prettier-ignore
 
-export const pinSchema = object({
-  patch: array(number().required()).length(4, 'A patch is x, y, width and height.').required(),
-  reading: mixed().required(),
+const px = number().min(-100_000).max(100_000).required();
+const figure = number().min(-1e7).max(1e7);
+const size = { px: figure.required(), mm: figure.nullable().defined().default(null), permille: figure.required() };
+
+/** A patch's reading as the reading window takes it: its own figures and nothing else. */
+const readingSchema = object({
+  kind: string().oneOf(MARK_KINDS, 'The reading’s kind of mark is none Old Hand knows.').required(),
+  confidence: number().min(0).max(1).required(),
+  directions: array(object({ angle: figure.required(), weight: figure.required() }).required()).max(8).required(),
+  coherence: figure.required(),
+  crossing: figure.nullable().defined().default(null),
+  spacing: object({ ...size, variation: figure.required() }).nullable().defined().default(null),
+  lineWidth: object({ ...size, thin: figure.required(), thick: figure.required() }).nullable().defined().default(null),
+  strokeLength: object({ ...size, short: figure.required(), long: figure.required() }).nullable().defined().default(null),
+  straightness: figure.nullable().defined().default(null),
+  coverage: figure.required(),
 }); // prettier-ignore
+
+export const pinSchema = object({
+  patch: array(px).length(4, 'A patch is x, y, width and height.').required(),
+  reading: readingSchema.required('The patch has no reading; wait until it has been read, then keep it.'),
+});
 
 const minutes = (label: string, low: number, high: number) => number().integer(`${label} must be a whole number of minutes.`).typeError(`${label} must be a number of minutes.`).min(low, `${label}: at least ${low} minutes.`).max(high, `${label}: at most ${high} minutes.`); // prettier-ignore
 

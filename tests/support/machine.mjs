@@ -9,10 +9,10 @@ import { ROOT } from '../../launcher/setup.mjs';
 
 export { freePort, startDemoClass, startServer };
 
-/** A migrated database of its own; `stop` ends it and removes its folder. */
+/** A migrated database of its own, and leave to make another named oldhand_trial; `stop` ends it and removes its folder. */
 export async function testDatabase(firstPort) {
   const dir = mkdtempSync(join(tmpdir(), 'oh-'));
-  const database = await startDatabase(dir, firstPort);
+  const database = await startDatabase(dir, firstPort, { alsoGrant: ['oldhand_trial'] });
   await (await bundle('migrate')).migrateDatabase(database.url, ROOT);
   return {
     url: database.url,

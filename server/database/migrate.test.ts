@@ -1,0 +1,108 @@
+/** Bringing a database up to date survives a kill at any statement, and goes on from where it was. */
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise';
+import { migrateDatabase, pendingMigrations } from './migrateCommand';
+
+const ROOT = join(__dirname, '..', '..');
+const EMPTY = 'drop database if exists oldhand_trial; create database oldhand_trial character set utf8mb4 collate utf8mb4_unicode_ci; use oldhand_trial'; // prettier-ignore
+const url = () => process.env.DATABASE_URL!.replace(/\/oldhand$/, '/oldhand_trial');
+let db: Connection;
+beforeAll(async () => {
+  db = await createConnection({ uri: process.env.DATABASE_URL, multipleStatements: true });
+});
+afterAll(async () => {
+  await db.query('drop database if exists oldhand_trial');
+  await db.end();
+});
+beforeEach(() => db.query(EMPTY));
+
+const rows = async (sql: string) => (await db.query<RowDataPacket[]>(sql))[0];
+/** Everything the schema is made of, but for the migrations' own tables. */
+async function shape(): Promise<string[]> {
+  const columns = await rows("select concat(table_name, '.', column_name, ' ', column_type, ' ', is_nullable) as s from information_schema.columns where table_schema = 'oldhand_trial' and table_name not like '\\_\\_%'"); // prettier-ignore
+  const keys = await rows("select concat(table_name, ' ', constraint_name, ' ', constraint_type) as s from information_schema.table_constraints where table_schema = 'oldhand_trial' and table_name not like '\\_\\_%'"); // prettier-ignore
+  const indexes = await rows("select concat(table_name, ' ', index_name, ' ', column_name, ' ', seq_in_index) as s from information_schema.statistics where table_schema = 'oldhand_trial' and table_name not like '\\_\\_%'"); // prettier-ignore
+  return [...columns, ...keys, ...indexes].map((r) => r.s as string).sort();
+}
+const migrate = (onStatement?: (tag: string, statement: number) => void) => migrateDatabase(url(), ROOT, onStatement); // prettier-ignore
+
+let whole: string[] = [];
+let statements: [string, number][] = [];
+
+test('from nothing to the newest, every statement written down; again there is nothing left to do', async () => {
+  await migrate((tag, i) => statements.push([tag, i]));
+  whole = await shape();
+  expect(whole.length).toBeGreaterThan(200);
+  expect(statements.length).toBeGreaterThan(100);
+  expect((await pendingMigrations(url(), ROOT)).pending).toEqual([]);
+  const again: unknown[] = [];
+  await migrate((tag) => again.push(tag));
+  expect(again).toEqual([]);
+});
+
+test('a kill before any statement, or just after it and before it was written down, is gone on from', async () => {
+  // Early, in the middle of tables and keys, at the hand-written statements, and at the last.
+  const at = [1, 7, 11, 31, 60, 90, statements.length - 6, statements.length - 1];
+  for (const k of at) {
+    await db.query(EMPTY);
+    let seen = 0;
+    const killed = migrate(() => {
+      if (seen++ === k) throw new Error('killed');
+    });
+    await expect(killed).rejects.toThrow('killed');
+    expect((await pendingMigrations(url(), ROOT)).pending.length).toBeGreaterThan(0);
+    // The last one ran, but its server died before it could say so.
+    const [tag, i] = statements[k - 1];
+    await db.query('update `__oldhand_migrations` set done = 0 where tag = ? and statement = ?', [tag, i]);
+    await migrate();
+    expect(await shape()).toEqual(whole);
+  }
+});
+
+test('a folder that an earlier version left half made comes to the same end', async () => {
+  const first = await readFile(join(ROOT, 'server', 'migrations', '0000_first.sql'), 'utf8');
+  for (const many of [7, 11, 31]) {
+    await db.query(EMPTY);
+    // As the library's own migrator leaves it: its table, and no word of what has run.
+    await db.query('create table `__drizzle_migrations` (id serial primary key, hash text not null, created_at bigint)');
+    for (const statement of first.split('--> statement-breakpoint').slice(0, many)) await db.query(statement);
+    await migrate();
+    expect(await shape()).toEqual(whole);
+  }
+});
+
+test('what an earlier version had wrapped up is taken over: its data stays, its landmarks hang on by key', async () => {
+  const journal = JSON.parse(await readFile(join(ROOT, 'server/migrations/meta/_journal.json'), 'utf8')) as { entries: { tag: string; when: number }[] }; // prettier-ignore
+  const old = journal.entries.slice(0, 2);
+  for (const { tag } of old)
+    for (const statement of (await readFile(join(ROOT, 'server/migrations', `${tag}.sql`), 'utf8')).split('--> statement-breakpoint')) await db.query(statement); // prettier-ignore
+  await db.query('create table `__drizzle_migrations` (id serial primary key, hash text not null, created_at bigint)');
+  await db.query('insert into `__drizzle_migrations` (hash, created_at) values (?, ?)', ['x', old[1].when]);
+  await db.query(`insert into user (id, name, email, created_at, updated_at) values ('t', 'T', 't@fennick.example', now(), now());
+    insert into studies (id, teacher_id, title, master, about, created_at, updated_at) values ('s', 't', 'S', 'M', '', now(), now());
+    insert into blobs values ('h', 1, 1);
+    insert into pictures (id, teacher_id, sha256, role, name, mime, width, height, created_at) values ('p', 't', 'h', 'original', 'n', 'image/png', 1, 1, now());
+    insert into works (id, study_id, picture_id, title, impressions) values ('w', 's', 'p', 'W', '');
+    insert into landmark_sets (id, study_id, subject, subject_id, template, points, updated_at) values ('a', 's', 'work', 'w', 'free', '{}', now()), ('b', 's', 'piece', 'gone', 'free', '{}', now());
+    insert into edits (study_id, subject, subject_id, label, at) values ('s', 'work', 'w', 'old', now());
+    insert into jobs (id, teacher_id, study_id, kind, work_key, payload, told, created_at) values ('j', 't', 's', 'measure-work', 'measure-work:w', '{}', '', now()), ('k', 't', 'gone', 'measure-work', 'measure-work:gone', '{}', '', now())`); // prettier-ignore
+  expect(await pendingMigrations(url(), ROOT)).toMatchObject({ holdsData: true, pending: [expect.stringMatching(/^0002/), expect.anything(), expect.anything()] }); // prettier-ignore
+  await migrate();
+  expect(await shape()).toEqual(whole);
+  expect(await rows('select id, work_id, piece_id from landmark_sets')).toEqual([{ id: 'a', work_id: 'w', piece_id: null }]); // prettier-ignore
+  expect(await rows('select id, work_id, study_id from jobs')).toEqual([{ id: 'j', work_id: 'w', study_id: 's' }]);
+  expect(await rows('select title from works')).toEqual([{ title: 'W' }]);
+});
+
+test('three servers that start at once bring it up to date once', async () => {
+  const ran: string[] = [];
+  await Promise.all([0, 1, 2].map(() => migrate((tag, i) => ran.push(`${tag}:${i}`))));
+  expect(new Set(ran).size).toBe(ran.length);
+  expect(await shape()).toEqual(whole);
+});
+
+test('a statement that cannot run is told, and not taken for one that has', async () => {
+  await db.query('create table `user` (id int)');
+  await expect(migrate()).rejects.toMatchObject({ code: 'ER_TABLE_EXISTS_ERROR' });
+});

@@ -1,5 +1,11 @@
 /** The layer rules of the house: data flows one way, the core knows nothing of the rest. */
 const forbid = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
+/** The server's folders, from what knows least to what knows most: none imports from one that stands after it. */
+const SERVER = ['schema', 'database', 'threads', 'queue', 'pictures', 'accounts', 'edits', 'studies', 'pieces', 'lessons', 'exports', 'removal', 'jobs', 'door', 'demo']; // prettier-ignore
+const downwards = SERVER.slice(0, -1).map(
+  (folder, i) =>
+  forbid(`server-${folder}-knows-nothing-above`, `^server/${folder}/(?!.*\\.test\\.ts$)`, `^server/(${SERVER.slice(i + 1).join('|')})/`), // prettier-ignore
+);
 module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
@@ -18,6 +24,7 @@ module.exports = {
     forbid('pages-keep-off-the-database', '^ui/', '^(server/|node_modules/(drizzle-orm|mysql2)/)'),
     forbid('routes-keep-off-the-database', '^app/', '^(server/schema/|node_modules/(drizzle-orm|mysql2)/)'),
     forbid('server-has-no-interface', '^server/', '^(ui|app)/'),
+    ...downwards,
     {
       name: 'headless-is-thin',
       severity: 'error',

@@ -21,7 +21,8 @@ function readWords(words, flags) {
       if (!words[i + 1]) throw plainError('--data: name a folder');
       out.data = resolve(words[++i]);
     } else if (flags.includes(words[i])) out[words[i].slice(2)] = true;
-    else if (words[i].startsWith('--') || out.file) throw plainError(`${words[i]}: no such option; known are FILE, --data DIR${flags.map((f) => `, ${f}`).join('')}`); // prettier-ignore
+    else if (words[i].startsWith('--') || out.file)
+      throw plainError(`${words[i]}: no such option; known are FILE, --data DIR${flags.map((f) => `, ${f}`).join('')}`); // prettier-ignore
     else out.file = resolve(words[i]);
   }
   if (!out.file) throw plainError('FILE: name the file');

@@ -25,8 +25,7 @@ export async function freePort(first) {
 export function keptSecret(dir, name) {
   mkdirSync(dir, { recursive: true });
   const file = join(dir, name);
-  if (!existsSync(file) || !readFileSync(file, 'utf8').trim())
-    writeSecret(dir, name, randomBytes(24).toString('hex'));
+  if (!existsSync(file) || !readFileSync(file, 'utf8').trim()) writeSecret(dir, name, randomBytes(24).toString('hex'));
   return readFileSync(file, 'utf8').trim();
 }
 
@@ -105,7 +104,8 @@ export function runningUrl(dir) {
  */
 export async function startDatabase(dir, firstPort, { onSpawn = () => {}, alsoGrant = [] } = {}) {
   const mariadbd = findProgram(['mariadbd', 'mysqld']);
-  if (!mariadbd) throw plainError('MariaDB is missing; run: apt-get install -y mariadb-server-core mariadb-client-core');
+  if (!mariadbd)
+    throw plainError('MariaDB is missing; run: apt-get install -y mariadb-server-core mariadb-client-core');
   const dataDir = join(dir, 'mariadb');
   mkdirSync(dir, { recursive: true });
   const password = keptSecret(dir, 'database-password');

@@ -159,6 +159,8 @@ const APP_SOURCES = [
   'core',
   'server',
   'atelier',
+  'instrumentation.ts',
+  'proxy.ts',
   'next.config.ts',
   'postcss.config.mjs',
   'package-lock.json',

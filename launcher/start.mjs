@@ -125,7 +125,8 @@ export async function start(words) {
     };
     await serve();
     process.stdout.write(`Old Hand is at ${server.origin}\n`);
-    if (seed) stops.push(startDemoClass(url, join(options.data, 'demo-pictures'), { dir: own ? options.data : null }).stop);
+    if (seed)
+      stops.push(startDemoClass(url, join(options.data, 'demo-pictures'), { dir: own ? options.data : null }).stop);
     if (seed) process.stdout.write(`Demo sign-in: ${seed.email} with the password ${seed.password}\n`);
     process.stdout.write('Ctrl-C stops it.\n');
     const againDatabase = restarting('database', `the database keeps ending; its last words are in ${join(options.data, 'mariadb.log')}`); // prettier-ignore

@@ -54,8 +54,7 @@ export function thinPlate(from: readonly Point[], to: readonly Point[]): PlaneMa
     for (let i = 0; i < n; i++) right[i] = to[i][k];
     return solve(system(unit, TINY), right);
   });
-  if (!weights.every((w) => w.every(Number.isFinite)))
-    throw new CoreError('points: they must not all lie on one line');
+  if (!weights.every((w) => w.every(Number.isFinite))) throw new CoreError('points: they must not all lie on one line');
   return (x, y) => {
     const [u, v] = [(x - from[0][0]) / size, (y - from[0][1]) / size];
     const out: [number, number] = [0, 0];

@@ -5,7 +5,13 @@ import { teacherSettings } from '../schema';
 
 export type Settings = Omit<typeof teacherSettings.$inferSelect, 'userId'>;
 
-export const DEFAULT_SETTINGS: Settings = { units: 'mm', spelling: 'british', paper: 'A4', timeZone: 'UTC', hand: 'right' };
+export const DEFAULT_SETTINGS: Settings = {
+  units: 'mm',
+  spelling: 'british',
+  paper: 'A4',
+  timeZone: 'UTC',
+  hand: 'right',
+};
 
 export async function settingsOf(teacherId: string): Promise<Settings> {
   const [row] = await database().select().from(teacherSettings).where(eq(teacherSettings.userId, teacherId)); // prettier-ignore

@@ -124,7 +124,7 @@ const OPTIONS = {
 } as const;
 
 /** A database of its own for a program that ends; the caller ends its pool. */
-export function openDatabase(url: string, limit = 8): { pool: Client; db: Database } {
+function openDatabase(url: string, limit = 8): { pool: Client; db: Database } {
   const { hosts, ...account } = readDatabaseUrl(url);
   const client = hosts.length > 1 ? clusterClient(url, limit) : createPool({ ...OPTIONS, ...account, ...hosts[0], connectionLimit: limit }); // prettier-ignore
   const pool = lasting(client);

@@ -28,7 +28,7 @@ async function shape(): Promise<string[]> {
 const migrate = (onStatement?: (tag: string, statement: number) => void) => migrateDatabase(url(), ROOT, onStatement); // prettier-ignore
 
 let whole: string[] = [];
-let statements: [string, number][] = [];
+const statements: [string, number][] = [];
 
 test('from nothing to the newest, every statement written down; again there is nothing left to do', async () => {
   await migrate((tag, i) => statements.push([tag, i]));
@@ -65,7 +65,9 @@ test('a folder that an earlier version left half made comes to the same end', as
   for (const many of [7, 11, 31]) {
     await db.query(EMPTY);
     // As the library's own migrator leaves it: its table, and no word of what has run.
-    await db.query('create table `__drizzle_migrations` (id serial primary key, hash text not null, created_at bigint)');
+    await db.query(
+      'create table `__drizzle_migrations` (id serial primary key, hash text not null, created_at bigint)',
+    );
     for (const statement of first.split('--> statement-breakpoint').slice(0, many)) await db.query(statement);
     await migrate();
     expect(await shape()).toEqual(whole);

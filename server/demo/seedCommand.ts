@@ -20,7 +20,7 @@ import { placeLandmarks } from '../studies/landmarks';
 import { addReference } from '../studies/references';
 import { addRule } from '../studies/rules';
 import { createClass } from '../studies/classes';
-import { pieceOf } from '../studies/ownership';
+import { pieceOf } from '../accounts/ownership';
 import { createStudy } from '../studies/studies';
 import { addFact, addWork } from '../studies/works';
 import { pictureOf } from '../pictures/store';

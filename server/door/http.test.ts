@@ -152,7 +152,11 @@ test('an upload is cut off as soon as it grows beyond 40 MB', async () => {
   expect(sent).toBeLessThan(80);
 });
 
-const multipart = (text: string | Buffer, type = 'multipart/form-data; boundary=zzz', more: Record<string, string> = {}) =>
+const multipart = (
+  text: string | Buffer,
+  type = 'multipart/form-data; boundary=zzz',
+  more: Record<string, string> = {},
+) =>
   new Request(`${HOST}/api/x`, { method: 'POST', headers: { 'content-type': type, ...more }, body: text as BodyInit });
 const part = (name: string, file?: string) => `--zzz\r\nContent-Disposition: form-data; name="${name}"${file ? `; filename="${file}"` : ''}\r\n\r\n`; // prettier-ignore
 

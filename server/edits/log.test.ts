@@ -18,7 +18,7 @@ import { database, newId } from '../database/connection';
 import { edits, facts, findingNotes, landmarkSets, pieces, pins, plans, referencePictures, ruleAnswers, rules, works } from '../schema'; // prettier-ignore
 import { createClass, rosterOf } from '../studies/classes';
 import { landmarksOf, placeLandmarks } from '../studies/landmarks';
-import { referenceOf, studyOf, workOf } from '../studies/ownership';
+import { referenceOf, studyOf, workOf } from '../accounts/ownership';
 import { addReference, changeReference, listReferences, removeReference, tickRule } from '../studies/references';
 import { addRule, changeRule, listRules, removeRule } from '../studies/rules';
 import { addFact, addPin, addWork, cropWork, factsOf, listWorks as worksIn, pinsOf, removeFact, removeWork, updateWork } from '../studies/works'; // prettier-ignore
@@ -291,7 +291,18 @@ test('the log holds changed rows only: a title changed beside two hundred patche
 test('a bundle holds every child: whatever the schema deletes along with a row is brought back with it', () => {
   const names = (table: MySqlTable): string[] => partsOf(table).flatMap((p) => [getTableConfig(p.table).name, ...names(p.table)]); // prettier-ignore
   // Every table whose rows hang, by cascade, on what undo can bring back; a new one must be here, or be no part on purpose.
-  const undoable = [works, pieces, referencePictures, rules, plans, landmarkSets, findingNotes, ruleAnswers, facts, pins];
+  const undoable = [
+    works,
+    pieces,
+    referencePictures,
+    rules,
+    plans,
+    landmarkSets,
+    findingNotes,
+    ruleAnswers,
+    facts,
+    pins,
+  ];
   const covered = new Set(undoable.flatMap((t) => [getTableConfig(t).name, ...names(t)]));
   const noPart = new Set(['jobs', 'edits', 'edit_pictures']);
   for (const child of TABLES)

@@ -5,12 +5,12 @@ import { Told } from '../errors';
 import { dropPictures } from '../pictures/dropping';
 import { edits, editPictures } from '../schema';
 import type { RowChange } from '../schema/edits';
-import { inStudy, studyOf } from '../studies/ownership';
+import { inStudy, studyOf } from '../accounts/ownership';
 import { reckonAnew } from './reckoning';
 import { Clash, difference, picturesIn, putChanges, readRows, Scope } from './rows';
 
 /** What can be taken back: so many edits of a study, for so long, whichever ends first. */
-export const KEPT_EDITS = 200;
+const KEPT_EDITS = 200;
 export const KEPT_DAYS = 30;
 
 interface About {
@@ -44,7 +44,10 @@ export async function forgetOld(tx: Transaction, studyId: string, now = new Date
 
 /** Studies whose log holds something too old. */
 export async function studiesToForget(now = new Date()): Promise<{ studyId: string }[]> {
-  return database().selectDistinct({ studyId: edits.studyId }).from(edits).where(lt(edits.at, oldest(now)));
+  return database()
+    .selectDistinct({ studyId: edits.studyId })
+    .from(edits)
+    .where(lt(edits.at, oldest(now)));
 }
 
 /** Writes an edit into the log; what had been undone can then no longer be redone. */
@@ -60,7 +63,13 @@ async function record(tx: Transaction, about: About & { label: string }, changes
 }
 
 /** Makes a change of the rows in `scopes`, asks for whatever it puts out of date, and writes it into the log. */
-export async function logged<T>(tx: Transaction, about: About, scopes: readonly Scope[], work: () => Promise<T>): Promise<T> { // prettier-ignore
+export async function logged<T>(
+  tx: Transaction,
+  about: About,
+  scopes: readonly Scope[],
+  work: () => Promise<T>,
+): Promise<T> {
+  // prettier-ignore
   const before = await readRows(tx, scopes);
   const made = await work();
   const changes = difference(before, await readRows(tx, scopes));
@@ -121,7 +130,10 @@ export function step(teacherId: string, studyId: string, direction: 'undo' | 're
       return { label: edit.label, problem: problemWith(direction, edit.label, error) };
     }
     await reckonAnew(tx, { teacherId, studyId }, edit.changes);
-    await tx.update(edits).set({ undone: direction === 'undo' }).where(eq(edits.id, edit.id));
+    await tx
+      .update(edits)
+      .set({ undone: direction === 'undo' })
+      .where(eq(edits.id, edit.id));
     return { label: edit.label, problem: null };
   });
 }

@@ -9,7 +9,7 @@ import { planOf } from '../lessons/plans';
 import { answersOf, comparisonOf, listPieces } from '../pieces/pieces';
 import { derivedPicture, getBlob, pictureOf } from '../pictures/store';
 import { listKits } from '../studies/kits';
-import { classOf, RuleRow } from '../studies/ownership';
+import { classOf, RuleRow } from '../accounts/ownership';
 import { listRules } from '../studies/rules';
 import { rosterOf } from '../studies/classes';
 import { benchOf } from '../studies/studies';

@@ -5,7 +5,7 @@ import { database } from '../database/connection';
 import { getBlob } from '../pictures/store';
 import { comparisons, editPictures, edits, findingNotes, landmarkSets, pictures, pieces, profiles, referenceChecks, referencePictures, ruleAnswers, rules, studies } from '../schema'; // prettier-ignore
 import { shownName } from '../studies/classes';
-import { studentOf } from '../studies/ownership';
+import { studentOf } from '../accounts/ownership';
 
 const ENDINGS: Record<string, string> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp', 'image/tiff': 'tif', 'image/gif': 'gif', 'image/avif': 'avif' }; // prettier-ignore
 
@@ -79,7 +79,11 @@ async function keptOf(teacherId: string, studentId: string): Promise<Kept> {
 }
 
 /** The archive as a stream, one picture in memory at a time, and a name for the file. */
-export async function studentArchive(teacherId: string, studentId: string): Promise<{ stream: ReadableStream<Uint8Array>; name: string }> { // prettier-ignore
+export async function studentArchive(
+  teacherId: string,
+  studentId: string,
+): Promise<{ stream: ReadableStream<Uint8Array>; name: string }> {
+  // prettier-ignore
   const { document, files, name } = await keptOf(teacherId, studentId);
   const db = database();
   let wake = () => {};

@@ -9,7 +9,7 @@ import { comparePiece, processPiece } from '../pieces/processing';
 import { compareAgain } from '../queue/asking';
 import { claim, finish, giveUp, handBack, Job, LEASE_MS, renew } from '../queue/queue';
 import { sweep } from '../removal/sweep';
-import { workOf } from '../studies/ownership';
+import { workOf } from '../accounts/ownership';
 import { backgroundThreads } from '../threads/threads';
 import { askForStale, askForWhatWaits } from './waiting';
 

@@ -23,7 +23,14 @@ export async function askForWhatWaits(): Promise<{ works: number; pieces: number
     .select({ id: works.id, studyId: works.studyId, teacherId: studies.teacherId })
     .from(works)
     .innerJoin(studies, eq(studies.id, works.studyId))
-    .leftJoin(profiles, and(eq(profiles.pictureId, works.pictureId), eq(profiles.profileVersion, PROFILE_VERSION), eq(profiles.widthMm, sql`coalesce(${works.widthMm}, 0)`))) // prettier-ignore
+    .leftJoin(
+      profiles,
+      and(
+        eq(profiles.pictureId, works.pictureId),
+        eq(profiles.profileVersion, PROFILE_VERSION),
+        eq(profiles.widthMm, sql`coalesce(${works.widthMm}, 0)`),
+      ),
+    ) // prettier-ignore
     .where(and(isNull(profiles.id), notExists(jobOn(jobs.workId, works.id, 'measure-work'))));
   await inBatches(unread, (batch) => changing(async (tx) => { for (const { teacherId, ...work } of batch) await askToMeasure(tx, teacherId, work); })); // prettier-ignore
   const waiting = await db

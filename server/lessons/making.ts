@@ -1,8 +1,7 @@
 /** Knows what the Make bench stands on: references with their points, and the master's points and colours. */
-import { profilesOf } from '../pictures/readings';
 import { landmarksIn, LandmarkView } from '../studies/landmarks';
 import { listReferences, ReferenceView } from '../studies/references';
-import { listWorks } from '../studies/works';
+import { worksWithReadings } from '../studies/works';
 
 export interface MakingView {
   references: (ReferenceView & { sets: LandmarkView[] })[];
@@ -18,17 +17,16 @@ export interface MakingView {
 /** For a study of the caller's own. */
 export async function makingOf(studyId: string): Promise<MakingView> {
   const references = await listReferences(studyId);
-  const works = (await listWorks(studyId)).filter((w) => !w.foil);
+  const works = await worksWithReadings(studyId);
   const sets = await landmarksIn(studyId, 'both');
-  const read = await profilesOf(works);
   return {
     references: references.map((r) => ({ ...r, sets: sets.get(r.id) ?? [] })),
-    works: works.map((w, i) => ({
+    works: works.map((w) => ({
       id: w.id,
       title: w.title,
       pictureId: w.pictureId,
       points: Object.fromEntries((sets.get(w.id) ?? []).map((s) => [s.template, s.points])),
-      palette: (read[i]?.profile.palette ?? []).map(({ hex, name, share, accent }) => ({ hex, name, share, accent })),
+      palette: (w.read?.profile.palette ?? []).map(({ hex, name, share, accent }) => ({ hex, name, share, accent })),
     })),
   };
 }

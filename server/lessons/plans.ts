@@ -1,5 +1,5 @@
 /** Knows the lesson plan of a study: its steps and settings, kept with undo, and what the measured works tell it. */
-import { and, asc, eq } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
 import { makePlan, PlanStep, USUAL_SHARES, usualSteps } from '../../core/lesson/plan';
 import { sharesOf, WorkedShares } from '../../core/lesson/quantities';
 import { LessonMedium } from '../../core/lesson/technique';
@@ -8,9 +8,9 @@ import { PaletteEntry } from '../../core/colour/palette';
 import { database, newId, type Querying, type Transaction } from '../database/connection';
 import { logged } from '../edits/log';
 import { conflict, Told } from '../errors';
-import { profilesOf } from '../pictures/readings';
-import { plans, planSteps, students, works } from '../schema';
-import { inStudy, StudyRow } from '../studies/ownership';
+import { plans, planSteps, students } from '../schema';
+import { worksWithReadings } from '../studies/works';
+import { inStudy, StudyRow } from '../accounts/ownership';
 
 interface PlanSettings {
   ink: 'waterproof' | 'washable';
@@ -85,11 +85,9 @@ export interface PlanView {
 /** The plan of a study of the caller's own. */
 export async function planOf(study: StudyRow): Promise<PlanView> {
   const stored = await readPlan(database(), study.id);
-  const sources = await database().select({ title: works.title, pictureId: works.pictureId, widthMm: works.widthMm }).from(works).where(and(eq(works.studyId, study.id), eq(works.foil, false))).orderBy(asc(works.position)); // prettier-ignore
-  const read = await profilesOf(sources);
-  const first = read.findIndex(Boolean);
-  const profile = read[first]?.profile;
-  const measured = profile && { title: sources[first].title, palette: profile.palette, shares: sharesOf(profile.palette, (kind) => profile.features[`marks.share.${kind}`]?.value ?? null) }; // prettier-ignore
+  const source = (await worksWithReadings(study.id)).find((w) => w.read);
+  const profile = source?.read?.profile;
+  const measured = profile && { title: source!.title, palette: profile.palette, shares: sharesOf(profile.palette, (kind) => profile.features[`marks.share.${kind}`]?.value ?? null) }; // prettier-ignore
   return {
     plan: stored.plan ?? (await firstPlan(study)),
     version: stored.version,

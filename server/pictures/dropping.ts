@@ -43,7 +43,10 @@ async function dropBytes(tx: Transaction, hashes: readonly string[]): Promise<vo
   const own = [...new Set(hashes)].sort();
   // Held first: an upload of the same bytes is either seen here, or waits and stores them anew.
   await tx.select({ sha256: blobs.sha256 }).from(blobs).where(inArray(blobs.sha256, own)).for('update');
-  const still = await tx.selectDistinct({ sha256: pictures.sha256 }).from(pictures).where(inArray(pictures.sha256, own));
+  const still = await tx
+    .selectDistinct({ sha256: pictures.sha256 })
+    .from(pictures)
+    .where(inArray(pictures.sha256, own));
   const gone = own.filter((h) => !still.some((s) => s.sha256 === h));
   if (gone.length) await tx.delete(blobs).where(inArray(blobs.sha256, gone));
 }
@@ -81,7 +84,10 @@ export async function sweepPictures(now = new Date()): Promise<{ pictures: numbe
   const nowhere = USES.map((column) => notExists(db.select({ one: sql`1` }).from(column.table).where(eq(column, pictures.id)))); // prettier-ignore
   const made = db.select({ one: sql`1` }).from(child).where(and(eq(child.madeFrom, pictures.id), ne(child.role, 'preview'))); // prettier-ignore
   const unused = await db.select({ id: pictures.id }).from(pictures).where(and(ne(pictures.role, 'preview'), lt(pictures.createdAt, before), notExists(made), ...nowhere)); // prettier-ignore
-  const from = db.select({ one: sql`1` }).from(parent).where(eq(parent.id, pictures.madeFrom));
+  const from = db
+    .select({ one: sql`1` })
+    .from(parent)
+    .where(eq(parent.id, pictures.madeFrom));
   const orphans = await db.select({ id: pictures.id }).from(pictures).where(and(ne(pictures.madeFrom, ''), notExists(from))); // prettier-ignore
   let gone = 0;
   const ids = [...unused, ...orphans].map((r) => r.id);

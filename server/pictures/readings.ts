@@ -1,5 +1,5 @@
 /** Knows the readings of a picture: taken once by each version of the core at each known width, then kept. */
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { PROFILE_VERSION, type ProfileWithMaps } from '../../core/style/profile';
 import { changing, database, newId } from '../database/connection';
 import { isOrphan } from '../database/failures';
@@ -15,18 +15,6 @@ const taken = (pictureId: string, widthMm: number | null) =>
 export async function profileOf(pictureId: string, widthMm: number | null): Promise<ProfileWithMaps | null> {
   const [row] = await database().select({ document: profiles.document }).from(profiles).where(taken(pictureId, widthMm)); // prettier-ignore
   return (row?.document as ProfileWithMaps | undefined) ?? null;
-}
-
-interface Measured {
-  pictureId: string;
-  widthMm: number | null;
-}
-
-/** The same of several pictures at once, in their order. */
-export async function profilesOf(list: readonly Measured[]): Promise<(ProfileWithMaps | null)[]> {
-  if (!list.length) return [];
-  const rows = await database().select({ pictureId: profiles.pictureId, widthMm: profiles.widthMm, document: profiles.document }).from(profiles).where(and(inArray(profiles.pictureId, list.map((l) => l.pictureId)), eq(profiles.profileVersion, PROFILE_VERSION))); // prettier-ignore
-  return list.map(({ pictureId, widthMm }) => (rows.find((r) => r.pictureId === pictureId && r.widthMm === (widthMm ?? 0))?.document as ProfileWithMaps | undefined) ?? null); // prettier-ignore
 }
 
 /** Measures a picture unless that has been done already; the result is stored once. */

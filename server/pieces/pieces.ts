@@ -11,7 +11,7 @@ import { putPicture } from '../pictures/store';
 import { askToProcess } from '../queue/asking';
 import { comparisons, findingNotes, jobs, pictures, pieces, ruleAnswers, students } from '../schema';
 import { shownName } from '../studies/classes';
-import { inStudy, lockStudy, ownStudent, pieceOf, PieceRow, ruleOf, studyOf } from '../studies/ownership';
+import { inStudy, lockStudy, ownStudent, pieceOf, PieceRow, ruleOf, studyOf } from '../accounts/ownership';
 
 interface NewPiece {
   studentId: string | null;
@@ -65,7 +65,12 @@ export async function addPiece(
 }
 
 /** A change of one piece of a study of this teacher's. */
-async function inPiece<T>(teacherId: string, id: string, work: (tx: Transaction, row: PieceRow) => Promise<T>): Promise<T> { // prettier-ignore
+async function inPiece<T>(
+  teacherId: string,
+  id: string,
+  work: (tx: Transaction, row: PieceRow) => Promise<T>,
+): Promise<T> {
+  // prettier-ignore
   const { studyId } = await pieceOf(teacherId, id);
   return inStudy(teacherId, studyId, async (tx) => work(tx, await pieceOf(teacherId, id, tx)));
 }
@@ -154,7 +159,10 @@ interface NoteView {
 }
 
 /** What was found of a piece of the caller's own, and what was noted on it. */
-export async function comparisonOf(pieceId: string): Promise<{ comparison: StoredComparison | null; notes: NoteView[] }> { // prettier-ignore
+export async function comparisonOf(
+  pieceId: string,
+): Promise<{ comparison: StoredComparison | null; notes: NoteView[] }> {
+  // prettier-ignore
   const db = database();
   const [row] = await db.select({ document: comparisons.document }).from(comparisons).where(eq(comparisons.pieceId, pieceId)); // prettier-ignore
   const notes = await db.select({ feature: findingNotes.feature, setAside: findingNotes.setAside, note: findingNotes.note, version: findingNotes.version }).from(findingNotes).where(eq(findingNotes.pieceId, pieceId)); // prettier-ignore

@@ -15,7 +15,7 @@ import { comparisons, jobs, pieces } from '../schema';
 import { placeLandmarks } from '../studies/landmarks';
 import { addRule } from '../studies/rules';
 import { rosterOf } from '../studies/classes';
-import { pieceOf, studyOf, workOf } from '../studies/ownership';
+import { pieceOf, studyOf, workOf } from '../accounts/ownership';
 import { StudyFields, updateStudy } from '../studies/studies';
 import { addWork } from '../studies/works';
 import { addPiece, comparisonOf, listPieces, noteFinding, placeCorners } from './pieces';
@@ -135,7 +135,12 @@ test('work that was given up for good is told on the piece', async () => {
 test('the report prints rules, palette, plan and a page a student, on the teacher’s paper', async () => {
   await addRule(teacher, study, { kind: 'feature', feature: 'marks.spacing', sentence: 'Lines 4 mm apart.', evidence: 'Ferry' }); // prettier-ignore
   const [piece] = (await listPieces(study)).filter((p) => p.closeness !== null);
-  await noteFinding(teacher, piece.id, { feature: 'marks.spacing', setAside: false, note: 'Try the finer nib.', version: 0 });
+  await noteFinding(teacher, piece.id, {
+    feature: 'marks.spacing',
+    setAside: false,
+    note: 'Try the finer nib.',
+    version: 0,
+  });
   const { pdf, name } = await studyReport(teacher, study);
   expect(name).toMatch(/\.pdf$/);
   const text = Buffer.from(pdf).toString('latin1');

@@ -11,7 +11,7 @@ import { getBlob, pictureOf, putPicture } from '../pictures/store';
 import { putMade } from '../pictures/takeIn';
 import { askToCompare } from '../queue/asking';
 import { comparisons, landmarkSets, pieces, profiles, works } from '../schema';
-import { pieceOf, studyOf } from '../studies/ownership';
+import { pieceOf, studyOf } from '../accounts/ownership';
 import { inThread } from '../threads/threads';
 import { stampOf } from './stamps';
 
@@ -46,7 +46,10 @@ export async function processPiece(teacherId: string, id: string): Promise<void>
     }
     const rectifiedId = await putMade(tx, teacherId, 'rectified', photo.id, photo.name, picture);
     const reading = { id: newId(), pictureId: rectifiedId, profileVersion: PROFILE_VERSION, widthMm: w, document: profile, createdAt: new Date() }; // prettier-ignore
-    await tx.insert(profiles).values(reading).onDuplicateKeyUpdate({ set: { profileVersion: PROFILE_VERSION } });
+    await tx
+      .insert(profiles)
+      .values(reading)
+      .onDuplicateKeyUpdate({ set: { profileVersion: PROFILE_VERSION } });
     await tx.update(pieces).set({ rectifiedId, state: 'ready', told: words, ...(given ? {} : { corners: told.corners }) }).where(eq(pieces.id, id)); // prettier-ignore
     await askToCompare(tx, teacherId, piece);
   });

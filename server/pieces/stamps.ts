@@ -49,7 +49,9 @@ export async function outdatedComparisons(): Promise<Outdated[]> {
     const sets = await db.select({ id: landmarkSets.id, version: landmarkSets.version, workId: landmarkSets.workId, pieceId: landmarkSets.pieceId }).from(landmarkSets).where(eq(landmarkSets.studyId, studyId)); // prettier-ignore
     const held = sources.map((w) => ({ ...w, sets: sets.filter((s) => s.workId === w.id) }));
     for (const { piece, aim, stamp, teacherId } of rows)
-      if (stamp !== stampOf({ aim, piece: { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) }, works: held }))
+      if (
+        stamp !== stampOf({ aim, piece: { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) }, works: held })
+      )
         out.push({ id: piece.id, studyId, teacherId });
   }
   return out;

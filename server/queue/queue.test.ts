@@ -2,7 +2,20 @@ import { eq } from 'drizzle-orm';
 import { leave, newStudy, newTeacher } from '../../tests/support/school';
 import { changing, database } from '../database/connection';
 import { jobs } from '../schema';
-import { ask, cancelQueued, claim, finish, giveUp, handBack, Job, LEASE_MS, NewJob, progressOf, renew, tryAgain } from './queue';
+import {
+  ask,
+  cancelQueued,
+  claim,
+  finish,
+  giveUp,
+  handBack,
+  Job,
+  LEASE_MS,
+  NewJob,
+  progressOf,
+  renew,
+  tryAgain,
+} from './queue';
 
 const db = () => database();
 let teacherId = '';

@@ -35,7 +35,10 @@ export async function ask(tx: Transaction, wanted: readonly NewJob[]): Promise<v
   const keys = wanted.map((j) => j.workKey);
   // The first statement also locks the rows that are there, so that none changes its state before the second.
   await tx.insert(jobs).values(wanted.map((j) => ({ ...j, id: newId(), told: '', createdAt }))).onDuplicateKeyUpdate({ set: { priority: sql`if(${jobs.state} in ('queued', 'running'), greatest(${jobs.priority}, values(${jobs.priority})), values(${jobs.priority}))`, core: sql`values(${jobs.core})` } }); // prettier-ignore
-  await tx.update(jobs).set({ again: true }).where(and(inArray(jobs.workKey, keys), eq(jobs.state, 'running')));
+  await tx
+    .update(jobs)
+    .set({ again: true })
+    .where(and(inArray(jobs.workKey, keys), eq(jobs.state, 'running')));
   const fresh = { state: 'queued', attempts: 0, lost: 0, again: false, owner: '', told: '', leaseUntil: null, finishedAt: null, createdAt } as const; // prettier-ignore
   await tx.update(jobs).set(fresh).where(and(inArray(jobs.workKey, keys), inArray(jobs.state, ['done', 'failed', 'cancelled']))); // prettier-ignore
 }
@@ -61,7 +64,13 @@ export async function claim(db: Querying, owner: string, now = new Date()): Prom
     try {
       const [result] = await db
         .update(jobs)
-        .set({ state: 'running', owner, leaseUntil: new Date(now.getTime() + LEASE_MS), claims: claims + 1, lost: died }) // prettier-ignore
+        .set({
+          state: 'running',
+          owner,
+          leaseUntil: new Date(now.getTime() + LEASE_MS),
+          claims: claims + 1,
+          lost: died,
+        }) // prettier-ignore
         .where(still);
       if (result.affectedRows === 1) {
         const [job] = await db.select().from(jobs).where(eq(jobs.id, id));
@@ -90,7 +99,10 @@ const WAITING = { state: 'queued', again: false, owner: '', leaseUntil: null } a
 export async function finish(db: Querying, job: Job, owner: string): Promise<boolean> {
   const [done] = await db.update(jobs).set({ state: 'done', finishedAt: new Date(), leaseUntil: null }).where(and(mine(job, owner), eq(jobs.again, false))); // prettier-ignore
   if (done.affectedRows === 1) return true;
-  const [again] = await db.update(jobs).set({ ...WAITING, attempts: 0, lost: 0 }).where(mine(job, owner));
+  const [again] = await db
+    .update(jobs)
+    .set({ ...WAITING, attempts: 0, lost: 0 })
+    .where(mine(job, owner));
   return again.affectedRows === 1;
 }
 
@@ -101,15 +113,24 @@ export async function giveUp(db: Querying, job: Job, owner: string, told: string
     const [over] = await db.update(jobs).set({ state: 'failed', told, attempts, finishedAt: new Date(), leaseUntil: null }).where(and(mine(job, owner), eq(jobs.again, false))); // prettier-ignore
     if (over.affectedRows === 1) return;
     // Asked for anew meanwhile: what failed may be mended by what was changed.
-    await db.update(jobs).set({ ...WAITING, attempts: 0, lost: 0 }).where(mine(job, owner));
+    await db
+      .update(jobs)
+      .set({ ...WAITING, attempts: 0, lost: 0 })
+      .where(mine(job, owner));
     return;
   }
-  await db.update(jobs).set({ ...WAITING, told, attempts }).where(mine(job, owner));
+  await db
+    .update(jobs)
+    .set({ ...WAITING, told, attempts })
+    .where(mine(job, owner));
 }
 
 /** Hands back what this server holds, at a clean stop: another takes it at once, and nothing counts as tried. */
 export async function handBack(db: Querying, owner: string): Promise<number> {
-  const [result] = await db.update(jobs).set(WAITING).where(and(eq(jobs.owner, owner), eq(jobs.state, 'running')));
+  const [result] = await db
+    .update(jobs)
+    .set(WAITING)
+    .where(and(eq(jobs.owner, owner), eq(jobs.state, 'running')));
   return result.affectedRows;
 }
 
@@ -144,7 +165,13 @@ export async function cancelQueued(db: Querying, teacherId: string, studyId: str
 }
 
 /** Puts what failed or was stopped back on the queue, all of a study's or one piece's or work's. */
-export async function tryAgain(db: Querying, teacherId: string, studyId: string, subjectId: string | null): Promise<number> { // prettier-ignore
+export async function tryAgain(
+  db: Querying,
+  teacherId: string,
+  studyId: string,
+  subjectId: string | null,
+): Promise<number> {
+  // prettier-ignore
   const [result] = await db
     .update(jobs)
     .set({ ...WAITING, attempts: 0, lost: 0, told: '', finishedAt: null, createdAt: new Date() })

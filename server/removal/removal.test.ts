@@ -17,7 +17,7 @@ import { putPicture } from '../pictures/store';
 import { blobs, edits, jobs, pictures, pieces, session } from '../schema';
 import { rosterOf } from '../studies/classes';
 import { placeLandmarks } from '../studies/landmarks';
-import { pieceOf, studyOf, workOf } from '../studies/ownership';
+import { pieceOf, studyOf, workOf } from '../accounts/ownership';
 import { addReference, tickRule } from '../studies/references';
 import { addRule } from '../studies/rules';
 import { addFact, addPin, addWork, cropWork } from '../studies/works';
@@ -35,7 +35,12 @@ const CORNERS: [number, number][] = [[0, 0], [480, 0], [480, 340], [0, 340]]; //
 
 /** Everything that can hang on a student's piece and reference, and one piece removed but not yet forgotten. */
 async function handIn(teacher: string, study: string, studentId: string | null, spacing: number): Promise<string> {
-  const rule = await addRule(teacher, study, { kind: 'never', feature: '', sentence: 'Hands are shown.', evidence: '' });
+  const rule = await addRule(teacher, study, {
+    kind: 'never',
+    feature: '',
+    sentence: 'Hands are shown.',
+    evidence: '',
+  });
   const about = { studentId, kind: 'original' as const, attempt: null, title: '', ...SHEET };
   const id = await addPiece(teacher, study, await sheetBytes(spacing), 'photo.png', about);
   await placeCorners(teacher, id, 1, CORNERS);
@@ -45,14 +50,25 @@ async function handIn(teacher: string, study: string, studentId: string | null, 
   await noteFinding(teacher, id, { feature: 'marks.spacing', setAside: true, note: 'Seen by Ada.', version: 0 });
   await answerRule(teacher, id, rule, true);
   const reference = await addReference(teacher, study, await sheetBytes(spacing + 1), 'own.png', { studentId });
-  await placeLandmarks(teacher, { subject: 'reference', subjectId: reference, template: 'free' }, 0, { b: [1, 2] }, 'b');
+  await placeLandmarks(
+    teacher,
+    { subject: 'reference', subjectId: reference, template: 'free' },
+    0,
+    { b: [1, 2] },
+    'b',
+  );
   await tickRule(teacher, reference, rule, true);
   const removed = await addPiece(teacher, study, await sheetBytes(spacing + 2), 'removed.png', about);
   await removePiece(teacher, removed);
   return id;
 }
 
-async function wholeStudy(teacher: string, classId: string | null, spacing: number): Promise<{ study: string; work: string }> { // prettier-ignore
+async function wholeStudy(
+  teacher: string,
+  classId: string | null,
+  spacing: number,
+): Promise<{ study: string; work: string }> {
+  // prettier-ignore
   const study = await newStudy(teacher, { classId });
   const work = await addWork(teacher, study, await sheetBytes(spacing), 'work.png', { widthMm: 297, group: 'early' });
   await addFact(teacher, work, 'Drawn at night.', null);
@@ -96,7 +112,8 @@ test('a student goes from every study, and out of the log of edits; the others k
   const [ada, bo] = await rosterOf(study);
   const bos = await handIn(teacher, study, bo.id, 53);
   // The rules these pieces answer to belong to the study and stay.
-  for (const id of [study, other]) await addRule(teacher, id, { kind: 'never', feature: '', sentence: 'X.', evidence: '' });
+  for (const id of [study, other])
+    await addRule(teacher, id, { kind: 'never', feature: '', sentence: 'X.', evidence: '' });
   const before = await everything();
   await handIn(teacher, study, ada.id, 57);
   await handIn(teacher, other, ada.id, 60);
@@ -178,7 +195,9 @@ test('a removed piece keeps its photograph until its undo has passed: thirty day
   await removePiece(teacher, second);
   const log = () => database().select({ id: edits.id }).from(edits).where(eq(edits.studyId, study));
   const one = (i: number) => ({ studyId: study, subject: 'rule', subjectId: 'x', label: `edit ${i}`, changes: [], at: new Date() }); // prettier-ignore
-  await database().insert(edits).values(Array.from({ length: 199 }, (_, i) => one(i)));
+  await database()
+    .insert(edits)
+    .values(Array.from({ length: 199 }, (_, i) => one(i)));
   await addRule(teacher, study, { kind: 'never', feature: '', sentence: 'One more.', evidence: '' });
   expect(await log()).toHaveLength(200);
   expect((await everything()).bytes).toBe(bytes);
@@ -189,10 +208,20 @@ test('bytes sent again while they are being swept away survive', async () => {
   const teacher = await newTeacher();
   const db = database();
   const shared = await drawnPicture(900, 700, 17).png().toBuffer();
-  const about = { teacherId: teacher, role: 'original' as const, name: 'a.png', mime: 'image/png', width: 900, height: 700 };
+  const about = {
+    teacherId: teacher,
+    role: 'original' as const,
+    name: 'a.png',
+    mime: 'image/png',
+    width: 900,
+    height: 700,
+  };
   for (let round = 0; round < 6; round++) {
     const first = await changing((tx) => putPicture(tx, shared, about));
-    await db.update(pictures).set({ createdAt: new Date(0) }).where(eq(pictures.id, first));
+    await db
+      .update(pictures)
+      .set({ createdAt: new Date(0) })
+      .where(eq(pictures.id, first));
     // An upload gives its picture a use within the transaction that stores it.
     const study = await newStudy(teacher);
     const upload = addPiece(teacher, study, shared, 'a.png', { studentId: null, kind: 'copy', attempt: null, title: '', ...SHEET }); // prettier-ignore
@@ -209,13 +238,27 @@ test('a sweep deletes pictures without a use after an hour, and bytes without a 
   const db = database();
   const before = await everything();
   const bytes = await sheetBytes(95);
-  const about = { teacherId: teacher, role: 'original' as const, name: 'a.png', mime: 'image/png', width: 480, height: 340 };
+  const about = {
+    teacherId: teacher,
+    role: 'original' as const,
+    name: 'a.png',
+    mime: 'image/png',
+    width: 480,
+    height: 340,
+  };
   const id = await changing((tx) => putPicture(tx, bytes, about));
   await changing((tx) => putPicture(tx, Buffer.concat([bytes, bytes]), { ...about, role: 'preview', madeFrom: id }));
   await db.insert(blobs).values({ sha256: 'f'.repeat(64), bytes: 3, complete: 0 });
   await sweepPictures();
   expect((await everything()).pictures).toBe(before.pictures + 2);
-  expect((await db.select({ n: sql<number>`count(*)` }).from(blobs).where(eq(blobs.sha256, 'f'.repeat(64))))[0].n).toBe(0);
+  expect(
+    (
+      await db
+        .select({ n: sql<number>`count(*)` })
+        .from(blobs)
+        .where(eq(blobs.sha256, 'f'.repeat(64)))
+    )[0].n,
+  ).toBe(0);
   await sweepPictures(new Date(Date.now() + 3_700_000));
   expect(await everything()).toEqual(before);
 });

@@ -8,7 +8,7 @@ import { notFound, Told } from '../errors';
 import { dropPictures } from '../pictures/dropping';
 import { classes, editPictures, edits, kits, pictures, pieces, referencePictures, students, studies, user, works } from '../schema'; // prettier-ignore
 import { shownName } from '../studies/classes';
-import { classOf, lockStudy, studentOf, studyOf } from '../studies/ownership';
+import { classOf, lockStudy, studentOf, studyOf } from '../accounts/ownership';
 
 /** What would go, for the screen that asks. */
 export interface Going {

@@ -1,15 +1,5 @@
 /** Teachers and their sign-in, in the shape the accounts library asks for, and their settings. */
-import {
-  bigint,
-  boolean,
-  index,
-  int,
-  mysqlEnum,
-  mysqlTable,
-  text,
-  uniqueIndex,
-  varchar,
-} from 'drizzle-orm/mysql-core';
+import { bigint, boolean, index, int, mysqlEnum, mysqlTable, text, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { id, instant, key } from './types';
 
 export const user = mysqlTable(

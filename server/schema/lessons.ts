@@ -5,7 +5,6 @@ import { user } from './accounts';
 import { studies } from './studies';
 import { id, jsonText, key } from './types';
 
-
 export const plans = mysqlTable(
   'plans',
   {

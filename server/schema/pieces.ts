@@ -17,7 +17,6 @@ import { pictures } from './pictures';
 import { rules, students, studies } from './studies';
 import { id, instant, jsonText, key } from './types';
 
-
 export const pieces = mysqlTable(
   'pieces',
   {

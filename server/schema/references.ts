@@ -5,7 +5,6 @@ import { pictures } from './pictures';
 import { rules, students, studies } from './studies';
 import { id, instant, jsonText, key } from './types';
 
-
 export const referencePictures = mysqlTable(
   'reference_pictures',
   {

@@ -16,7 +16,6 @@ import { user } from './accounts';
 import { pictures } from './pictures';
 import { id, instant, jsonText, key } from './types';
 
-
 export const classes = mysqlTable(
   'classes',
   {

@@ -6,7 +6,7 @@ import { logged } from '../edits/log';
 import { conflict, Told } from '../errors';
 import { landmarkSets } from '../schema';
 import { landmarkKey, landmarksOn, LandmarkSubject } from './landmarkRows';
-import { inStudy, pieceOf, referenceOf, workOf } from './ownership';
+import { inStudy, pieceOf, referenceOf, workOf } from '../accounts/ownership';
 
 export type Points = Record<string, [number, number]>;
 
@@ -30,7 +30,11 @@ export async function landmarksOf(
 }
 
 /** The landmarks on every work and reference of a study of the caller's own, by the thing's id. */
-export async function landmarksIn(studyId: string, subject: 'work' | 'reference' | 'both'): Promise<Map<string, LandmarkView[]>> { // prettier-ignore
+export async function landmarksIn(
+  studyId: string,
+  subject: 'work' | 'reference' | 'both',
+): Promise<Map<string, LandmarkView[]>> {
+  // prettier-ignore
   const column = subject === 'work' ? landmarkSets.workId : subject === 'reference' ? landmarkSets.referenceId : null;
   const rows = await database()
     .select({ ...VIEW, workId: landmarkSets.workId, referenceId: landmarkSets.referenceId })

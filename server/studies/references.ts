@@ -6,7 +6,7 @@ import { conflict, notFound, Told } from '../errors';
 import { takeInPicture } from '../pictures/takeIn';
 import { pictures, referenceChecks, referencePictures, students } from '../schema';
 import { shownName } from './classes';
-import { inStudy, lockStudy, ownStudent, referenceOf, ReferenceRow, ruleOf, studyOf } from './ownership';
+import { inStudy, lockStudy, ownStudent, referenceOf, ReferenceRow, ruleOf, studyOf } from '../accounts/ownership';
 
 const MOST_REFERENCES = 80;
 
@@ -51,7 +51,12 @@ export async function addReference(
 }
 
 /** A change of one reference of a study of this teacher's. */
-async function inReference<T>(teacherId: string, id: string, work: (tx: Transaction, row: ReferenceRow) => Promise<T>): Promise<T> { // prettier-ignore
+async function inReference<T>(
+  teacherId: string,
+  id: string,
+  work: (tx: Transaction, row: ReferenceRow) => Promise<T>,
+): Promise<T> {
+  // prettier-ignore
   const { studyId } = await referenceOf(teacherId, id);
   return inStudy(teacherId, studyId, async (tx) => work(tx, await referenceOf(teacherId, id, tx)));
 }
@@ -113,7 +118,10 @@ export async function listReferences(studyId: string): Promise<ReferenceView[]> 
     .from(referencePictures)
     .innerJoin(pictures, eq(pictures.id, referencePictures.pictureId))
     .leftJoin(students, eq(students.id, referencePictures.studentId))
-    .leftJoin(referenceChecks, and(eq(referenceChecks.referenceId, referencePictures.id), eq(referenceChecks.done, true))) // prettier-ignore
+    .leftJoin(
+      referenceChecks,
+      and(eq(referenceChecks.referenceId, referencePictures.id), eq(referenceChecks.done, true)),
+    ) // prettier-ignore
     .where(eq(referencePictures.studyId, studyId))
     .orderBy(asc(referencePictures.createdAt), asc(referencePictures.id));
   const byId = new Map<string, ReferenceView>();

@@ -4,7 +4,7 @@ import { database, newId } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
 import { conflict, notFound, Told } from '../errors';
 import { ruleAnswers, rules } from '../schema';
-import { inStudy, RuleRow, ruleOf } from './ownership';
+import { inStudy, RuleRow, ruleOf } from '../accounts/ownership';
 
 interface RuleFields {
   kind: RuleRow['kind'];
@@ -19,7 +19,11 @@ export function listRules(studyId: string): Promise<RuleRow[]> {
 }
 
 /** The same, with what a person answered for one piece; null where nobody has. */
-export async function rulesWithAnswers(studyId: string, pieceId: string): Promise<(RuleRow & { met: boolean | null })[]> { // prettier-ignore
+export async function rulesWithAnswers(
+  studyId: string,
+  pieceId: string,
+): Promise<(RuleRow & { met: boolean | null })[]> {
+  // prettier-ignore
   const rows = await database()
     .select({ rule: rules, met: ruleAnswers.met })
     .from(rules)

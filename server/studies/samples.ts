@@ -2,7 +2,7 @@
 import { SAMPLE_HANDS } from '../../atelier/hands';
 import { Told } from '../errors';
 import { inThread } from '../threads/threads';
-import { studyOf } from './ownership';
+import { studyOf } from '../accounts/ownership';
 import { addWork } from './works';
 
 export interface SampleChoice {

@@ -74,7 +74,11 @@ export const landmarksSchema = object({
       'Points must be names with two numbers each.',
       (v) => !!v && typeof v === 'object' && Object.values(v).every((p) => point.isValidSync(p)),
     )
-    .test('names', `Points have names of at most ${MOST_POINT_NAME} letters, figures and hyphens.`, (v) => !v || Object.keys(v).every((n) => n.length <= MOST_POINT_NAME && /^[\p{L}\p{N}][\p{L}\p{N} -]*$/u.test(n))),
+    .test(
+      'names',
+      `Points have names of at most ${MOST_POINT_NAME} letters, figures and hyphens.`,
+      (v) => !v || Object.keys(v).every((n) => n.length <= MOST_POINT_NAME && /^[\p{L}\p{N}][\p{L}\p{N} -]*$/u.test(n)),
+    ),
 });
 
 export const ruleSchema = object({

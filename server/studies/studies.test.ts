@@ -2,7 +2,7 @@ import { leave, newClass, newStudy, newTeacher } from '../../tests/support/schoo
 import { saveSettings, settingsOf } from '../accounts/settings';
 import { removeStudy } from '../removal/removal';
 import { createClass, listClasses, rosterOf } from './classes';
-import { studyOf } from './ownership';
+import { studyOf } from '../accounts/ownership';
 import { benchOf, listStudies, updateStudy } from './studies';
 import { addRule } from './rules';
 
@@ -33,7 +33,8 @@ test('a class keeps its order; two of one name and initial cannot be told apart 
   const classId = await newClass(teacher, ['Zoe', 'Ada', 'Bo']);
   const study = await newStudy(teacher, { classId });
   expect((await rosterOf(study)).map((s) => s.name)).toEqual(['Zoe M', 'Ada M', 'Bo M']);
-  const people = (...names: string[]) => names.map((n) => ({ firstName: n.split(' ')[0], initial: n.split(' ')[1] ?? '' }));
+  const people = (...names: string[]) =>
+    names.map((n) => ({ firstName: n.split(' ')[0], initial: n.split(' ')[1] ?? '' }));
   const refused = (...names: string[]) => expect(createClass(teacher, '7B', '', people(...names))).rejects;
   await refused('Ada M', 'Bo K', 'Ada M').toMatchObject({ status: 400, field: 'students', message: expect.stringMatching(/Line 3, “Ada M”.*line 1/) }); // prettier-ignore
   await refused('Zoe M', 'Zoë M').toMatchObject({ status: 400, message: expect.stringMatching(/Line 2, “Zoë M”.*line 1, “Zoe M”/) }); // prettier-ignore

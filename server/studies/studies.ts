@@ -5,7 +5,7 @@ import { changing, database, newId } from '../database/connection';
 import { logged } from '../edits/log';
 import { conflict, notFound } from '../errors';
 import { classes, comparisons, landmarkSets, pieces, plans, referencePictures, rules, studies, teacherSettings, works } from '../schema'; // prettier-ignore
-import { classOf, inStudy, StudyRow } from './ownership';
+import { classOf, inStudy, StudyRow } from '../accounts/ownership';
 
 export interface StudyFields {
   title: string;
@@ -71,7 +71,13 @@ const FIELD_WORDS: Record<keyof StudyFields, string> = {
 };
 
 /** Changes a study; `version` is the one the screen showed. Gives the new version. */
-export function updateStudy(teacherId: string, id: string, version: number, fields: Partial<StudyFields>): Promise<number> { // prettier-ignore
+export function updateStudy(
+  teacherId: string,
+  id: string,
+  version: number,
+  fields: Partial<StudyFields>,
+): Promise<number> {
+  // prettier-ignore
   return inStudy(teacherId, id, async (tx, before) => {
     if (before.version !== version) throw conflict('This study');
     if (typeof fields.classId === 'string') await classOf(teacherId, fields.classId, tx);
@@ -83,7 +89,7 @@ export function updateStudy(teacherId: string, id: string, version: number, fiel
   });
 }
 
-export type StepName = 'look' | 'proportion' | 'marks' | 'colour' | 'plan' | 'make' | 'pieces' | 'compare' | 'hanging';
+type StepName = 'look' | 'proportion' | 'marks' | 'colour' | 'plan' | 'make' | 'pieces' | 'compare' | 'hanging';
 
 interface Bench {
   study: StudyRow;

@@ -6,7 +6,7 @@ import { askForWhatWaits } from '../jobs/waiting';
 import { ensureProfile, profileOf } from '../pictures/readings';
 import { Job } from '../queue/queue';
 import { jobs, profiles } from '../schema';
-import { workOf } from './ownership';
+import { workOf } from '../accounts/ownership';
 import { addWork, listWorks, updateWork } from './works';
 
 afterAll(leave);

@@ -1,5 +1,6 @@
 /** Knows a study's works by the master: adding a picture, its size and place, cropping, facts and kept patches. */
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { PROFILE_VERSION, type ProfileWithMaps } from '../../core/style/profile';
 import { carryPatch, carryPoints, Crop, wholeCrop } from '../../core/raster/crop';
 import { changing, database, newId, type Transaction } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
@@ -7,9 +8,9 @@ import { conflict, Told } from '../errors';
 import { getBlob, pictureOf } from '../pictures/store';
 import { putMade, takeInPicture } from '../pictures/takeIn';
 import { askToMeasure } from '../queue/asking';
-import { facts, jobs, landmarkSets, pictures, pins, workGroups, works } from '../schema';
+import { facts, jobs, landmarkSets, pictures, pins, profiles, workGroups, works } from '../schema';
 import { inThread } from '../threads/threads';
-import { inStudy, lockStudy, studyOf, workOf, WorkRow } from './ownership';
+import { inStudy, lockStudy, studyOf, workOf, WorkRow } from '../accounts/ownership';
 
 const MOST_WORKS = 24;
 const MOST_NOTED = 200;
@@ -83,7 +84,12 @@ const FIELD_WORDS: Record<keyof WorkFields, string> = {
 };
 
 /** A change of one work of a study of this teacher's. */
-async function inWork<T>(teacherId: string, id: string, work: (tx: Transaction, row: WorkRow) => Promise<T>): Promise<T> { // prettier-ignore
+async function inWork<T>(
+  teacherId: string,
+  id: string,
+  work: (tx: Transaction, row: WorkRow) => Promise<T>,
+): Promise<T> {
+  // prettier-ignore
   const { studyId } = await workOf(teacherId, id);
   return inStudy(teacherId, studyId, async (tx) => work(tx, await workOf(teacherId, id, tx)));
 }
@@ -179,6 +185,20 @@ export async function listWorks(studyId: string): Promise<WorkView[]> {
     pictureHeight: height,
     held: state === 'failed' || state === 'cancelled' ? { state: state === 'failed' ? 'failed' : 'stopped', told: told ?? '' } : null, // prettier-ignore
   }));
+}
+
+/** The master's own works with their readings by the present core; null where these have not been taken yet. */
+export async function worksWithReadings(
+  studyId: string,
+): Promise<{ id: string; title: string; pictureId: string; read: ProfileWithMaps | null }[]> {
+  // prettier-ignore
+  const rows = await database()
+    .select({ id: works.id, title: works.title, pictureId: works.pictureId, read: profiles.document })
+    .from(works)
+    .leftJoin(profiles, and(eq(profiles.pictureId, works.pictureId), eq(profiles.profileVersion, PROFILE_VERSION), eq(profiles.widthMm, sql`coalesce(${works.widthMm}, 0)`))) // prettier-ignore
+    .where(and(eq(works.studyId, studyId), eq(works.foil, false)))
+    .orderBy(asc(works.position));
+  return rows.map((r) => ({ ...r, read: r.read as ProfileWithMaps | null }));
 }
 
 const byWork = <Row extends { workId: string }, View>(rows: readonly Row[], view: (row: Row) => View): Map<string, View[]> => {

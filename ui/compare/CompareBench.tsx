@@ -47,7 +47,20 @@ const WAYS: readonly { way: Way; key: string; label: string; hint: string }[] = 
   { way: 'blink', key: 'b', label: 'Blink', hint: 'source and piece in turn' },
 ];
 
-function Holding({ studyId, aim, version, pieces, piece, source, sources, comparison, notes, answers, rules, words }: Props) {
+function Holding({
+  studyId,
+  aim,
+  version,
+  pieces,
+  piece,
+  source,
+  sources,
+  comparison,
+  notes,
+  answers,
+  rules,
+  words,
+}: Props) {
   const [way, setWay] = useState<Way>('beside');
   const [mix, setMix] = useState(50);
   const [linked, setLinked] = useState(true);

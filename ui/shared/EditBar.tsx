@@ -49,7 +49,11 @@ export function EditBar({ studyId }: { studyId: string }) {
   const step = useCallback(
     async (direction: 'undo' | 'redo') => {
       try {
-        const next = await send<State & { label: string; problem: string | null }>('POST', `/api/studies/${studyId}/edits`, { direction });
+        const next = await send<State & { label: string; problem: string | null }>(
+          'POST',
+          `/api/studies/${studyId}/edits`,
+          { direction },
+        );
         setState(next);
         setTold(next.problem ?? `${direction === 'undo' ? 'Undone' : 'Redone'}: ${next.label}`);
         window.dispatchEvent(new Event(STEPPED));

@@ -49,7 +49,11 @@ type Fields = Record<string, string>;
 /** A picture is sent again this often while others are coming in; at a second or two each that is some minutes. */
 const MOST_TURNS = 120;
 
-function sendOnce<T>(path: string, form: FormData, onProgress?: (share: number) => void): Promise<T | { wait: number }> {
+function sendOnce<T>(
+  path: string,
+  form: FormData,
+  onProgress?: (share: number) => void,
+): Promise<T | { wait: number }> {
   return new Promise((done, fail) => {
     const request = new XMLHttpRequest();
     request.open('POST', path);

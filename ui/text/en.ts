@@ -137,7 +137,8 @@ export const text = {
       const pieces = many(n.pieces, 'piece', 'pieces');
       if (what === 'study')
         return `${many(n.works, 'work', 'works')} and ${pieces} go with it, with every photograph, reading, rule, note and plan.`;
-      if (what === 'student') return `${pieces} go with this student, with photographs, readings, notes and own references.`;
+      if (what === 'student')
+        return `${pieces} go with this student, with photographs, readings, notes and own references.`;
       if (what === 'class')
         return `${many(n.students, 'student', 'students')} and ${pieces} go with it, photographs included. ${n.studies === 1 ? 'Its study stays' : `Its ${n.studies} studies stay`}, with the master’s works and the rules.`;
       return `${many(n.studies, 'study', 'studies')}, ${many(n.works, 'work', 'works')}, ${pieces} and ${many(n.students, 'student', 'students')} go with this account, with everything in its cupboard.`;

@@ -25,7 +25,7 @@ function useTyped({ place, stored, onSave, skip }: Own) {
     // A newer stored text is shown, unless somebody is typing here.
     if (live.current.text === live.current.stored && stored !== live.current.text) {
       live.current.text = stored;
-      // eslint-disable-next-line react-hooks/set-state-in-effect
+
       setText(stored);
     }
     live.current.stored = stored;
@@ -34,21 +34,18 @@ function useTyped({ place, stored, onSave, skip }: Own) {
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
     const now = live.current;
-    const sent = now.text;
-    if (now.saving || sent === now.stored || now.skip?.(sent)) {
-      if (sent === now.stored && !now.saving) {
-        keepDraft(place, null);
-        tellState(place, null);
-      }
-      return;
+    if (now.saving) return;
+    // What is typed while it is being saved is saved next.
+    while (now.text !== now.stored && !now.skip?.(now.text)) {
+      const sent = now.text;
+      now.saving = true;
+      tellState(place, 'saving');
+      const saved = await now.onSave(sent);
+      now.saving = false;
+      if (!saved) return tellState(place, 'failed');
+      now.stored = sent;
     }
-    now.saving = true;
-    tellState(place, 'saving');
-    const saved = await now.onSave(sent);
-    now.saving = false;
-    if (!saved) return tellState(place, 'failed');
-    now.stored = sent;
-    if (now.text !== sent) return void flush();
+    if (now.text !== now.stored) return;
     keepDraft(place, null);
     tellState(place, null);
   }, [place]);
@@ -57,7 +54,7 @@ function useTyped({ place, stored, onSave, skip }: Own) {
     if (draft && draft.text !== live.current.stored) {
       live.current.text = draft.text;
       // Read once after mounting: the server cannot know it.
-      // eslint-disable-next-line react-hooks/set-state-in-effect
+
       setText(draft.text);
       // What was typed over another state than is stored now is shown, and saved only when it is left again.
       if (draft.over === live.current.stored) void flush();

@@ -1,6 +1,6 @@
 import { body, handle } from '@/server/door/http';
 import { removeClass, classGoing } from '@/server/removal/removal';
-import { classOf } from '@/server/studies/ownership';
+import { classOf } from '@/server/accounts/ownership';
 import { deletionSchema } from '@/server/studies/schemas';
 
 /** What deleting this class would take along. */

@@ -1,6 +1,6 @@
 import { handle } from '@/server/door/http';
 import { answersOf, comparisonOf, removePiece } from '@/server/pieces/pieces';
-import { pieceOf } from '@/server/studies/ownership';
+import { pieceOf } from '@/server/accounts/ownership';
 
 export const GET = handle(async ({ teacher, params }) => ({
   piece: await pieceOf(teacher.id, params.piece),

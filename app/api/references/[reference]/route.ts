@@ -1,5 +1,5 @@
 import { body, handle } from '@/server/door/http';
-import { referenceOf } from '@/server/studies/ownership';
+import { referenceOf } from '@/server/accounts/ownership';
 import { changeReference, removeReference, tickRule } from '@/server/studies/references';
 import { referenceChangeSchema, referenceTickSchema } from '@/server/studies/schemas';
 

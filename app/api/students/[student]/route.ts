@@ -1,6 +1,6 @@
 import { body, handle } from '@/server/door/http';
 import { removeStudent, studentGoing } from '@/server/removal/removal';
-import { studentOf } from '@/server/studies/ownership';
+import { studentOf } from '@/server/accounts/ownership';
 import { deletionSchema } from '@/server/studies/schemas';
 
 /** What deleting this student would take along. */

@@ -1,6 +1,6 @@
 import { body, handle } from '@/server/door/http';
 import { removeStudy, studyGoing } from '@/server/removal/removal';
-import { studyOf } from '@/server/studies/ownership';
+import { studyOf } from '@/server/accounts/ownership';
 import { deletionSchema, studyChangeSchema } from '@/server/studies/schemas';
 import { benchOf, updateStudy } from '@/server/studies/studies';
 

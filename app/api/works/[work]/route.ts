@@ -1,6 +1,6 @@
 import { body, handle } from '@/server/door/http';
 import { profileOf } from '@/server/pictures/readings';
-import { workOf } from '@/server/studies/ownership';
+import { workOf } from '@/server/accounts/ownership';
 import { workChangeSchema } from '@/server/studies/schemas';
 import { removeWork, updateWork } from '@/server/studies/works';
 

@@ -22,13 +22,13 @@ export default async function ProportionPage({
   const { work, template } = await searchParams;
   const sets = await landmarksIn(study, 'work');
   const withSets = works.map((w) => ({
-      id: w.id,
-      title: w.title,
-      pictureId: w.pictureId,
-      pictureWidth: w.pictureWidth,
-      pictureHeight: w.pictureHeight,
-      sets: sets.get(w.id) ?? [],
-    }));
+    id: w.id,
+    title: w.title,
+    pictureId: w.pictureId,
+    pictureWidth: w.pictureWidth,
+    pictureHeight: w.pictureHeight,
+    sets: sets.get(w.id) ?? [],
+  }));
   const current = withSets.find((w) => w.id === work) ?? withSets.find((w) => w.sets.length) ?? withSets[0];
   const placed = current.sets[0]?.template;
   const wanted =

@@ -1,7 +1,7 @@
 import { array, number, object } from 'yup';
 import { body, handle } from '@/server/door/http';
 import { placeCorners } from '@/server/pieces/pieces';
-import { pieceOf } from '@/server/studies/ownership';
+import { pieceOf } from '@/server/accounts/ownership';
 
 const schema = object({
   version: number().integer().required(),

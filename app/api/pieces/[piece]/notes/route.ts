@@ -1,7 +1,7 @@
 import { boolean, number, object, string } from 'yup';
 import { body, handle } from '@/server/door/http';
 import { answerRule, noteFinding } from '@/server/pieces/pieces';
-import { pieceOf } from '@/server/studies/ownership';
+import { pieceOf } from '@/server/accounts/ownership';
 
 const schema = object({
   feature: string().max(80).required(),

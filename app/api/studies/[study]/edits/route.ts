@@ -1,7 +1,7 @@
 import { object, string } from 'yup';
 import { body, handle } from '@/server/door/http';
 import { editState, step } from '@/server/edits/log';
-import { studyOf } from '@/server/studies/ownership';
+import { studyOf } from '@/server/accounts/ownership';
 
 const schema = object({ direction: string().oneOf(['undo', 'redo'] as const).required() }); // prettier-ignore
 

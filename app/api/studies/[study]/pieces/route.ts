@@ -2,7 +2,7 @@ import { handle } from '@/server/door/http';
 import { fieldNumber, takingIn } from '@/server/door/uploads';
 import { Told } from '@/server/errors';
 import { addPiece, listPieces } from '@/server/pieces/pieces';
-import { studyOf } from '@/server/studies/ownership';
+import { studyOf } from '@/server/accounts/ownership';
 
 export const GET = handle(async ({ teacher, params }) => {
   await studyOf(teacher.id, params.study);

@@ -1,6 +1,6 @@
 import { body, handle } from '@/server/door/http';
 import { planOf, savePlan } from '@/server/lessons/plans';
-import { studyOf } from '@/server/studies/ownership';
+import { studyOf } from '@/server/accounts/ownership';
 import { planSchema } from '@/server/studies/schemas';
 
 export const GET = handle(async ({ teacher, params }) => planOf(await studyOf(teacher.id, params.study)));

@@ -3,7 +3,7 @@ import { database } from '@/server/database/connection';
 import { body, handle } from '@/server/door/http';
 import { progressStream } from '@/server/jobs/stream';
 import { cancelQueued, progressOf, tryAgain } from '@/server/queue/queue';
-import { studyOf } from '@/server/studies/ownership';
+import { studyOf } from '@/server/accounts/ownership';
 
 /** How far the background work of a study is: one answer, or a stream of server-sent events where that is asked for. */
 export const GET = handle(async ({ teacher, request, params }) => {

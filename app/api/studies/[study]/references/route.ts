@@ -1,6 +1,6 @@
 import { handle } from '@/server/door/http';
 import { takingIn } from '@/server/door/uploads';
-import { studyOf } from '@/server/studies/ownership';
+import { studyOf } from '@/server/accounts/ownership';
 import { addReference, listReferences } from '@/server/studies/references';
 
 export const GET = handle(async ({ teacher, params }) => {

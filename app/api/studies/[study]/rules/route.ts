@@ -1,5 +1,5 @@
 import { body, handle } from '@/server/door/http';
-import { studyOf } from '@/server/studies/ownership';
+import { studyOf } from '@/server/accounts/ownership';
 import { addRule, listRules } from '@/server/studies/rules';
 import { ruleSchema } from '@/server/studies/schemas';
 

@@ -1,7 +1,7 @@
 import { number, object, string } from 'yup';
 import { body, handle } from '@/server/door/http';
 import { photographPicture } from '@/server/pictures/stand';
-import { studyOf } from '@/server/studies/ownership';
+import { studyOf } from '@/server/accounts/ownership';
 import { addWork } from '@/server/studies/works';
 
 const schema = object({

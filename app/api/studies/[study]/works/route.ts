@@ -1,6 +1,6 @@
 import { handle } from '@/server/door/http';
 import { fieldNumber, takingIn } from '@/server/door/uploads';
-import { studyOf } from '@/server/studies/ownership';
+import { studyOf } from '@/server/accounts/ownership';
 import { addWork, listWorks } from '@/server/studies/works';
 
 export const GET = handle(async ({ teacher, params }) => {

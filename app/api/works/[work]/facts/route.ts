@@ -1,7 +1,7 @@
 import { body, handle } from '@/server/door/http';
 import { factSchema } from '@/server/studies/schemas';
 import { addFact, removeFact } from '@/server/studies/works';
-import { workOf } from '@/server/studies/ownership';
+import { workOf } from '@/server/accounts/ownership';
 
 export const POST = handle(async ({ teacher, request, params }) => {
   await workOf(teacher.id, params.work);

@@ -1,7 +1,7 @@
 import { body, handle } from '@/server/door/http';
 import { changeRule, removeRule } from '@/server/studies/rules';
 import { ruleChangeSchema } from '@/server/studies/schemas';
-import { studyOf } from '@/server/studies/ownership';
+import { studyOf } from '@/server/accounts/ownership';
 
 export const PATCH = handle(async ({ teacher, request, params }) => {
   await studyOf(teacher.id, params.study);

@@ -12,7 +12,10 @@ export type ReferenceRow = typeof referencePictures.$inferSelect;
 export type RuleRow = typeof rules.$inferSelect;
 
 export async function studyOf(teacherId: string, id: string, db: Querying = database()): Promise<StudyRow> {
-  const [row] = await db.select().from(studies).where(and(eq(studies.id, id), eq(studies.teacherId, teacherId)));
+  const [row] = await db
+    .select()
+    .from(studies)
+    .where(and(eq(studies.id, id), eq(studies.teacherId, teacherId)));
   if (!row) throw notFound('This study');
   return row;
 }
@@ -36,7 +39,10 @@ export const referenceOf = ofStudy<ReferenceRow>(referencePictures, 'This refere
 export const ruleOf = ofStudy<RuleRow>(rules, 'This rule');
 
 export async function classOf(teacherId: string, id: string, db: Querying = database()) {
-  const [row] = await db.select().from(classes).where(and(eq(classes.id, id), eq(classes.teacherId, teacherId)));
+  const [row] = await db
+    .select()
+    .from(classes)
+    .where(and(eq(classes.id, id), eq(classes.teacherId, teacherId)));
   if (!row) throw notFound('This class');
   return row;
 }

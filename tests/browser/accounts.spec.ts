@@ -118,5 +118,5 @@ test('pages carry the security headers, and a change from another site is refuse
           data: {},
         })
       ).status();
-  expect(status).toBe(400);
+  expect(status).toBe(403);
 });

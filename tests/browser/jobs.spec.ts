@@ -20,10 +20,12 @@ test('a killed server loses no job, a second server takes jobs too, and none run
     });
   const sql = await createConnection(database.url);
   const jobs = async () =>
-    (await sql.query('select id, state, attempts, owner from jobs order by created_at'))[0] as {
+    (await sql.query('select id, state, attempts, claims, lost, owner from jobs order by created_at'))[0] as {
       id: string;
       state: string;
       attempts: number;
+      claims: number;
+      lost: number;
       owner: string;
     }[];
   const until = async (done: () => Promise<boolean>, seconds: number) => {
@@ -65,7 +67,8 @@ test('a killed server loses no job, a second server takes jobs too, and none run
   await until(async () => (await jobs()).every((j) => j.state === 'done'), 300);
   const rows = await jobs();
   expect(new Set(rows.map((j) => j.owner)).size).toBeGreaterThan(1);
-  for (const j of rows.filter((j) => held.some((h) => h.id === j.id))) expect(j.attempts).toBe(2);
+  for (const j of rows.filter((j) => held.some((h) => h.id === j.id)))
+    expect([j.claims, j.lost, j.attempts]).toEqual([2, 1, 0]);
   const [[{ n }]] = (await sql.query('select count(*) n from profiles')) as unknown as [{ n: number }[]];
   expect(Number(n)).toBe(6);
   await sql.end();

@@ -34,6 +34,11 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
     id: string;
   }[];
   const reference = references[0].id;
+  const [{ id: ownClass, students }] = (await (await page.request.get(`${origin()}/api/classes`)).json()) as {
+    id: string;
+    students: { id: string }[];
+  }[];
+  const student = students[0].id;
   const work = works[0].id;
   const routes: [string, string][] = [
     ['GET', `/api/studies/${study}`],
@@ -48,7 +53,13 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
     ['GET', `/api/studies/${study}/edits`],
     ['POST', `/api/studies/${study}/edits`],
     ['GET', `/api/studies/${study}/progress`],
+    ['POST', `/api/studies/${study}/progress`],
     ['DELETE', `/api/studies/${study}/progress`],
+    ['GET', `/api/classes/${ownClass}`],
+    ['DELETE', `/api/classes/${ownClass}`],
+    ['GET', `/api/students/${student}`],
+    ['DELETE', `/api/students/${student}`],
+    ['GET', `/api/students/${student}/everything`],
     ['POST', `/api/studies/${study}/stand`],
     ['POST', `/api/studies/${study}/samples`],
     ['GET', `/api/studies/${study}/plan`],

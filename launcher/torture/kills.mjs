@@ -124,5 +124,5 @@ export async function killsTrial(scratch) {
   say(`  ${total} kills in all (${Object.entries(r.kills).map(([k, n]) => `${n} ${k}`).join(', ')})`); // prettier-ignore
   say(`  uploads accepted ${r.accepted} of ${UPLOADS} (sent ${r.sends} times); lost ${r.lost}, altered ${r.altered}, stuck ${r.stuck}, failed for good ${r.failed}`); // prettier-ignore
   say(`  jobs: ${JSON.stringify(r.counts)}; processes left ${r.left}; corrupt tables ${r.log}`);
-  return { kills: total, started: `${begun.startedAgain} of ${begun.folders}`, ...r };
+  return { ...r, kills: total, started: `${begun.startedAgain} of ${begun.folders}` };
 }

@@ -52,12 +52,22 @@ async function whileLost<T>(work: () => Promise<T>): Promise<T> {
 const READS = /^\s*\(?\s*select\b(?![\s\S]*\bfor update\b)/i;
 const sqlOf = (query: unknown): string => (typeof query === 'string' ? query : ((query as { sql?: string }).sql ?? ''));
 
+/** Gives up what is never answered, as from a host that was switched off: its connection then has no end of its own. */
+function answered<T>(work: Promise<T>): Promise<T> {
+  let timer: NodeJS.Timeout | undefined;
+  const silent = new Promise<never>((_, fail) => {
+    const error = Object.assign(new Error('the database gave no answer'), { code: 'PROTOCOL_SEQUENCE_TIMEOUT' });
+    timer = setTimeout(() => fail(error), ANSWER_MS).unref();
+  });
+  return Promise.race([work, silent]).finally(() => clearTimeout(timer));
+}
+
 /** A client whose reads are asked again when the database went away in the middle: a read changes nothing. */
 function lasting(client: Client): Client {
   const again = (name: 'query' | 'execute') =>
-    ((query: string, values?: unknown[]) => {
-      const asked = typeof query === 'string' ? { sql: query, timeout: ANSWER_MS } : { timeout: ANSWER_MS, ...(query as object) }; // prettier-ignore
-      const run = () => (client[name] as (q: unknown, v: unknown) => Promise<unknown>).call(client, asked, values);
+    ((query: unknown, values?: unknown) => {
+      const run = () =>
+        answered((client[name] as (q: unknown, v: unknown) => Promise<unknown>).call(client, query, values));
       return READS.test(sqlOf(query)) ? whileLost(run) : run();
     }) as Client['query'];
   return {

@@ -39,11 +39,11 @@ async function runOne(job: Job, owner: string): Promise<void> {
   );
   try {
     await carryOut(job);
-    await finish(db, job, owner);
+    await changing((tx) => finish(tx, job, owner));
   } catch (error) {
     log.warn({ err: error, job: job.id, kind: job.kind }, 'job failed');
     const told = isFinal(error) ? error.message.slice(0, 500) : 'Something went wrong while this was being measured.';
-    await giveUp(db, job, owner, told, isFinal(error));
+    await changing((tx) => giveUp(tx, job, owner, told, isFinal(error)));
   } finally {
     clearInterval(beat);
   }
@@ -97,7 +97,7 @@ export function startRunner(parallel = backgroundThreads()): void {
     stop: async () => {
       stopped = true;
       for (const end of ends) end();
-      await connectedFor('background', () => handBack(database(), owner));
+      await connectedFor('background', () => changing((tx) => handBack(tx, owner)));
     },
   };
   for (let i = 0; i < parallel; i++) void connectedFor('background', lane);

@@ -33,7 +33,7 @@ export const session = mysqlTable(
     createdAt: instant('created_at').notNull(),
     updatedAt: instant('updated_at').notNull(),
   },
-  (t) => [uniqueIndex('session_token').on(t.token)],
+  (t) => [uniqueIndex('session_token').on(t.token), index('session_expires').on(t.expiresAt)],
 );
 
 export const account = mysqlTable('account', {
@@ -73,7 +73,7 @@ export const rateLimit = mysqlTable(
     count: int('count').notNull(),
     lastRequest: bigint('last_request', { mode: 'number' }).notNull(),
   },
-  (t) => [uniqueIndex('rate_limit_key').on(t.key)],
+  (t) => [uniqueIndex('rate_limit_key').on(t.key), index('rate_limit_last').on(t.lastRequest)],
 );
 
 export const teacherSettings = mysqlTable('teacher_settings', {

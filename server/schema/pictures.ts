@@ -45,6 +45,7 @@ export const pictures = mysqlTable(
   },
   (t) => [
     index('pictures_made_from').on(t.madeFrom, t.role),
+    index('pictures_created').on(t.createdAt),
     uniqueIndex('pictures_made').on(t.teacherId, t.madeFrom, t.role, t.sha256),
     check('pictures_size', sql`${t.width} > 0 and ${t.height} > 0`),
   ],

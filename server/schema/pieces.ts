@@ -44,6 +44,7 @@ export const pieces = mysqlTable(
   (t) => [
     uniqueIndex('pieces_attempt').on(t.studyId, t.maker, t.kind, t.attempt),
     index('pieces_study').on(t.studyId),
+    index('pieces_state').on(t.state),
     check('pieces_paper', sql`${t.paperWidthMm} > 0 and ${t.paperHeightMm} > 0 and ${t.attempt} >= 1`),
   ],
 ); // prettier-ignore

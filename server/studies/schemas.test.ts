@@ -89,3 +89,8 @@ test('a kept patch holds a reading’s own figures and nothing else; points have
   expect(named('mast top')).toBeNull();
   for (const name of ['', 'x'.repeat(41), '<b>', 'a\nb', '__proto__ ']) expect([name, named(name)?.path]).toEqual([name, 'points']); // prettier-ignore
 });
+
+test('what is no text where text is wanted is refused by its field, whatever it is', () => {
+  for (const sentence of [[], ['x'], {}, 7, true])
+    expect([sentence, fault(ruleSchema, { kind: 'never', sentence })?.path ?? null]).toEqual([sentence, typeof sentence === 'object' ? 'sentence' : null]); // prettier-ignore
+});

@@ -3,6 +3,9 @@ import { array, boolean, mixed, number, object, string } from 'yup';
 import { LESSON_MEDIA } from '../../core/lesson/technique';
 import { MARK_KINDS } from '../../core/marks/kind';
 
+/** Text without spaces at its ends. The library's own trimming breaks on what is no text at all. */
+const words = () => string().typeError('${path} must be text.').transform((v: unknown) => (typeof v === 'string' ? v.trim() : v)); // prettier-ignore
+
 const mm = (label: string) =>
   number()
     .typeError(`${label} must be a number of mm.`)
@@ -10,11 +13,11 @@ const mm = (label: string) =>
     .max(5000, `${label} must be at most 5000 mm.`);
 
 export const studySchema = object({
-  title: string().trim().required('Give the study a name.').max(120, 'The name is longer than 120 letters.'),
-  master: string().trim().required('Say whose hand it is.').max(120, 'The master’s name is longer than 120 letters.'),
+  title: words().required('Give the study a name.').max(120, 'The name is longer than 120 letters.'),
+  master: words().required('Say whose hand it is.').max(120, 'The master’s name is longer than 120 letters.'),
   kind: string().oneOf(['master', 'period'] as const).required(),
   aim: string().oneOf(['replica', 'study', 'remembered'] as const).required(),
-  medium: string().trim().required('Choose a medium.').max(60),
+  medium: words().required('Choose a medium.').max(60),
   about: string().max(5000).defined().default(''),
   classId: string().nullable().defined().default(null),
   paperWidthMm: mm('The sheet’s width').required(),
@@ -28,18 +31,18 @@ export const studyChangeSchema = studySchema.partial().shape({ version: number()
 export const deletionSchema = object({ name: string().max(190).required('Type the name to delete it for good.') });
 
 export const classSchema = object({
-  name: string().trim().required('Give the class a name.').max(80),
-  school: string().trim().max(120).defined().default(''),
-  students: array(object({ firstName: string().trim().required('Every student needs a first name.').max(40), initial: string().trim().max(2).defined().default('') })).max(60, 'A class holds at most 60 students.').defined().default([]),
+  name: words().required('Give the class a name.').max(80),
+  school: words().max(120).defined().default(''),
+  students: array(object({ firstName: words().required('Every student needs a first name.').max(40), initial: words().max(2).defined().default('') })).max(60, 'A class holds at most 60 students.').defined().default([]),
 }); // prettier-ignore
 
 export const workChangeSchema = object({
   version: number().integer().required(),
-  title: string().trim().min(1, 'Give the work a title.').max(120),
-  dated: string().trim().max(40),
+  title: words().min(1, 'Give the work a title.').max(120),
+  dated: words().max(40),
   widthMm: mm('The width').nullable(),
   heightMm: mm('The height').nullable(),
-  group: string().trim().max(60),
+  group: words().max(60),
   foil: boolean(),
   impressions: string().max(4000),
 });
@@ -53,7 +56,7 @@ export const cropSchema = object({
   turn: mixed<0 | 90 | 180 | 270>().oneOf([0, 90, 180, 270] as const, 'Turn by quarters: 0, 90, 180 or 270.').required(),
 }); // prettier-ignore
 
-export const factSchema = object({ text: string().trim().required('Write the fact down.').max(2000), source: string().trim().max(190).nullable().defined().default(null) }); // prettier-ignore
+export const factSchema = object({ text: words().required('Write the fact down.').max(2000), source: words().max(190).nullable().defined().default(null) }); // prettier-ignore
 
 const MOST_POINT_NAME = 40;
 
@@ -84,11 +87,11 @@ export const landmarksSchema = object({
 export const ruleSchema = object({
   kind: string().oneOf(['feature', 'always', 'never'] as const).required(),
   feature: string().max(80).defined().default(''),
-  sentence: string().trim().required('Write the rule as a sentence.').max(300, 'The sentence is longer than 300 letters.'),
-  evidence: string().trim().max(500).defined().default(''),
+  sentence: words().required('Write the rule as a sentence.').max(300, 'The sentence is longer than 300 letters.'),
+  evidence: words().max(500).defined().default(''),
 }); // prettier-ignore
 
-export const ruleChangeSchema = object({ version: number().integer().required(), sentence: string().trim().min(1, 'A rule needs its sentence.').max(300), evidence: string().trim().max(500) }); // prettier-ignore
+export const ruleChangeSchema = object({ version: number().integer().required(), sentence: words().min(1, 'A rule needs its sentence.').max(300), evidence: words().max(500) }); // prettier-ignore
 
 const px = number().min(-100_000).max(100_000).required();
 const figure = number().min(-1e7).max(1e7);
@@ -138,8 +141,8 @@ const share = number().min(0, 'A strength lies between 0 and 1.').max(1, 'A stre
 
 export const referenceChangeSchema = object({
   version: number().integer().required(),
-  title: string().trim().min(1, 'Give the reference a title.').max(120),
-  credit: string().trim().max(120),
+  title: words().min(1, 'Give the reference a title.').max(120),
+  credit: words().max(120),
   studentId: string().nullable(),
   strength: share,
   parts: mixed<Record<string, number>>().test('parts', 'Parts must be names with a strength from 0 to 1 each.', (v) => v === undefined || (typeof v === 'object' && v !== null && Object.keys(v).length <= 20 && Object.values(v).every((n) => share.isValidSync(n)))),

@@ -1,5 +1,5 @@
 import { object, string } from 'yup';
-import { database } from '@/server/database/connection';
+import { changing, database } from '@/server/database/connection';
 import { body, handle } from '@/server/door/http';
 import { progressStream } from '@/server/jobs/stream';
 import { cancelQueued, progressOf, tryAgain } from '@/server/queue/queue';
@@ -19,11 +19,11 @@ const schema = object({ subjectId: string().max(36).nullable().defined().default
 export const POST = handle(async ({ teacher, request, params }) => {
   await studyOf(teacher.id, params.study);
   const { subjectId } = await body(request, schema);
-  return { queued: await tryAgain(database(), teacher.id, params.study, subjectId) };
+  return { queued: await changing((tx) => tryAgain(tx, teacher.id, params.study, subjectId)) };
 });
 
 /** Takes what is still waiting off the queue. */
 export const DELETE = handle(async ({ teacher, params }) => {
   await studyOf(teacher.id, params.study);
-  return { stopped: await cancelQueued(database(), teacher.id, params.study) };
+  return { stopped: await changing((tx) => cancelQueued(tx, teacher.id, params.study)) };
 });

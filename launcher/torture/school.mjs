@@ -18,10 +18,13 @@ export async function photograph(seed, width = 720, height = 540, quality = 80) 
   return sharp(Buffer.from(svg)).jpeg({ quality }).toBuffer();
 }
 
+let grain = null;
+
 /** The same with grain, so that it is some megabytes. */
 export async function largePhotograph(seed) {
-  const base = await photograph(seed, 2000, 1500, 95);
-  const grain = await sharp({ create: { width: 2000, height: 1500, channels: 3, background: '#808080', noise: { type: 'gaussian', mean: 128, sigma: 26 } } }).png().toBuffer(); // prettier-ignore
+  const [width, height] = [2600, 1950];
+  grain ??= await sharp({ create: { width, height, channels: 3, background: '#808080', noise: { type: 'gaussian', mean: 128, sigma: 60 } } }).jpeg({ quality: 97 }).toBuffer(); // prettier-ignore
+  const base = await photograph(seed, width, height, 95);
   return sharp(base)
     .composite([{ input: grain, blend: 'soft-light' }])
     .jpeg({ quality: 96 })

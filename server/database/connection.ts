@@ -78,6 +78,28 @@ function lasting(client: Client): Client {
   };
 }
 
+interface Core {
+  _clusterId?: string;
+  on: (event: 'error', listener: () => void) => void;
+}
+const coreOf = (connection: PoolConnection): Core => (connection as unknown as { connection: Core }).connection;
+
+const quieted = new WeakSet<object>();
+/** A connection that dies says so to whoever asked it something; said once more to nobody, it would end the process. */
+function quiet(core: Core): void {
+  if (quieted.has(core)) return;
+  quieted.add(core);
+  core.on('error', () => {});
+}
+
+/** One host: the library's own pool. */
+function poolClient(url: string, limit: number): Client {
+  const { hosts, ...account } = readDatabaseUrl(url);
+  const pool = createPool({ ...OPTIONS, ...account, ...hosts[0], connectionLimit: limit });
+  pool.on('connection', (core) => quiet(core as unknown as Core));
+  return pool;
+}
+
 /** Several hosts: the first that answers is used; one that fails rests a while and is then tried again. */
 function clusterClient(url: string, limit: number): Client {
   const { hosts, ...account } = readDatabaseUrl(url);
@@ -98,7 +120,8 @@ function clusterClient(url: string, limit: number): Client {
   };
   const take = async (): Promise<PoolConnection> => {
     const connection = (await nodes.getConnection()) as PoolConnection;
-    const id = (connection as unknown as { connection: { _clusterId?: string } }).connection._clusterId;
+    quiet(coreOf(connection));
+    const id = coreOf(connection)._clusterId;
     for (const name of ['query', 'execute'] as const) {
       const own = (connection[name] as (...words: unknown[]) => Promise<unknown>).bind(connection);
       (connection as unknown as Record<string, unknown>)[name] = async (...words: unknown[]) => {
@@ -135,8 +158,8 @@ const OPTIONS = {
 
 /** A database of its own for a program that ends; the caller ends its pool. */
 function openDatabase(url: string, limit = 8): { pool: Client; db: Database } {
-  const { hosts, ...account } = readDatabaseUrl(url);
-  const client = hosts.length > 1 ? clusterClient(url, limit) : createPool({ ...OPTIONS, ...account, ...hosts[0], connectionLimit: limit }); // prettier-ignore
+  const several = readDatabaseUrl(url).hosts.length > 1;
+  const client = several ? clusterClient(url, limit) : poolClient(url, limit);
   const pool = lasting(client);
   return { pool, db: drizzle(pool as Pool, { schema, mode: 'planetscale' }) };
 }

@@ -14,14 +14,18 @@ interface Where {
 
 const touches = (c: RowChange, ...names: string[]): boolean => names.some((n) => (c.before && n in c.before) || (c.after && n in c.after)); // prettier-ignore
 
+/** Asks for measuring; gives whether what is there already has to be compared at once. */
 async function ofWorks(tx: Transaction, { teacherId, studyId }: Where, changes: RowChange[]): Promise<boolean> {
+  let compare = false;
   for (const c of changes) {
     const id = c.key.id as string;
     const [there] = await tx.select({ id: works.id }).from(works).where(eq(works.id, id));
-    // What has been measured is compared when that is done; what is gone or only changed sides, at once.
-    if (there && touches(c, 'pictureId', 'widthMm')) await askToMeasure(tx, teacherId, { id, studyId });
+    // What is measured is compared when that is done; what is gone, or only changed sides, at once.
+    if (!there) compare = true;
+    else if (touches(c, 'pictureId', 'widthMm')) await askToMeasure(tx, teacherId, { id, studyId });
+    else if (touches(c, 'foil')) compare = true;
   }
-  return changes.some((c) => c.after === null || touches(c, 'foil'));
+  return compare;
 }
 
 async function ofPieces(tx: Transaction, { teacherId, studyId }: Where, changes: RowChange[]): Promise<void> {

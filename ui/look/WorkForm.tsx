@@ -9,6 +9,8 @@ import { useAct } from '../shared/useAct';
 import type { LookWork } from './work';
 
 const INCH = 25.4;
+/** Below this a width is half typed. */
+const LEAST_MM = 10;
 
 /** What is known and noted of a work: saved field by field as each is left. */
 export function WorkForm({
@@ -45,6 +47,7 @@ export function WorkForm({
     chain.current = saved;
     return saved;
   };
+  const mmOf = (text: string) => Number(text.trim().replace(',', '.')) * (units === 'inch' ? INCH : 1);
   const size = (name: 'widthMm' | 'heightMm', label: string) => (
     <label className="grid gap-1">
       {label} ({units === 'inch' ? 'in' : 'mm'})
@@ -53,10 +56,8 @@ export function WorkForm({
         stored={shown(work[name])}
         className="input input-sm w-28"
         inputMode="decimal"
-        onSave={(text) => {
-          const typed = text.trim().replace(',', '.');
-          return save({ [name]: typed === '' ? null : Number(typed) * (units === 'inch' ? INCH : 1) });
-        }}
+        skip={(text) => text.trim() !== '' && !(mmOf(text) >= LEAST_MM)}
+        onSave={(text) => save({ [name]: text.trim() === '' ? null : Number.isNaN(mmOf(text)) ? text : mmOf(text) })}
       />
     </label>
   );

@@ -10,7 +10,7 @@ interface Own {
   stored: string;
   /** Saves the text; says whether that went well. */
   onSave: (text: string) => Promise<boolean>;
-  /** Text that is not worth saving, as an empty title. */
+  /** Text that is only half typed, as an empty title or a first figure: not saved until the field is left, which then tells what is wrong with it. */
   skip?: (text: string) => boolean;
 }
 
@@ -30,25 +30,28 @@ function useTyped({ place, stored, onSave, skip }: Own) {
     }
     live.current.stored = stored;
   }, [stored, onSave, skip]);
-  const flush = useCallback(async () => {
-    if (timer.current) clearTimeout(timer.current);
-    timer.current = null;
-    const now = live.current;
-    if (now.saving) return;
-    // What is typed while it is being saved is saved next.
-    while (now.text !== now.stored && !now.skip?.(now.text)) {
-      const sent = now.text;
-      now.saving = true;
-      tellState(place, 'saving');
-      const saved = await now.onSave(sent);
-      now.saving = false;
-      if (!saved) return tellState(place, 'failed');
-      now.stored = sent;
-    }
-    if (now.text !== now.stored) return;
-    keepDraft(place, null);
-    tellState(place, null);
-  }, [place]);
+  const flush = useCallback(
+    async (left = false) => {
+      if (timer.current) clearTimeout(timer.current);
+      timer.current = null;
+      const now = live.current;
+      if (now.saving) return;
+      // What is typed while it is being saved is saved next.
+      while (now.text !== now.stored && (left || !now.skip?.(now.text))) {
+        const sent = now.text;
+        now.saving = true;
+        tellState(place, 'saving');
+        const saved = await now.onSave(sent);
+        now.saving = false;
+        if (!saved) return tellState(place, 'failed');
+        now.stored = sent;
+      }
+      if (now.text !== now.stored) return;
+      keepDraft(place, null);
+      tellState(place, null);
+    },
+    [place],
+  );
   useEffect(() => {
     const draft = readDraft(place);
     if (draft && draft.text !== live.current.stored) {
@@ -81,10 +84,10 @@ function useTyped({ place, stored, onSave, skip }: Own) {
 
 export function TypedInput({ place, stored, onSave, skip, ...rest }: Own & Omit<ComponentProps<'input'>, 'value' | 'onChange' | 'onBlur'>) {
   const { text, change, flush } = useTyped({ place, stored, onSave, skip });
-  return <input {...rest} value={text} onChange={(e) => change(e.target.value)} onBlur={() => void flush()} />;
+  return <input {...rest} value={text} onChange={(e) => change(e.target.value)} onBlur={() => void flush(true)} />;
 } // prettier-ignore
 
 export function TypedArea({ place, stored, onSave, skip, ...rest }: Own & Omit<ComponentProps<'textarea'>, 'value' | 'onChange' | 'onBlur'>) {
   const { text, change, flush } = useTyped({ place, stored, onSave, skip });
-  return <textarea {...rest} value={text} onChange={(e) => change(e.target.value)} onBlur={() => void flush()} />;
+  return <textarea {...rest} value={text} onChange={(e) => change(e.target.value)} onBlur={() => void flush(true)} />;
 } // prettier-ignore

@@ -6,20 +6,20 @@ const UPLOADS = 60;
 
 /** On the servers given; the first takes the uploads, pages are opened on the last. */
 export async function crowdTrial(servers, { uploads = UPLOADS, minutes = 20, meanwhile = async () => {} } = {}) {
-  const teacher = await new Teacher(servers[0].origin).enter('sign-up');
+  const teacher = await new Teacher(servers[0]).enter('sign-up');
   const study = await teacher.study('Crowd');
   const made = [];
   for (let i = 0; i < uploads; i++) made.push(await largePhotograph(i + 1));
   const megabytes = made.reduce((s, b) => s + b.length, 0) / 1048576;
   say(`${uploads} photographs of ${(megabytes / uploads).toFixed(1)} MB at once …`);
-  const looker = new Teacher(servers.at(-1).origin);
+  const looker = new Teacher(servers.at(-1));
   Object.assign(looker, { email: teacher.email });
   await looker.enter('sign-in');
   let going = true;
   const opening = openPages(looker, study, () => going);
   const accepted = new Map();
   const begun = performance.now();
-  const senders = servers.map((s) => Object.assign(new Teacher(s.origin), { cookie: s === servers[0] ? teacher.cookie : looker.cookie })); // prettier-ignore
+  const senders = servers.map((s) => Object.assign(new Teacher(s), { cookie: s === servers[0] ? teacher.cookie : looker.cookie })); // prettier-ignore
   let sends = 0;
   const handing = Promise.all(
     made.map(async (bytes, i) => {

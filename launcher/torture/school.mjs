@@ -37,10 +37,14 @@ const PASSWORD = 'a-long-enough-one';
 
 /** A teacher of this installation, by fetch alone. What is refused for a moment is asked again, as a page does. */
 export class Teacher {
-  constructor(origin) {
-    this.origin = origin;
+  /** `server` is its address, or what holds one: where that moves on to another server, so do the teacher's requests. */
+  constructor(server) {
+    this.server = server;
     this.email = `t${randomBytes(6).toString('hex')}@fennick.example`;
     this.cookie = '';
+  }
+  get origin() {
+    return typeof this.server === 'string' ? this.server : this.server.origin;
   }
   fetch(path, init = {}) {
     return fetch(this.origin + path, { ...init, headers: { origin: this.origin, cookie: this.cookie, ...init.headers }, signal: AbortSignal.timeout(120_000) }); // prettier-ignore

@@ -4,7 +4,7 @@ import { drizzle, MySql2Database } from 'drizzle-orm/mysql2';
 import { createPool, createPoolCluster, type Pool, type PoolConnection } from 'mysql2/promise';
 import { Told } from '../errors';
 import * as schema from '../schema';
-import { isDeadlock, isLost } from './failures';
+import { isDeadlock, isLost, isSevered } from './failures';
 import { readDatabaseUrl } from './hosts';
 
 export type Database = MySql2Database<typeof schema>;
@@ -108,7 +108,7 @@ function clusterClient(url: string, limit: number): Client {
   hosts.forEach((_, i) => add(i));
   const nodes = cluster.of('*', 'ORDER');
   const resting = new Set<string>();
-  /** A node that lost the others still accepts connections, so it has to be set aside by hand. */
+  /** A node that is gone refuses connections, and the library rests it; one that lost the others accepts them still, and has to be set aside by hand. */
   const rest = (id: string) => {
     if (resting.has(id)) return;
     resting.add(id);
@@ -128,7 +128,7 @@ function clusterClient(url: string, limit: number): Client {
         try {
           return await own(...words);
         } catch (error) {
-          if (id !== undefined && isLost(error)) rest(id);
+          if (id !== undefined && isSevered(error)) rest(id);
           throw error;
         }
       };

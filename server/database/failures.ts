@@ -41,5 +41,7 @@ export const isDeadlock = (error: unknown): boolean => has(error, DEADLOCK);
 /** The database is out of reach, or went away in the middle. */
 export const isLost = (error: unknown): boolean =>
   has(error, LOST) || [...chain(error)].some((e) => /in closed state|Pool is closed|Connection lost/.test(String(e.message))); // prettier-ignore
+/** A cluster's node that has lost the others: it takes connections and answers nothing. */
+export const isSevered = (error: unknown): boolean => has(error, new Set(['ER_UNKNOWN_COM_ERROR']));
 export const isFull = (error: unknown): boolean =>
   has(error, FULL) || [...chain(error)].some((e) => /No space left on device|Errcode: 28/.test(String(e.message)));

@@ -75,3 +75,14 @@ export async function lockStudy(tx: Transaction, teacherId: string, studyId: str
 /** A change within a study: whole or not at all, alone in that study while it lasts. */
 export const inStudy = <T>(teacherId: string, studyId: string, work: (tx: Transaction, study: StudyRow) => Promise<T>): Promise<T> =>
   changing(async (tx) => work(tx, await lockStudy(tx, teacherId, studyId))); // prettier-ignore
+
+/** A change of a thing that hangs off a study: alone in that study, with the thing's row as it is then. */
+export async function within<Row extends { studyId: string }, T>(
+  rowOf: (teacherId: string, id: string, db?: Querying) => Promise<Row>,
+  teacherId: string,
+  id: string,
+  work: (tx: Transaction, row: Row) => Promise<T>,
+): Promise<T> {
+  const { studyId } = await rowOf(teacherId, id);
+  return inStudy(teacherId, studyId, async (tx) => work(tx, await rowOf(teacherId, id, tx)));
+}

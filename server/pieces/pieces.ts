@@ -2,7 +2,7 @@
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/mysql-core';
 import type { Comparison } from '../../core/style/compare';
-import { changing, database, newId, type Transaction } from '../database/connection';
+import { changing, database, newId } from '../database/connection';
 import { isDuplicate } from '../database/failures';
 import { logged, loggedRemoval } from '../edits/log';
 import { conflict, notFound, Told } from '../errors';
@@ -11,7 +11,7 @@ import { putPicture } from '../pictures/store';
 import { askToProcess } from '../queue/asking';
 import { comparisons, findingNotes, jobs, pictures, pieces, ruleAnswers, students } from '../schema';
 import { shownName } from '../studies/classes';
-import { inStudy, lockStudy, ownStudent, pieceOf, PieceRow, ruleOf, studyOf } from '../accounts/ownership';
+import { lockStudy, ownStudent, pieceOf, PieceRow, ruleOf, studyOf, within } from '../accounts/ownership';
 
 interface NewPiece {
   studentId: string | null;
@@ -64,17 +64,6 @@ export async function addPiece(
   return id;
 }
 
-/** A change of one piece of a study of this teacher's. */
-async function inPiece<T>(
-  teacherId: string,
-  id: string,
-  work: (tx: Transaction, row: PieceRow) => Promise<T>,
-): Promise<T> {
-  // prettier-ignore
-  const { studyId } = await pieceOf(teacherId, id);
-  return inStudy(teacherId, studyId, async (tx) => work(tx, await pieceOf(teacherId, id, tx)));
-}
-
 const about = (teacherId: string, { id, studyId, studentId }: PieceRow, subject: string, label: string) => ({ teacherId, studyId, studentId, subject, subjectId: id, label }); // prettier-ignore
 const itself = (id: string) => ({ table: pieces, where: eq(pieces.id, id) });
 
@@ -85,14 +74,14 @@ export function placeCorners(
   version: number,
   corners: [number, number][],
 ): Promise<void> {
-  return inPiece(teacherId, id, async (tx, piece) => {
+  return within(pieceOf, teacherId, id, async (tx, piece) => {
     if (piece.version !== version) throw conflict('This piece');
     await logged(tx, about(teacherId, piece, 'corners', 'corners of a photograph'), [itself(id)], () => tx.update(pieces).set({ corners, placedByHand: true }).where(eq(pieces.id, id))); // prettier-ignore
   });
 }
 
 export const removePiece = (teacherId: string, id: string): Promise<void> =>
-  inPiece(teacherId, id, (tx, piece) => loggedRemoval(tx, about(teacherId, piece, 'piece', `removing ${piece.kind} ${piece.attempt}`), itself(id))); // prettier-ignore
+  within(pieceOf, teacherId, id, (tx, piece) => loggedRemoval(tx, about(teacherId, piece, 'piece', `removing ${piece.kind} ${piece.attempt}`), itself(id))); // prettier-ignore
 
 /** Why a piece waits though nothing works on it. */
 type Held = { state: 'failed' | 'stopped'; told: string } | null;
@@ -179,7 +168,7 @@ export function noteFinding(
   pieceId: string,
   { feature, setAside, note, version }: NoteView,
 ): Promise<number> {
-  return inPiece(teacherId, pieceId, async (tx, piece) => {
+  return within(pieceOf, teacherId, pieceId, async (tx, piece) => {
     const where = and(eq(findingNotes.pieceId, pieceId), eq(findingNotes.feature, feature))!;
     const [there] = await tx.select().from(findingNotes).where(where);
     if ((there?.version ?? 0) !== version) throw conflict('This note');
@@ -195,7 +184,7 @@ export function noteFinding(
 
 /** Whether a piece keeps an always or never sentence, answered by a person. */
 export function answerRule(teacherId: string, pieceId: string, ruleId: string, met: boolean): Promise<void> {
-  return inPiece(teacherId, pieceId, async (tx, piece) => {
+  return within(pieceOf, teacherId, pieceId, async (tx, piece) => {
     const rule = await ruleOf(teacherId, ruleId, tx);
     if (rule.studyId !== piece.studyId) throw notFound('This rule');
     const where = and(eq(ruleAnswers.pieceId, pieceId), eq(ruleAnswers.ruleId, ruleId))!;

@@ -1,12 +1,12 @@
 /** Knows the pictures students draw from, how far each part of one follows the manner, and its ticked-off rules. */
 import { and, asc, eq, sql } from 'drizzle-orm';
-import { changing, database, newId, type Transaction } from '../database/connection';
+import { changing, database, newId } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
 import { conflict, notFound, Told } from '../errors';
 import { takeInPicture } from '../pictures/takeIn';
 import { pictures, referenceChecks, referencePictures, students } from '../schema';
 import { shownName } from './classes';
-import { inStudy, lockStudy, ownStudent, referenceOf, ReferenceRow, ruleOf, studyOf } from '../accounts/ownership';
+import { lockStudy, ownStudent, referenceOf, ReferenceRow, ruleOf, studyOf, within } from '../accounts/ownership';
 
 const MOST_REFERENCES = 80;
 
@@ -50,17 +50,6 @@ export async function addReference(
   return id;
 }
 
-/** A change of one reference of a study of this teacher's. */
-async function inReference<T>(
-  teacherId: string,
-  id: string,
-  work: (tx: Transaction, row: ReferenceRow) => Promise<T>,
-): Promise<T> {
-  // prettier-ignore
-  const { studyId } = await referenceOf(teacherId, id);
-  return inStudy(teacherId, studyId, async (tx) => work(tx, await referenceOf(teacherId, id, tx)));
-}
-
 const about = (teacherId: string, { id, studyId, studentId }: ReferenceRow, label: string) => ({ teacherId, studyId, studentId, subject: 'reference', subjectId: id, label }); // prettier-ignore
 const itself = (id: string) => ({ table: referencePictures, where: eq(referencePictures.id, id) });
 
@@ -71,7 +60,7 @@ export function changeReference(
   version: number,
   fields: Partial<ReferenceFields>,
 ): Promise<number> {
-  return inReference(teacherId, id, async (tx, row) => {
+  return within(referenceOf, teacherId, id, async (tx, row) => {
     if (row.version !== version) throw conflict('This reference');
     if (fields.studentId) await ownStudent(tx, await studyOf(teacherId, row.studyId, tx), fields.studentId);
     const bent = fields.strength !== undefined || fields.parts !== undefined;
@@ -84,10 +73,10 @@ export function changeReference(
 }
 
 export const removeReference = (teacherId: string, id: string): Promise<void> =>
-  inReference(teacherId, id, (tx, row) => loggedRemoval(tx, about(teacherId, row, `removing “${row.title}”`), itself(id))); // prettier-ignore
+  within(referenceOf, teacherId, id, (tx, row) => loggedRemoval(tx, about(teacherId, row, `removing “${row.title}”`), itself(id))); // prettier-ignore
 
 export function tickRule(teacherId: string, id: string, ruleId: string, done: boolean): Promise<void> {
-  return inReference(teacherId, id, async (tx, row) => {
+  return within(referenceOf, teacherId, id, async (tx, row) => {
     if ((await ruleOf(teacherId, ruleId, tx)).studyId !== row.studyId) throw notFound('This rule');
     const where = and(eq(referenceChecks.referenceId, id), eq(referenceChecks.ruleId, ruleId))!;
     await logged(tx, about(teacherId, row, `a rule ticked for “${row.title}”`), [{ table: referenceChecks, where }], () =>

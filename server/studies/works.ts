@@ -10,7 +10,7 @@ import { putMade, takeInPicture } from '../pictures/takeIn';
 import { askToMeasure } from '../queue/asking';
 import { facts, jobs, landmarkSets, pictures, pins, profiles, workGroups, works } from '../schema';
 import { inThread } from '../threads/threads';
-import { inStudy, lockStudy, studyOf, workOf, WorkRow } from '../accounts/ownership';
+import { lockStudy, studyOf, within, workOf, WorkRow } from '../accounts/ownership';
 
 const MOST_WORKS = 24;
 const MOST_NOTED = 200;
@@ -83,17 +83,6 @@ const FIELD_WORDS: Record<keyof WorkFields, string> = {
   impressions: 'first impressions',
 };
 
-/** A change of one work of a study of this teacher's. */
-async function inWork<T>(
-  teacherId: string,
-  id: string,
-  work: (tx: Transaction, row: WorkRow) => Promise<T>,
-): Promise<T> {
-  // prettier-ignore
-  const { studyId } = await workOf(teacherId, id);
-  return inStudy(teacherId, studyId, async (tx) => work(tx, await workOf(teacherId, id, tx)));
-}
-
 const about = (teacherId: string, { id, studyId }: WorkRow, label: string) => ({ teacherId, studyId, subject: 'work', subjectId: id, label }); // prettier-ignore
 const itself = (id: string) => ({ table: works, where: eq(works.id, id) });
 
@@ -104,7 +93,7 @@ export function updateWork(
   version: number,
   fields: Partial<WorkFields>,
 ): Promise<number> {
-  return inWork(teacherId, id, async (tx, work) => {
+  return within(workOf, teacherId, id, async (tx, work) => {
     const { group, ...plain } = fields;
     const set = { ...plain, ...(group === undefined ? {} : { groupId: await groupNamed(tx, work.studyId, group) }) };
     const what = (Object.keys(fields) as (keyof WorkFields)[]).map((f) => FIELD_WORDS[f]).join(', ');
@@ -114,7 +103,7 @@ export function updateWork(
 }
 
 export const removeWork = (teacherId: string, id: string): Promise<void> =>
-  inWork(teacherId, id, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing “${work.title}”`), itself(id))); // prettier-ignore
+  within(workOf, teacherId, id, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing “${work.title}”`), itself(id))); // prettier-ignore
 
 /** Crops and turns a work's picture; the original upload is kept, points and patches go along. */
 export async function cropWork(teacherId: string, id: string, version: number, frame: Crop): Promise<void> {
@@ -132,7 +121,7 @@ export async function cropWork(teacherId: string, id: string, version: number, f
     throw new Told(400, 'The cropping frame must lie inside the picture and be at least 16 px each way.', 'crop');
   const crop = wholeCrop(frame, picture.width, picture.height);
   const made = await inThread({ task: 'upright', bytes: await getBlob(database(), picture.sha256), name: picture.name, crop }); // prettier-ignore
-  await inWork(teacherId, id, async (tx, work) => {
+  await within(workOf, teacherId, id, async (tx, work) => {
     const uprightId = await putMade(tx, teacherId, 'upright', picture.id, picture.name, made);
     const scopes = [itself(id), { table: landmarkSets, where: eq(landmarkSets.workId, id) }, { table: pins, where: eq(pins.workId, id) }]; // prettier-ignore
     await logged(tx, about(teacherId, work, `cropping “${work.title}”`), scopes, async () => {
@@ -226,7 +215,7 @@ async function roomFor(tx: Transaction, table: typeof facts | typeof pins, workI
 
 export function addFact(teacherId: string, workId: string, text: string, source: string | null): Promise<string> {
   const id = newId();
-  return inWork(teacherId, workId, async (tx, work) => {
+  return within(workOf, teacherId, workId, async (tx, work) => {
     await roomFor(tx, facts, workId, 'facts');
     await logged(tx, about(teacherId, work, `a fact about “${work.title}”`), [{ table: facts, where: eq(facts.id, id) }], () => tx.insert(facts).values({ id, workId, text, source })); // prettier-ignore
     return id;
@@ -235,7 +224,7 @@ export function addFact(teacherId: string, workId: string, text: string, source:
 
 export function removeFact(teacherId: string, workId: string, factId: string): Promise<void> {
   const where = and(eq(facts.id, factId), eq(facts.workId, workId))!;
-  return inWork(teacherId, workId, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing a fact about “${work.title}”`), { table: facts, where })); // prettier-ignore
+  return within(workOf, teacherId, workId, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing a fact about “${work.title}”`), { table: facts, where })); // prettier-ignore
 }
 
 export function addPin(
@@ -245,7 +234,7 @@ export function addPin(
   reading: unknown,
 ): Promise<string> {
   const id = newId();
-  return inWork(teacherId, workId, async (tx, work) => {
+  return within(workOf, teacherId, workId, async (tx, work) => {
     await roomFor(tx, pins, workId, 'kept patches');
     await logged(tx, about(teacherId, work, `a patch kept on “${work.title}”`), [{ table: pins, where: eq(pins.id, id) }], () => tx.insert(pins).values({ id, workId, patch, reading, createdAt: new Date() })); // prettier-ignore
     return id;
@@ -254,5 +243,5 @@ export function addPin(
 
 export function removePin(teacherId: string, workId: string, pinId: string): Promise<void> {
   const where = and(eq(pins.id, pinId), eq(pins.workId, workId))!;
-  return inWork(teacherId, workId, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing a patch from “${work.title}”`), { table: pins, where })); // prettier-ignore
+  return within(workOf, teacherId, workId, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing a patch from “${work.title}”`), { table: pins, where })); // prettier-ignore
 }

@@ -40,8 +40,7 @@ async function keptOf(teacherId: string, studentId: string): Promise<Kept> {
   const file = (id: string | null) => (id === null ? null : (fileOf.get(id) ?? null));
   const readingsOf = (id: string | null) => readings.filter((r) => r.pictureId === id).map(({ profileVersion, widthMm, document }) => ({ profileVersion, widthMm, document })); // prettier-ignore
   const document = {
-    format: 'oldhand.student',
-    version: 1,
+    format: 'oldhand.student/1',
     student: { firstName: student.firstName, initial: student.initial, class: student.className },
     pieces: own.map(({ piece, study, master }) => ({
       study,

@@ -81,7 +81,7 @@ test('a study is deleted by its name, and its photographs are gone with it', asy
   await open(page, `${origin()}/studies`);
   await page.getByRole('button', { name: 'Delete this study' }).click();
   const dialog = page.getByRole('dialog');
-  await expect(dialog.getByText('1 work and 0 pieces go with it')).toBeVisible();
+  await expect(dialog.getByText('Gone with it: 1 work and 0 pieces')).toBeVisible();
   const final = dialog.getByRole('button', { name: 'Delete for good' });
   await dialog.getByRole('textbox').fill('To stay');
   await expect(final).toBeDisabled();

@@ -136,12 +136,12 @@ export const text = {
       const many = (count: number, one: string, more: string) => (count === 1 ? `1 ${one}` : `${count} ${more}`);
       const pieces = many(n.pieces, 'piece', 'pieces');
       if (what === 'study')
-        return `${many(n.works, 'work', 'works')} and ${pieces} go with it, with every photograph, reading, rule, note and plan.`;
+        return `Gone with it: ${many(n.works, 'work', 'works')} and ${pieces}, every photograph, reading, rule, note and plan.`;
       if (what === 'student')
-        return `${pieces} go with this student, with photographs, readings, notes and own references.`;
+        return `Gone with this student: ${pieces} with photographs, readings, notes, and own references.`;
       if (what === 'class')
-        return `${many(n.students, 'student', 'students')} and ${pieces} go with it, photographs included. ${n.studies === 1 ? 'Its study stays' : `Its ${n.studies} studies stay`}, with the master’s works and the rules.`;
-      return `${many(n.studies, 'study', 'studies')}, ${many(n.works, 'work', 'works')}, ${pieces} and ${many(n.students, 'student', 'students')} go with this account, with everything in its cupboard.`;
+        return `Gone with it: ${many(n.students, 'student', 'students')} and ${pieces}, photographs included. ${n.studies === 1 ? 'Its study stays' : `Its ${n.studies} studies stay`}, with the master’s works and the rules.`;
+      return `Gone with this account: ${many(n.studies, 'study', 'studies')}, ${many(n.works, 'work', 'works')}, ${pieces} and ${many(n.students, 'student', 'students')}, and everything in its cupboard.`;
     },
     student: 'Delete this student …',
     everything: 'Everything about this student (ZIP)',

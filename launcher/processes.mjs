@@ -1,5 +1,5 @@
 // Knows the processes a data folder has running, so that a start after a kill finds what was left behind.
-import { existsSync, mkdirSync, openSync, closeSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, linkSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { plainError } from './setup.mjs';
 
@@ -71,19 +71,24 @@ export async function endLeftOvers(dir, say) {
 export function holdFolder(dir) {
   mkdirSync(dir, { recursive: true });
   const file = join(dir, LOCK);
-  for (;;) {
-    try {
-      const fd = openSync(file, 'wx', 0o600);
-      writeFileSync(fd, JSON.stringify(self()));
-      closeSync(fd);
-      break;
-    } catch (error) {
-      if (error.code !== 'EEXIST') throw error;
-      const owner = readJson(file, null);
-      if (isAlive(owner))
-        throw plainError(`Old Hand is running on ${dir} already (process ${owner.pid}); stop that one first`);
-      rmSync(file, { force: true });
+  // Written beside its place and linked there, so that nobody ever reads an empty one.
+  const own = `${file}.${process.pid}`;
+  writeFileSync(own, JSON.stringify(self()), { mode: 0o600 });
+  try {
+    for (;;) {
+      try {
+        linkSync(own, file);
+        break;
+      } catch (error) {
+        if (error.code !== 'EEXIST') throw error;
+        const owner = readJson(file, null);
+        if (isAlive(owner))
+          throw plainError(`Old Hand is running on ${dir} already (process ${owner.pid}); stop that one first`);
+        rmSync(file, { force: true });
+      }
     }
+  } finally {
+    rmSync(own, { force: true });
   }
   return () => {
     if (readJson(file, null)?.pid === process.pid) rmSync(file, { force: true });

@@ -156,8 +156,8 @@ const OPTIONS = {
   keepAliveInitialDelay: 5000,
 } as const;
 
-/** A database of its own for a program that ends; the caller ends its pool. */
-function openDatabase(url: string, limit = 8): { pool: Client; db: Database } {
+/** A pool over what the address names, one host or several, and drizzle over the pool. */
+function openDatabase(url: string, limit: number): { pool: Client; db: Database } {
   const several = readDatabaseUrl(url).hosts.length > 1;
   const client = several ? clusterClient(url, limit) : poolClient(url, limit);
   const pool = lasting(client);

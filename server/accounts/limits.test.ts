@@ -1,11 +1,8 @@
 /** How often somebody may try to come in, and who may make an account. */
-import { ne } from 'drizzle-orm';
-import { leave, newTeacher } from '../../tests/support/school';
+import { emptySchool, leave, newTeacher } from '../../tests/support/school';
 import { database } from '../database/connection';
-import { removeAccount } from '../removal/removal';
-import { rateLimit, user } from '../schema';
+import { rateLimit } from '../schema';
 import { checkTries } from './limits';
-import { DEMO_EMAIL } from './demoAccount';
 import { checkSignUp, signUpKind } from './signUp';
 
 afterAll(leave);
@@ -39,8 +36,7 @@ test('behind a configured proxy one address has its own measure too, whichever e
 });
 
 test('accounts are open, by a code, or closed; the first teacher may always', async () => {
-  const others = await database().select({ id: user.id, email: user.email }).from(user).where(ne(user.email, DEMO_EMAIL)); // prettier-ignore
-  for (const { id, email } of others) await removeAccount(id, email);
+  await emptySchool();
   process.env.OLDHAND_SIGN_UP = 'closed';
   expect(await signUpKind()).toBe('open');
   await checkSignUp('');

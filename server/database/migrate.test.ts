@@ -89,7 +89,8 @@ test('what an earlier version had wrapped up is taken over: its data stays, its 
     insert into landmark_sets (id, study_id, subject, subject_id, template, points, updated_at) values ('a', 's', 'work', 'w', 'free', '{}', now()), ('b', 's', 'piece', 'gone', 'free', '{}', now());
     insert into edits (study_id, subject, subject_id, label, at) values ('s', 'work', 'w', 'old', now());
     insert into jobs (id, teacher_id, study_id, kind, work_key, payload, told, created_at) values ('j', 't', 's', 'measure-work', 'measure-work:w', '{}', '', now()), ('k', 't', 'gone', 'measure-work', 'measure-work:gone', '{}', '', now())`); // prettier-ignore
-  expect(await pendingMigrations(url(), ROOT)).toMatchObject({ holdsData: true, pending: [expect.stringMatching(/^0002/), expect.anything(), expect.anything()] }); // prettier-ignore
+  const { holdsData, pending } = await pendingMigrations(url(), ROOT);
+  expect([holdsData, pending[0], pending.length]).toEqual([true, expect.stringMatching(/^0002/), journal.entries.length - 2]); // prettier-ignore
   await migrate();
   expect(await shape()).toEqual(whole);
   expect(await rows('select id, work_id, piece_id from landmark_sets')).toEqual([{ id: 'a', work_id: 'w', piece_id: null }]); // prettier-ignore

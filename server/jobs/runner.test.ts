@@ -1,6 +1,6 @@
 /** A server working through the queue, told how far it is, and stopped cleanly. */
 import { eq } from 'drizzle-orm';
-import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
+import { emptySchool, leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
 import { workOf } from '../accounts/ownership';
 import { database } from '../database/connection';
 import { counted, isEnding } from '../ending';
@@ -19,7 +19,7 @@ const held = globalThis as { __oldhandRunner?: unknown; __oldhandEnding?: { endi
 let teacher = '';
 let study = '';
 beforeEach(async () => {
-  await database().delete(jobs);
+  await emptySchool();
   teacher = await newTeacher();
   study = await newStudy(teacher);
 });

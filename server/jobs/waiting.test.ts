@@ -1,7 +1,7 @@
 /** Nothing waits unasked, and no comparison stays that was made from something else. */
 import { eq } from 'drizzle-orm';
 import { PROFILE_VERSION } from '../../core/style/profile';
-import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
+import { emptySchool, leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
 import { pieceOf, workOf } from '../accounts/ownership';
 import { connectedFor, database } from '../database/connection';
 import { addPiece, placeCorners } from '../pieces/pieces';
@@ -20,7 +20,7 @@ const CORNERS: [number, number][] = [[0, 0], [480, 0], [480, 340], [0, 340]]; //
 let teacher = '';
 let study = '';
 beforeEach(async () => {
-  await db().delete(jobs);
+  await emptySchool();
   teacher = await newTeacher();
   study = await newStudy(teacher);
 });

@@ -3,7 +3,7 @@ import { eq, sql } from 'drizzle-orm';
 import { unzipSync } from 'fflate';
 import { drawnPicture } from '../../tests/support/pictures';
 import { everything } from '../../tests/support/counting';
-import { leave, newClass, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
+import { emptySchool, leave, newClass, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
 import { changing, connectedFor, database } from '../database/connection';
 import { forgetOld, KEPT_DAYS, step } from '../edits/log';
 import { studentArchive } from '../exports/student';
@@ -24,6 +24,7 @@ import { addFact, addPin, addWork, cropWork } from '../studies/works';
 import { accountGoing, classGoing, removeAccount, removeClass, removeStudent, removeStudy, studentGoing, studyGoing } from './removal'; // prettier-ignore
 import { sweep } from './sweep';
 
+beforeAll(emptySchool);
 afterAll(leave);
 beforeEach(async () => {
   // Work left waiting by other tests would be counted with what is made here.

@@ -2,6 +2,8 @@
 import { drawnPicture } from './pictures';
 import { NEW_STUDY } from './study';
 import { closeDatabase, database, newId } from '../../server/database/connection';
+import { sweepPictures } from '../../server/pictures/dropping';
+import { removeAccount } from '../../server/removal/removal';
 import { user } from '../../server/schema';
 import { createClass } from '../../server/studies/classes';
 import { createStudy, StudyFields } from '../../server/studies/studies';
@@ -23,6 +25,13 @@ export const newClass = (teacherId: string, names = ['Ada', 'Bo', 'Cleo']): Prom
 /** A drawn sheet's bytes; another spacing is another picture. */
 export const sheetBytes = (spacing = 14, width = 480, height = 340): Promise<Buffer> =>
   drawnPicture(width, height, spacing).png().toBuffer();
+
+/** Deletes every account with all that is theirs: for tests that count the whole database, or work through its whole queue. */
+export async function emptySchool(): Promise<void> {
+  const everybody = await database().select({ id: user.id, email: user.email }).from(user);
+  for (const { id, email } of everybody) await removeAccount(id, email);
+  await sweepPictures(new Date(Date.now() + 7_200_000));
+}
 
 /** Lets go of the database and the worker threads that this file's modules hold. */
 export async function leave(): Promise<void> {

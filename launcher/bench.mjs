@@ -6,6 +6,7 @@ import { pathToFileURL } from 'node:url';
 import { freePort, startDatabase } from './database.mjs';
 import { runScript } from './script.mjs';
 import { startServer } from './server.mjs';
+import { crowdTrial } from './torture/crowd.mjs';
 import { ensureApplication, ensureBundles, ensurePackages, ensurePrograms, ROOT, say } from './setup.mjs';
 
 const GOALS = { ratio: 10, peakMb: 700, tensor: 1.5, palette: 0.3, p95Ms: 300 };
@@ -61,6 +62,8 @@ async function aClass() {
     const seed = await (await bundle('seed-demo')).seedDemo(database.url, join(scratch, 'pictures'), () => {});
     server = await startServer({ port: await freePort(4571), databaseUrl: database.url, secret, env: { OLDHAND_RATE_LIMIT: 'off' } }); // prettier-ignore
     await classOn(server.origin, seed, photographs);
+    // And the rush: sixty photographs in one moment.
+    await crowdTrial([server]);
   } finally {
     await stop();
   }

@@ -49,7 +49,7 @@ export async function classOf(teacherId: string, id: string, db: Querying = data
 
 export async function studentOf(teacherId: string, id: string, db: Querying = database()) {
   const [row] = await db
-    .select({ id: students.id, classId: students.classId, firstName: students.firstName, initial: students.initial, className: classes.name })
+    .select({ id: students.id, firstName: students.firstName, initial: students.initial, className: classes.name })
     .from(students)
     .innerJoin(classes, eq(classes.id, students.classId))
     .where(and(eq(students.id, id), eq(classes.teacherId, teacherId))); // prettier-ignore

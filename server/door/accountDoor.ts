@@ -2,19 +2,18 @@
 import { auth } from '../accounts/auth';
 import { checkTries } from '../accounts/limits';
 import { checkSignUp } from '../accounts/signUp';
-import { Told } from '../errors';
-import { refuse, textOf } from './http';
+import { readJson, refuse, textOf } from './http';
 import { checkOrigin } from '../origin';
 
-const LIMITED = { '/sign-in/email': 'sign-in', '/sign-up/email': 'sign-up' } as const;
+/** What is being tried, by the address as it reads once decoded: every way in counts, however it is written. */
+function triedAt(url: string): 'sign-in' | 'sign-up' | null {
+  const path = decodeURIComponent(new URL(url).pathname);
+  if (/\/sign-in\b/.test(path)) return 'sign-in';
+  return /\/sign-up\b/.test(path) ? 'sign-up' : null;
+}
 
 function fieldsOf(text: string): { email: string; code: string } {
-  let value: { email?: unknown; code?: unknown } | null;
-  try {
-    value = JSON.parse(text) as typeof value;
-  } catch {
-    throw new Told(400, 'The request holds no JSON.');
-  }
+  const value = readJson(text) as { email?: unknown; code?: unknown } | null;
   const plain = (v: unknown) => (typeof v === 'string' ? v : '');
   return { email: plain(value?.email), code: plain(value?.code) };
 }
@@ -22,10 +21,9 @@ function fieldsOf(text: string): { email: string; code: string } {
 export async function accountAnswer(request: Request): Promise<Response> {
   try {
     checkOrigin(request);
-    const path = new URL(request.url).pathname.replace(/^\/api\/auth/, '') as keyof typeof LIMITED;
     if (request.method === 'GET') return await auth().handler(request);
     const text = await textOf(request);
-    const what = LIMITED[path];
+    const what = triedAt(request.url);
     if (what) {
       const { email, code } = fieldsOf(text);
       await checkTries(what, email, request.headers);

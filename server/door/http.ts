@@ -74,6 +74,14 @@ export async function textOf(request: Request): Promise<string> {
   return Buffer.concat(parts).toString('utf8');
 }
 
+export function readJson(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new Told(400, 'The request holds no JSON.');
+  }
+}
+
 /** Levels that any form here needs, and some more. */
 const MOST_LEVELS = 16;
 
@@ -89,13 +97,7 @@ function tooDeep(value: unknown): boolean {
 
 /** The request's JSON checked by a schema; unknown fields are dropped. */
 export async function body<S extends AnyObjectSchema>(request: Request, schema: S): Promise<InferType<S>> {
-  const text = await textOf(request);
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch {
-    throw new Told(400, 'The request holds no JSON.');
-  }
+  const value = readJson(await textOf(request));
   if (typeof value !== 'object' || value === null || Array.isArray(value))
     throw new Told(400, 'The request must hold one JSON object.');
   if (tooDeep(value)) throw new Told(400, 'The request is nested deeper than anything a form here sends.');

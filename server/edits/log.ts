@@ -69,7 +69,6 @@ export async function logged<T>(
   scopes: readonly Scope[],
   work: () => Promise<T>,
 ): Promise<T> {
-  // prettier-ignore
   const before = await readRows(tx, scopes);
   const made = await work();
   const changes = difference(before, await readRows(tx, scopes));
@@ -89,9 +88,10 @@ export interface EditState {
   redo: string | null;
 }
 
+/** The edit that the next step would take, without its rows, which can be long. */
 const next = (db: Querying, studyId: string, direction: 'undo' | 'redo') =>
   db
-    .select()
+    .select({ id: edits.id, label: edits.label })
     .from(edits)
     .where(and(eq(edits.studyId, studyId), eq(edits.undone, direction === 'redo'), eq(edits.passed, false)))
     .orderBy(direction === 'redo' ? asc(edits.id) : desc(edits.id))
@@ -120,16 +120,17 @@ export function step(teacherId: string, studyId: string, direction: 'undo' | 're
   return inStudy(teacherId, studyId, async (tx) => {
     const [edit] = await next(tx, studyId, direction);
     if (!edit) throw new Told(400, direction === 'undo' ? 'There is nothing to undo.' : 'There is nothing to redo.');
+    const [{ changes }] = await tx.select({ changes: edits.changes }).from(edits).where(eq(edits.id, edit.id));
     await tx.execute(sql`savepoint before_step`);
     try {
-      await putChanges(tx, edit.changes, direction === 'undo' ? 'before' : 'after');
+      await putChanges(tx, changes, direction === 'undo' ? 'before' : 'after');
     } catch (error) {
       if (!(error instanceof Clash)) throw error;
       await tx.execute(sql`rollback to savepoint before_step`);
       await tx.update(edits).set({ passed: true }).where(eq(edits.id, edit.id));
       return { label: edit.label, problem: problemWith(direction, edit.label, error) };
     }
-    await reckonAnew(tx, { teacherId, studyId }, edit.changes);
+    await reckonAnew(tx, { teacherId, studyId }, changes);
     await tx
       .update(edits)
       .set({ undone: direction === 'undo' })

@@ -82,7 +82,6 @@ export async function studentArchive(
   teacherId: string,
   studentId: string,
 ): Promise<{ stream: ReadableStream<Uint8Array>; name: string }> {
-  // prettier-ignore
   const { document, files, name } = await keptOf(teacherId, studentId);
   const db = database();
   let wake = () => {};

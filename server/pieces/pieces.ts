@@ -151,7 +151,6 @@ interface NoteView {
 export async function comparisonOf(
   pieceId: string,
 ): Promise<{ comparison: StoredComparison | null; notes: NoteView[] }> {
-  // prettier-ignore
   const db = database();
   const [row] = await db.select({ document: comparisons.document }).from(comparisons).where(eq(comparisons.pieceId, pieceId)); // prettier-ignore
   const notes = await db.select({ feature: findingNotes.feature, setAside: findingNotes.setAside, note: findingNotes.note, version: findingNotes.version }).from(findingNotes).where(eq(findingNotes.pieceId, pieceId)); // prettier-ignore

@@ -171,7 +171,6 @@ export async function tryAgain(
   studyId: string,
   subjectId: string | null,
 ): Promise<number> {
-  // prettier-ignore
   const [result] = await db
     .update(jobs)
     .set({ ...WAITING, attempts: 0, lost: 0, told: '', finishedAt: null, createdAt: new Date() })

@@ -34,7 +34,6 @@ export async function landmarksIn(
   studyId: string,
   subject: 'work' | 'reference' | 'both',
 ): Promise<Map<string, LandmarkView[]>> {
-  // prettier-ignore
   const column = subject === 'work' ? landmarkSets.workId : subject === 'reference' ? landmarkSets.referenceId : null;
   const rows = await database()
     .select({ ...VIEW, workId: landmarkSets.workId, referenceId: landmarkSets.referenceId })

@@ -23,7 +23,6 @@ export async function rulesWithAnswers(
   studyId: string,
   pieceId: string,
 ): Promise<(RuleRow & { met: boolean | null })[]> {
-  // prettier-ignore
   const rows = await database()
     .select({ rule: rules, met: ruleAnswers.met })
     .from(rules)

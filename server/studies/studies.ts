@@ -77,7 +77,6 @@ export function updateStudy(
   version: number,
   fields: Partial<StudyFields>,
 ): Promise<number> {
-  // prettier-ignore
   return inStudy(teacherId, id, async (tx, before) => {
     if (before.version !== version) throw conflict('This study');
     if (typeof fields.classId === 'string') await classOf(teacherId, fields.classId, tx);

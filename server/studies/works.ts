@@ -180,11 +180,17 @@ export async function listWorks(studyId: string): Promise<WorkView[]> {
 export async function worksWithReadings(
   studyId: string,
 ): Promise<{ id: string; title: string; pictureId: string; read: ProfileWithMaps | null }[]> {
-  // prettier-ignore
   const rows = await database()
     .select({ id: works.id, title: works.title, pictureId: works.pictureId, read: profiles.document })
     .from(works)
-    .leftJoin(profiles, and(eq(profiles.pictureId, works.pictureId), eq(profiles.profileVersion, PROFILE_VERSION), eq(profiles.widthMm, sql`coalesce(${works.widthMm}, 0)`))) // prettier-ignore
+    .leftJoin(
+      profiles,
+      and(
+        eq(profiles.pictureId, works.pictureId),
+        eq(profiles.profileVersion, PROFILE_VERSION),
+        eq(profiles.widthMm, sql`coalesce(${works.widthMm}, 0)`),
+      ),
+    ) // prettier-ignore
     .where(and(eq(works.studyId, studyId), eq(works.foil, false)))
     .orderBy(asc(works.position));
   return rows.map((r) => ({ ...r, read: r.read as ProfileWithMaps | null }));

@@ -109,6 +109,11 @@ test('sign-in is measured by e-mail, so another claimed address each time is no 
   for (let i = 0; i < 14; i++) statuses.push((await post('/api/auth/sign-in/email', { email: EMAIL, password: 'wrong-password' }, { 'x-forwarded-for': `6.6.6.${i}`, cookie: '' })).status); // prettier-ignore
   expect(statuses.filter((s) => s === 401)).toHaveLength(8);
   expect(statuses.filter((s) => s === 429)).toHaveLength(6);
+  // The same door, its address written otherwise: measured too, or no door at all.
+  for (const path of ['sign-in/email/', 'sign-in/%65mail', '/sign-in/email', '%73ign-in/email', 'sign-in//email']) {
+    const { status } = await post(`/api/auth/${path}`, { email: EMAIL, password: 'wrong-password' }, { cookie: '' });
+    expect([path, [404, 429].includes(status)]).toEqual([path, true]);
+  }
 });
 
 test('no foreign page, proxy quirk or malformed request gets further than a plain refusal', async () => {

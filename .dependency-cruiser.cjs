@@ -1,10 +1,25 @@
 /** The layer rules of the house: data flows one way, the core knows nothing of the rest. */
 const forbid = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
 /** The server's folders, from what knows least to what knows most: none imports from one that stands after it. */
-const SERVER = ['schema', 'database', 'threads', 'queue', 'pictures', 'accounts', 'edits', 'studies', 'pieces', 'lessons', 'exports', 'removal', 'jobs', 'door', 'demo']; // prettier-ignore
-const downwards = SERVER.slice(0, -1).map(
-  (folder, i) =>
-  forbid(`server-${folder}-knows-nothing-above`, `^server/${folder}/(?!.*\\.test\\.ts$)`, `^server/(${SERVER.slice(i + 1).join('|')})/`), // prettier-ignore
+const SERVER = [
+  'schema',
+  'database',
+  'threads',
+  'queue',
+  'pictures',
+  'accounts',
+  'edits',
+  'studies',
+  'pieces',
+  'lessons',
+  'exports',
+  'removal',
+  'jobs',
+  'door',
+  'demo',
+];
+const downwards = SERVER.slice(0, -1).map((folder, i) =>
+  forbid(`server-${folder}-knows-nothing-above`, `^server/${folder}/(?!.*\\.test\\.ts$)`, `^server/(${SERVER.slice(i + 1).join('|')})/`),
 );
 module.exports = {
   forbidden: [

@@ -2,11 +2,7 @@
 const common = {
   testEnvironment: 'node',
   transform: { '^.+\\.(t|j|mj)sx?$': '<rootDir>/tests/support/transform.cjs' },
-  transformIgnorePatterns: [
-    '/node_modules/(?!(culori|colorjs\\.io|spectral\\.js)/)',
-    '/tests/support/.*\\.mjs$',
-    '<rootDir>/launcher/',
-  ],
+  transformIgnorePatterns: ['/node_modules/(?!(culori|colorjs\\.io|spectral\\.js)/)', '/tests/support/.*\\.mjs$', '<rootDir>/launcher/'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1' },
 };
 

@@ -6,7 +6,7 @@ export function proxy(request: NextRequest): NextResponse {
     decodeURIComponent(request.nextUrl.pathname);
     return NextResponse.next();
   } catch {
-    return NextResponse.json({ error: 'This address cannot be read: a per cent sign in it stands alone.', field: null }, { status: 400 }); // prettier-ignore
+    return NextResponse.json({ error: 'This address cannot be read: a per cent sign in it stands alone.', field: null }, { status: 400 });
   }
 }
 

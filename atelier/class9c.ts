@@ -22,23 +22,16 @@ export interface Student {
   attempts: number;
 }
 
-const s = (
-  firstName: string,
-  initial: string,
-  misses: Partial<Hand>,
-  fault: readonly string[],
-  more: Partial<Student> = {},
-): Student => ({ firstName, initial, misses, fault, attempts: 1, ...more });
+const s = (firstName: string, initial: string, misses: Partial<Hand>, fault: readonly string[], more: Partial<Student> = {}): Student => ({
+  firstName,
+  initial,
+  misses,
+  fault,
+  attempts: 1,
+  ...more,
+});
 
-const TONE = [
-  'colour.groundL',
-  'colour.groundChroma',
-  'colour.palette',
-  'value.mean',
-  'value.light',
-  'colour.chroma',
-  'value.lightShare',
-];
+const TONE = ['colour.groundL', 'colour.groundChroma', 'colour.palette', 'value.mean', 'value.light', 'colour.chroma', 'value.lightShare'];
 
 export const STUDENTS: readonly Student[] = [
   s('Abel', 'R', { spacing: 2.9 }, ['marks.spacing', 'marks.coverage'], { attempts: 3 }),
@@ -47,7 +40,12 @@ export const STUDENTS: readonly Student[] = [
   s('Dita', 'M', { motley: 0.9 }, ['colour.count', 'colour.chroma', 'colour.chromaHigh', 'colour.palette', 'colour.warm', 'colour.accent']),
   s('Edo', 'V', { lee: 0.9 }, ['edges.outlined', 'edges.sharp']),
   s('Fenna', 'B', { accent: null }, ['colour.accent', 'colour.chromaHigh']),
-  s('Gus', 'T', { unevenness: 0.32, tremble: 0.7 }, ['marks.spacingVariation', 'marks.straightness', 'marks.coherence', 'marks.strokeLength']),
+  s('Gus', 'T', { unevenness: 0.32, tremble: 0.7 }, [
+    'marks.spacingVariation',
+    'marks.straightness',
+    'marks.coherence',
+    'marks.strokeLength',
+  ]),
   s('Hanne', 'O', {}, []),
   s('Ilya', 'P', { lineWidth: 0.85 }, ['marks.lineWidth', 'marks.coverage']),
   s('Jora', 'N', { length: [4.5, 7] }, ['marks.strokeLength'], { attempts: 2 }),
@@ -55,17 +53,40 @@ export const STUDENTS: readonly Student[] = [
   s('Lotte', 'S', {}, [], { copies: 0 }),
   s('Mika', 'A', { headsTall: 6.4 }, ['proportion.heads-tall']),
   s('Nour', 'E', { spacing: 1.15 }, ['marks.spacing', 'marks.coverage', 'marks.lineWidth'], { attempts: 3 }),
-  s('Odd', 'F', { washOpacity: 0.95, seaWash: '#1f4a3e', shadeWash: '#2c2742' }, ['value.mean', 'value.dark', 'value.darkShare', 'value.light', 'colour.palette', 'value.range', 'value.lightShare', 'value.focusContrast']),
+  s('Odd', 'F', { washOpacity: 0.95, seaWash: '#1f4a3e', shadeWash: '#2c2742' }, [
+    'value.mean',
+    'value.dark',
+    'value.darkShare',
+    'value.light',
+    'colour.palette',
+    'value.range',
+    'value.lightShare',
+    'value.focusContrast',
+  ]),
   s('Pia', 'G', { angle: 178 }, ['marks.direction'], { attempts: 2 }),
   s('Quirin', 'H', {}, [], { copies: 2 }),
-  s('Rasa', 'J', { crossEverywhere: true, crossing: 40 }, ['marks.crossing', 'marks.coherence', 'marks.share.cross-hatch', 'marks.direction']),
+  s('Rasa', 'J', { crossEverywhere: true, crossing: 40 }, [
+    'marks.crossing',
+    'marks.coherence',
+    'marks.share.cross-hatch',
+    'marks.direction',
+  ]),
   s('Sven', 'D', {}, []),
   s('Tuva', 'C', { accentShare: 0.03 }, ['colour.accent', 'colour.chromaHigh', 'colour.warm', 'colour.palette', 'colour.chroma']),
-  s('Udo', 'I', { seaWash: '#c9707e', shadeWash: '#d08a4a' }, ['colour.cool', 'colour.warm', 'colour.balance', 'colour.palette'], { attempts: 2 }),
+  s('Udo', 'I', { seaWash: '#c9707e', shadeWash: '#d08a4a' }, ['colour.cool', 'colour.warm', 'colour.balance', 'colour.palette'], {
+    attempts: 2,
+  }),
   s('Vera', 'Z', {}, []),
   s('Wim', 'Y', {}, [], { copies: 4 }),
-  s('Yara', 'U', { ground: '#a9b4c4' }, ['colour.balance', 'colour.groundL', 'colour.groundChroma', 'colour.cool', 'colour.palette', 'colour.warm']),
-]; // prettier-ignore
+  s('Yara', 'U', { ground: '#a9b4c4' }, [
+    'colour.balance',
+    'colour.groundL',
+    'colour.groundChroma',
+    'colour.cool',
+    'colour.palette',
+    'colour.warm',
+  ]),
+];
 
 /** The hand at an attempt: each further one is halfway nearer to the master. */
 export function handOf(student: Student, attempt: number): Hand {
@@ -137,12 +158,7 @@ export function demoPieces(only = STUDENTS.length): DemoPiece[] {
   STUDENTS.slice(0, only).forEach((student, i) => {
     const add = (kind: DemoPiece['kind'], attempt: number) => {
       const seed = 1000 + i * 20 + (kind === 'copy' ? 0 : attempt);
-      const drawing = drawScene(
-        sceneOf(student, i, kind, attempt),
-        handOf(student, kind === 'copy' ? 1 : attempt),
-        SHEET[0],
-        SHEET[1],
-      );
+      const drawing = drawScene(sceneOf(student, i, kind, attempt), handOf(student, kind === 'copy' ? 1 : attempt), SHEET[0], SHEET[1]);
       out.push({
         key: `${student.firstName}-${student.initial}-${kind}-${attempt}`,
         student: i,
@@ -157,7 +173,5 @@ export function demoPieces(only = STUDENTS.length): DemoPiece[] {
     add('copy', 1);
     for (let a = 1; a <= student.attempts; a++) add('original', a);
   });
-  return out.sort((a, b) =>
-    a.kind === b.kind ? a.attempt - b.attempt || a.student - b.student : a.kind === 'original' ? -1 : 1,
-  );
+  return out.sort((a, b) => (a.kind === b.kind ? a.attempt - b.attempt || a.student - b.student : a.kind === 'original' ? -1 : 1));
 }

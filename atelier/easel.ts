@@ -26,7 +26,11 @@ export function layStroke(to: Plane, points: readonly P[], widths: readonly numb
     const [wa, wb] = [widths[k - 1], widths[k]];
     const reach = Math.max(wa, wb) / 2 + 1;
     for (let y = Math.max(0, Math.floor(Math.min(ay, by) - reach)); y <= Math.min(to.height - 1, Math.ceil(Math.max(ay, by) + reach)); y++)
-      for (let x = Math.max(0, Math.floor(Math.min(ax, bx) - reach)); x <= Math.min(to.width - 1, Math.ceil(Math.max(ax, bx) + reach)); x++) {
+      for (
+        let x = Math.max(0, Math.floor(Math.min(ax, bx) - reach));
+        x <= Math.min(to.width - 1, Math.ceil(Math.max(ax, bx) + reach));
+        x++
+      ) {
         const t = Math.min(1, Math.max(0, ((x - ax) * lx + (y - ay) * ly) / long));
         const w = wa + (wb - wa) * t;
         const cover = Math.min(1, w, Math.max(0, w / 2 + 0.5 - Math.sqrt((x - ax - t * lx) ** 2 + (y - ay - t * ly) ** 2)));
@@ -34,7 +38,7 @@ export function layStroke(to: Plane, points: readonly P[], widths: readonly numb
         if (cover > to.data[i]) to.data[i] = cover;
       }
   }
-} // prettier-ignore
+}
 
 /** Widths along a stroke: thin, swelling, thin again. */
 export const swelling = (width: number, swell: number, count: number): number[] =>
@@ -179,8 +183,7 @@ export class Easel {
     const soft = this.softened(cover, 1.5);
     for (let k = 0; k < 3; k++) {
       const blurred = gaussian({ width: this.width, height: this.height, data: this.light[k] }, mm * this.pxPerMm);
-      for (let i = 0; i < soft.data.length; i++)
-        this.light[k][i] += soft.data[i] * (blurred.data[i] - this.light[k][i]);
+      for (let i = 0; i < soft.data.length; i++) this.light[k][i] += soft.data[i] * (blurred.data[i] - this.light[k][i]);
     }
   }
 
@@ -198,8 +201,7 @@ export class Easel {
     for (let i = 0; i < n; i++) {
       counts[this.last[i]]++;
       const shade = fibre * paper.data[i];
-      for (let c = 0; c < 3; c++)
-        data[3 * i + c] = Math.min(255, Math.max(0, Math.round(byteFromLinear(this.light[c][i]) + shade)));
+      for (let c = 0; c < 3; c++) data[3 * i + c] = Math.min(255, Math.max(0, Math.round(byteFromLinear(this.light[c][i]) + shade)));
     }
     const colours = this.colours.map((hex, k) => ({ hex, share: counts[k] / n })).filter((c) => c.share > 0);
     return { image: { width: this.width, height: this.height, data }, colours };
@@ -220,7 +222,7 @@ export class Easel {
     const bottom = Math.min(this.height, cover.bottom + margin);
     const out = { ...this.stencil(), top, bottom };
     if (bottom <= top) return out;
-    const rows = { width: this.width, height: bottom - top, data: cover.data.subarray(top * this.width, bottom * this.width) }; // prettier-ignore
+    const rows = { width: this.width, height: bottom - top, data: cover.data.subarray(top * this.width, bottom * this.width) };
     out.data.set(gaussian(rows, mm * this.pxPerMm).data, top * this.width);
     return out;
   }

@@ -38,15 +38,19 @@ function farColour(r: Random, others: readonly string[], apart: number, chroma: 
 }
 
 function blob(r: Random, cx: number, cy: number, rx: number, ry: number): P[] {
-  return smooth(Array.from({ length: 9 }, (_, i): P => {
-    const a = (2 * Math.PI * i) / 9;
-    const k = between(r, 0.78, 1.08);
-    return [cx + rx * k * Math.cos(a), cy + ry * k * Math.sin(a)];
-  }), true, 10);
-} // prettier-ignore
+  return smooth(
+    Array.from({ length: 9 }, (_, i): P => {
+      const a = (2 * Math.PI * i) / 9;
+      const k = between(r, 0.78, 1.08);
+      return [cx + rx * k * Math.cos(a), cy + ry * k * Math.sin(a)];
+    }),
+    true,
+    10,
+  );
+}
 
 const perimeter = (points: readonly P[]) =>
-  points.reduce((s, p, i) => s + Math.hypot(p[0] - points[(i + 1) % points.length][0], p[1] - points[(i + 1) % points.length][1]), 0); // prettier-ignore
+  points.reduce((s, p, i) => s + Math.hypot(p[0] - points[(i + 1) % points.length][0], p[1] - points[(i + 1) % points.length][1]), 0);
 
 /** A sheet of painted fields, the same for the same seed. One in three is painted to its edges in one more colour. */
 export function paintFields(seed: number, pxPerMm = 3): PaintedFields {
@@ -62,7 +66,16 @@ export function paintFields(seed: number, pxPerMm = 3): PaintedFields {
       const base = farColour(r, colours, 13, [6, 40]);
       colours.push(base);
       const y = half * h * between(r, 0.4, 0.6);
-      easel.put(easel.field([[-5, half ? y : -5], [w / 2, half ? y + between(r, -9, 9) : -5], [w + 5, half ? y : -5], [w + 5, h + 5], [-5, h + 5]]), base); // prettier-ignore
+      easel.put(
+        easel.field([
+          [-5, half ? y : -5],
+          [w / 2, half ? y + between(r, -9, 9) : -5],
+          [w + 5, half ? y : -5],
+          [w + 5, h + 5],
+          [-5, h + 5],
+        ]),
+        base,
+      );
     }
   }
   const paints = Array.from({ length: 2 + Math.floor(3 * r()) }, () => {

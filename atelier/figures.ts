@@ -84,20 +84,49 @@ export function passenger(sheet: Sheet, hand: Hand, foot: P, height: number, lea
   sheet.wash(cape, hand.shadeWash, hand.washOpacity);
   // Shoes peep out below the hem.
   for (const side of [-1, 1])
-    sheet.fill(
-      oval(foot[0] + side * 0.09 * height, sole - 0.018 * height, 0.055 * height, 0.02 * height, 16),
-      hand.ink,
-    );
-  const lee: P[] = cape
-    .filter((p) => p[0] >= foot[0] - broad * (hand.hatched > 0.9 ? 0.25 : 0))
-    .map((p): P => [p[0], p[1]]);
+    sheet.fill(oval(foot[0] + side * 0.09 * height, sole - 0.018 * height, 0.055 * height, 0.02 * height, 16), hand.ink);
+  const lee: P[] = cape.filter((p) => p[0] >= foot[0] - broad * (hand.hatched > 0.9 ? 0.25 : 0)).map((p): P => [p[0], p[1]]);
   hatch(sheet, hand.hatched > 1 ? cape : lee, hatchWith(hand));
   if (hand.crossEverywhere) hatch(sheet, lee, hatchWith(hand, { angle: hand.angle - hand.crossing, role: 'cross' }));
   // One fold from the neck.
-  sheet.ribbon(smooth([[cx + 0.05 * head, shoulder + 0.1 * head], [cx + 0.02 * height, (shoulder + hem) / 2], [foot[0] + 0.04 * height, hem - 0.02 * height]]), hand.lineWidth, hand.ink, 'line', hand.tremble); // prettier-ignore
+  sheet.ribbon(
+    smooth([
+      [cx + 0.05 * head, shoulder + 0.1 * head],
+      [cx + 0.02 * height, (shoulder + hem) / 2],
+      [foot[0] + 0.04 * height, hem - 0.02 * height],
+    ]),
+    hand.lineWidth,
+    hand.ink,
+    'line',
+    hand.tremble,
+  );
   outline(sheet, cape, hand);
   sheet.fill(face, hand.ground);
-  const cap = hooded ? smooth([[cx - 0.46 * head, top + 0.62 * head], [cx - 0.44 * head, top + 0.2 * head], [cx, top], [cx + 0.44 * head, top + 0.2 * head], [cx + 0.46 * head, top + 0.62 * head], [cx, top + 0.34 * head]], true, 6) : smooth([[cx - 0.42 * head, top + 0.36 * head], [cx - 0.38 * head, top + 0.12 * head], [cx, top], [cx + 0.38 * head, top + 0.12 * head], [cx + 0.42 * head, top + 0.36 * head], [cx, top + 0.3 * head]], true, 6); // prettier-ignore
+  const cap = hooded
+    ? smooth(
+        [
+          [cx - 0.46 * head, top + 0.62 * head],
+          [cx - 0.44 * head, top + 0.2 * head],
+          [cx, top],
+          [cx + 0.44 * head, top + 0.2 * head],
+          [cx + 0.46 * head, top + 0.62 * head],
+          [cx, top + 0.34 * head],
+        ],
+        true,
+        6,
+      )
+    : smooth(
+        [
+          [cx - 0.42 * head, top + 0.36 * head],
+          [cx - 0.38 * head, top + 0.12 * head],
+          [cx, top],
+          [cx + 0.38 * head, top + 0.12 * head],
+          [cx + 0.42 * head, top + 0.36 * head],
+          [cx, top + 0.3 * head],
+        ],
+        true,
+        6,
+      );
   sheet.fill(cap, hand.ink, 0.92);
   outline(sheet, face, hand);
   const eyes = top + hand.eyeLine * head;
@@ -112,9 +141,7 @@ export function passenger(sheet: Sheet, hand: Hand, foot: P, height: number, lea
     0.01 * head,
   );
   if (hand.white) {
-    const touch = cape
-      .filter((p) => p[0] < foot[0] - broad * 0.5 && p[1] < (shoulder + hem) / 2)
-      .map((p): P => [p[0] + 1.6, p[1] + 0.6]);
+    const touch = cape.filter((p) => p[0] < foot[0] - broad * 0.5 && p[1] < (shoulder + hem) / 2).map((p): P => [p[0] + 1.6, p[1] + 0.6]);
     if (touch.length > 2) sheet.ribbon(touch, 0.8, '#fbfaf4', 'highlight', 0.1);
   }
   sheet.landmarks.push({
@@ -136,12 +163,35 @@ export function passenger(sheet: Sheet, hand: Hand, foot: P, height: number, lea
 export function headStudy(sheet: Sheet, hand: Hand, cx: number, top: number, head: number): void {
   const face = 0.33 * head;
   const at = (x: number, y: number): P => [cx + x * head, top + y * head];
-  const skull = smooth([at(-0.3, 0.18), at(0, 0), at(0.3, 0.18), at(0.33, 0.5), at(0.27, 0.78), at(0.11, 0.985), at(0, 1), at(-0.11, 0.985), at(-0.27, 0.78), at(-0.33, 0.5)], true, 8); // prettier-ignore
-  const shoulders = smooth([at(-0.22, 1.12), at(-0.62, 1.34), at(-0.92, 1.9), at(-0.95, 2.2), at(0.95, 2.2), at(0.92, 1.9), at(0.62, 1.34), at(0.22, 1.12)], true, 8); // prettier-ignore
+  const skull = smooth(
+    [
+      at(-0.3, 0.18),
+      at(0, 0),
+      at(0.3, 0.18),
+      at(0.33, 0.5),
+      at(0.27, 0.78),
+      at(0.11, 0.985),
+      at(0, 1),
+      at(-0.11, 0.985),
+      at(-0.27, 0.78),
+      at(-0.33, 0.5),
+    ],
+    true,
+    8,
+  );
+  const shoulders = smooth(
+    [at(-0.22, 1.12), at(-0.62, 1.34), at(-0.92, 1.9), at(-0.95, 2.2), at(0.95, 2.2), at(0.92, 1.9), at(0.62, 1.34), at(0.22, 1.12)],
+    true,
+    8,
+  );
   const neck: P[] = [at(-0.2, 0.84), at(-0.2, 1.2), at(0.2, 1.2), at(0.2, 0.84)];
   sheet.fill(shoulders, hand.ground);
   sheet.wash(shoulders, hand.shadeWash, hand.washOpacity);
-  hatch(sheet, shoulders.filter((p) => p[0] > cx - 0.35 * head), hatchWith(hand)); // prettier-ignore
+  hatch(
+    sheet,
+    shoulders.filter((p) => p[0] > cx - 0.35 * head),
+    hatchWith(hand),
+  );
   outline(sheet, shoulders, hand);
   sheet.fill(neck, hand.ground);
   hatch(sheet, [at(-0.02, 0.94), at(-0.02, 1.2), at(0.2, 1.2), at(0.2, 0.84)], hatchWith(hand));
@@ -150,7 +200,11 @@ export function headStudy(sheet: Sheet, hand: Hand, cx: number, top: number, hea
   sheet.wash(shade, hand.shadeWash, hand.washOpacity * 0.6);
   hatch(sheet, shade, hatchWith(hand));
   outline(sheet, skull, hand);
-  const hair = smooth([at(-0.33, 0.5), at(-0.34, 0.2), at(0, -0.015), at(0.34, 0.2), at(0.33, 0.5), at(0.25, 0.24), at(0, 0.19), at(-0.25, 0.24)], true, 8); // prettier-ignore
+  const hair = smooth(
+    [at(-0.33, 0.5), at(-0.34, 0.2), at(0, -0.015), at(0.34, 0.2), at(0.33, 0.5), at(0.25, 0.24), at(0, 0.19), at(-0.25, 0.24)],
+    true,
+    8,
+  );
   sheet.fill(hair, hand.ink, 0.9);
   const eye = hand.eyeLine;
   const eyeWidth = 0.4 * face;
@@ -160,20 +214,8 @@ export function headStudy(sheet: Sheet, hand: Hand, cx: number, top: number, hea
   for (const side of [-1, 1] as const) {
     const inner: P = [cx + side * (gap / 2), top + eye * head];
     const outer: P = [cx + side * (gap / 2 + eyeWidth), top + eye * head];
-    sheet.ribbon(
-      smooth([outer, [(inner[0] + outer[0]) / 2, inner[1] - 0.03 * head], inner]),
-      hand.lineWidth * 1.3,
-      hand.ink,
-      'line',
-      0.05,
-    );
-    sheet.ribbon(
-      smooth([outer, [(inner[0] + outer[0]) / 2, inner[1] + 0.02 * head], inner]),
-      hand.lineWidth,
-      hand.ink,
-      'line',
-      0.05,
-    );
+    sheet.ribbon(smooth([outer, [(inner[0] + outer[0]) / 2, inner[1] - 0.03 * head], inner]), hand.lineWidth * 1.3, hand.ink, 'line', 0.05);
+    sheet.ribbon(smooth([outer, [(inner[0] + outer[0]) / 2, inner[1] + 0.02 * head], inner]), hand.lineWidth, hand.ink, 'line', 0.05);
     sheet.dot([(inner[0] + outer[0]) / 2, inner[1] - 0.004 * head], 0.022 * head, hand.ink);
     const brow: P = [(inner[0] + outer[0]) / 2, top + (eye - 0.085) * head];
     sheet.ribbon(
@@ -193,10 +235,21 @@ export function headStudy(sheet: Sheet, hand: Hand, cx: number, top: number, hea
     put(`nose-${name}`, [cx + side * 0.066 * head, top + 0.745 * head]);
     put(`mouth-${name}`, [cx + side * 0.105 * head, top + 0.84 * head]);
   }
-  sheet.ribbon(smooth([at(-0.02, eye + 0.02), at(-0.035, 0.7), at(-0.066, 0.745), at(0, 0.765), at(0.05, 0.75)]), hand.lineWidth, hand.ink, 'line', 0.05); // prettier-ignore
-  sheet.ribbon(smooth([at(-0.105, 0.84), at(-0.03, 0.832), at(0, 0.838), at(0.03, 0.832), at(0.105, 0.84)]), hand.lineWidth * 1.4, hand.ink, 'line', 0.05); // prettier-ignore
-  if (hand.white)
-    sheet.ribbon(smooth([at(-0.24, 0.62), at(-0.26, 0.5), at(-0.2, 0.36)]), 1.1, '#fbfaf4', 'highlight', 0.1);
+  sheet.ribbon(
+    smooth([at(-0.02, eye + 0.02), at(-0.035, 0.7), at(-0.066, 0.745), at(0, 0.765), at(0.05, 0.75)]),
+    hand.lineWidth,
+    hand.ink,
+    'line',
+    0.05,
+  );
+  sheet.ribbon(
+    smooth([at(-0.105, 0.84), at(-0.03, 0.832), at(0, 0.838), at(0.03, 0.832), at(0.105, 0.84)]),
+    hand.lineWidth * 1.4,
+    hand.ink,
+    'line',
+    0.05,
+  );
+  if (hand.white) sheet.ribbon(smooth([at(-0.24, 0.62), at(-0.26, 0.5), at(-0.2, 0.36)]), 1.1, '#fbfaf4', 'highlight', 0.1);
   put('crown', at(0, 0));
   put('hairline', at(0, 0.19));
   put('nose-base', at(0, 0.765));

@@ -43,14 +43,79 @@ interface Look {
   blur: number;
 }
 
-const WHITE: readonly Colour[] = [[244, 240, 230], [236, 228, 208], [226, 214, 188]]; // prettier-ignore
+const WHITE: readonly Colour[] = [
+  [244, 240, 230],
+  [236, 228, 208],
+  [226, 214, 188],
+];
 const LOOKS: Readonly<Record<PatchMedium, Look>> = {
-  pen: { grounds: WHITE, inks: [[28, 32, 48], [60, 40, 28], [20, 20, 20]], cover: [0.9, 1], tooth: [0, 0.08], width: [1.2, 4], swell: 0.1, blur: 0.5 },
-  pencil: { grounds: WHITE, inks: [[70, 70, 74], [96, 92, 92]], cover: [0.55, 0.85], tooth: [0.15, 0.4], width: [1.6, 4], swell: 0.15, blur: 0.7 },
-  crayon: { grounds: WHITE, inks: [[170, 60, 50], [50, 80, 150], [60, 110, 70]], cover: [0.7, 0.95], tooth: [0.3, 0.55], width: [3, 6], swell: 0.15, blur: 0.8 },
-  chalk: { grounds: [[120, 118, 112], [96, 104, 110], [136, 120, 100]], inks: [[240, 238, 230], [232, 226, 206]], cover: [0.65, 0.9], tooth: [0.25, 0.5], width: [2.5, 6], swell: 0.2, blur: 0.8 },
-  brush: { grounds: WHITE, inks: [[36, 44, 60], [80, 52, 36]], cover: [0.6, 0.95], tooth: [0, 0.25], width: [2, 6], swell: 0.35, blur: 0.7 },
-}; // prettier-ignore
+  pen: {
+    grounds: WHITE,
+    inks: [
+      [28, 32, 48],
+      [60, 40, 28],
+      [20, 20, 20],
+    ],
+    cover: [0.9, 1],
+    tooth: [0, 0.08],
+    width: [1.2, 4],
+    swell: 0.1,
+    blur: 0.5,
+  },
+  pencil: {
+    grounds: WHITE,
+    inks: [
+      [70, 70, 74],
+      [96, 92, 92],
+    ],
+    cover: [0.55, 0.85],
+    tooth: [0.15, 0.4],
+    width: [1.6, 4],
+    swell: 0.15,
+    blur: 0.7,
+  },
+  crayon: {
+    grounds: WHITE,
+    inks: [
+      [170, 60, 50],
+      [50, 80, 150],
+      [60, 110, 70],
+    ],
+    cover: [0.7, 0.95],
+    tooth: [0.3, 0.55],
+    width: [3, 6],
+    swell: 0.15,
+    blur: 0.8,
+  },
+  chalk: {
+    grounds: [
+      [120, 118, 112],
+      [96, 104, 110],
+      [136, 120, 100],
+    ],
+    inks: [
+      [240, 238, 230],
+      [232, 226, 206],
+    ],
+    cover: [0.65, 0.9],
+    tooth: [0.25, 0.5],
+    width: [2.5, 6],
+    swell: 0.2,
+    blur: 0.8,
+  },
+  brush: {
+    grounds: WHITE,
+    inks: [
+      [36, 44, 60],
+      [80, 52, 36],
+    ],
+    cover: [0.6, 0.95],
+    tooth: [0, 0.25],
+    width: [2, 6],
+    swell: 0.35,
+    blur: 0.7,
+  },
+};
 
 const between = (r: Random, [low, high]: readonly [number, number]) => low + (high - low) * r();
 const pick = <T>(r: Random, list: readonly T[]): T => list[Math.floor(r() * list.length)];
@@ -107,7 +172,7 @@ const hatchOf = (look: Look, r: Random, most = 40) => {
   const width = Math.min(between(r, look.width), 0.5 * spacing);
   return { angle: 180 * r(), spacing, width, length: 45 + 70 * r(), jitter: 0.25 * r(), bend: 0, swell: look.swell };
 };
-const truthOf = ({ angle, spacing, width, length }: Hatching): Partial<PatchTruth> => ({ angle, spacing, width, length }); // prettier-ignore
+const truthOf = ({ angle, spacing, width, length }: Hatching): Partial<PatchTruth> => ({ angle, spacing, width, length });
 
 const DRAW: Readonly<Record<MarkKind, Draw>> = {
   blank: (side) => ({ cover: plane(side, side), truth: {} }),
@@ -179,7 +244,7 @@ const DRAW: Readonly<Record<MarkKind, Draw>> = {
   },
   'contour-hatch': (side, look, r) => {
     const cover = plane(side, side);
-    const h = { ...hatchOf(look, r, 24), length: 90 + 60 * r(), jitter: 0.15 * r(), bend: (r() < 0.5 ? -1 : 1) * (0.0035 + 0.0035 * r()) }; // prettier-ignore
+    const h = { ...hatchOf(look, r, 24), length: 90 + 60 * r(), jitter: 0.15 * r(), bend: (r() < 0.5 ? -1 : 1) * (0.0035 + 0.0035 * r()) };
     hatching(cover, h, r);
     return { cover, truth: { ...truthOf(h), angle: null } };
   },
@@ -188,7 +253,11 @@ const DRAW: Readonly<Record<MarkKind, Draw>> = {
     const width = between(r, look.width);
     for (let k = 0; k < 3; k++) {
       const points = wander(side, 0.12 + 0.08 * r(), 420, 4, r);
-      layStroke(cover, points, points.map(() => width)); // prettier-ignore
+      layStroke(
+        cover,
+        points,
+        points.map(() => width),
+      );
     }
     return { cover, truth: { width } };
   },
@@ -205,7 +274,7 @@ const DRAW: Readonly<Record<MarkKind, Draw>> = {
 
 /** A patch of one kind in one medium, the same for the same seed. */
 export function drawPatch(kind: MarkKind, medium: PatchMedium, seed: number, side = 300): Patch {
-  const r = seededRandom((seed * PATCH_MEDIA.length + PATCH_MEDIA.indexOf(medium)) * MARK_KINDS.length + MARK_KINDS.indexOf(kind) + 7); // prettier-ignore
+  const r = seededRandom((seed * PATCH_MEDIA.length + PATCH_MEDIA.indexOf(medium)) * MARK_KINDS.length + MARK_KINDS.indexOf(kind) + 7);
   const look = LOOKS[medium];
   const ground = pick(r, look.grounds);
   const ink = pick(r, look.inks);

@@ -34,7 +34,6 @@ function addGrain(image: RgbImage, grain: number, seed: number): void {
       const i = y * image.width + x;
       const k = Math.floor(y / 40) * coarse.width + Math.floor(x / 40);
       const shift = grain * (1.5 * tooth.data[i] + 0.35 * cloud.data[k]);
-      for (let c = 0; c < 3; c++)
-        image.data[i * 3 + c] = Math.min(255, Math.max(0, Math.round(image.data[i * 3 + c] + shift)));
+      for (let c = 0; c < 3; c++) image.data[i * 3 + c] = Math.min(255, Math.max(0, Math.round(image.data[i * 3 + c] + shift)));
     }
 }

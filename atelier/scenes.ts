@@ -48,12 +48,34 @@ export function ownScene(seed: number): Scene {
   const kind = Math.floor(r() * 4);
   const deck: P[] =
     kind === 0
-      ? [[0, pick(0.78, 0.86)], [1, pick(0.78, 0.86)], [1, 1], [0, 1]]
+      ? [
+          [0, pick(0.78, 0.86)],
+          [1, pick(0.78, 0.86)],
+          [1, 1],
+          [0, 1],
+        ]
       : kind === 1
-        ? [[side(0.02), pick(0.72, 0.8)], [side(0.55), pick(0.7, 0.76)], [side(0.72), 1], [side(0), 1]]
+        ? [
+            [side(0.02), pick(0.72, 0.8)],
+            [side(0.55), pick(0.7, 0.76)],
+            [side(0.72), 1],
+            [side(0), 1],
+          ]
         : kind === 2
-          ? [[side(0), 1], [side(0.1), 0.86], [side(0.5), 0.72], [side(1), 0.7], [side(1), 1]]
-          : [[0, 0.9], [0.5, 0.84], [1, 0.9], [1, 1], [0, 1]]; // prettier-ignore
+          ? [
+              [side(0), 1],
+              [side(0.1), 0.86],
+              [side(0.5), 0.72],
+              [side(1), 0.7],
+              [side(1), 1],
+            ]
+          : [
+              [0, 0.9],
+              [0.5, 0.84],
+              [1, 0.9],
+              [1, 1],
+              [0, 1],
+            ];
   const start = pick(0.14, 0.4);
   return {
     seed: seed + 400,
@@ -65,8 +87,7 @@ export function ownScene(seed: number): Scene {
       lean: pick(-2, 2),
       hooded: r() < 0.4,
     })),
-    mast:
-      r() < 0.5 ? { x: side(pick(0.82, 0.94)), top: pick(0.03, 0.1), foot: 0.84, flags: Math.floor(r() * 4) } : null,
+    mast: r() < 0.5 ? { x: side(pick(0.82, 0.94)), top: pick(0.03, 0.1), foot: 0.84, flags: Math.floor(r() * 4) } : null,
     rail: kind === 0 && r() < 0.6 ? { y: pick(0.66, 0.72), from: 0, to: 1 } : null,
     boats: Array.from({ length: Math.floor(r() * 3) }, () => ({
       x: pick(0.1, 0.9),
@@ -82,11 +103,34 @@ export function ownScene(seed: number): Scene {
 function sea(sheet: Sheet, hand: Hand): void {
   const [w, h] = [sheet.width, sheet.height];
   const top = HORIZON * h;
-  const water: P[] = [[0, top], [w, top], [w, h], [0, h]]; // prettier-ignore
+  const water: P[] = [
+    [0, top],
+    [w, top],
+    [w, h],
+    [0, h],
+  ];
   sheet.wash(water, hand.seaWash, hand.washOpacity * 0.9);
-  sheet.ribbon(Array.from({ length: 24 }, (_, i): P => [(w * i) / 23, top]), hand.lineWidth, hand.ink, 'line', hand.tremble); // prettier-ignore
+  sheet.ribbon(
+    Array.from({ length: 24 }, (_, i): P => [(w * i) / 23, top]),
+    hand.lineWidth,
+    hand.ink,
+    'line',
+    hand.tremble,
+  );
   // Two bands of first-set strokes and, in the water alone, the second set across them.
-  const band = (y0: number, y1: number, x0: number, x1: number) => smooth([[x0 * w, y0 * h], [((x0 + x1) / 2) * w, (y0 - 0.02) * h], [x1 * w, y0 * h], [x1 * w, y1 * h], [((x0 + x1) / 2) * w, (y1 + 0.02) * h], [x0 * w, y1 * h]], true, 4); // prettier-ignore
+  const band = (y0: number, y1: number, x0: number, x1: number) =>
+    smooth(
+      [
+        [x0 * w, y0 * h],
+        [((x0 + x1) / 2) * w, (y0 - 0.02) * h],
+        [x1 * w, y0 * h],
+        [x1 * w, y1 * h],
+        [((x0 + x1) / 2) * w, (y1 + 0.02) * h],
+        [x0 * w, y1 * h],
+      ],
+      true,
+      4,
+    );
   const upper = band(HORIZON + 0.05, 0.44, 0.02, 0.98);
   const lower = band(0.5, 0.72, 0.02, 0.98);
   for (const area of [upper, lower]) hatch(sheet, area, hatchWith(hand));
@@ -106,7 +150,13 @@ function deckOf(sheet: Sheet, hand: Hand, shares: readonly P[]): void {
     const [a, b] = [deck[i - 1], deck[i]];
     if (a[1] >= sheet.height - 1 && b[1] >= sheet.height - 1) continue;
     if ((a[0] <= 0.5 && b[0] <= 0.5) || (a[0] >= sheet.width - 0.5 && b[0] >= sheet.width - 0.5)) continue;
-    sheet.ribbon(Array.from({ length: 16 }, (_, k): P => [a[0] + ((b[0] - a[0]) * k) / 15, a[1] + ((b[1] - a[1]) * k) / 15]), hand.windward, hand.ink, 'outline', hand.tremble); // prettier-ignore
+    sheet.ribbon(
+      Array.from({ length: 16 }, (_, k): P => [a[0] + ((b[0] - a[0]) * k) / 15, a[1] + ((b[1] - a[1]) * k) / 15]),
+      hand.windward,
+      hand.ink,
+      'outline',
+      hand.tremble,
+    );
   }
   const lowest = Math.min(...deck.map((p) => p[1]));
   for (let i = 1; i <= 4; i++) {
@@ -127,11 +177,38 @@ function deckOf(sheet: Sheet, hand: Hand, shares: readonly P[]): void {
 
 function mastOf(sheet: Sheet, hand: Hand, m: NonNullable<Scene['mast']>): void {
   const [x, top, foot] = [m.x * sheet.width, m.top * sheet.height, m.foot * sheet.height];
-  const pole: P[] = [[x - 1.1, top], [x + 1.1, top], [x + 1.9, foot], [x - 1.9, foot]]; // prettier-ignore
+  const pole: P[] = [
+    [x - 1.1, top],
+    [x + 1.1, top],
+    [x + 1.9, foot],
+    [x - 1.9, foot],
+  ];
   sheet.fill(pole, hand.ground);
-  hatch(sheet, [[x, top], [x + 1.2, top], [x + 2, foot], [x, foot]], hatchWith(hand, { spacing: hand.spacing })); // prettier-ignore
-  sheet.ribbon(Array.from({ length: 20 }, (_, i): P => [x - 1.1 - (0.8 * i) / 19, top + ((foot - top) * i) / 19]), hand.windward, hand.ink, 'outline', hand.tremble); // prettier-ignore
-  if (hand.lee > 0) sheet.ribbon(Array.from({ length: 20 }, (_, i): P => [x + 1.1 + (0.8 * i) / 19, top + ((foot - top) * i) / 19]), hand.lee, hand.ink, 'outline', hand.tremble); // prettier-ignore
+  hatch(
+    sheet,
+    [
+      [x, top],
+      [x + 1.2, top],
+      [x + 2, foot],
+      [x, foot],
+    ],
+    hatchWith(hand, { spacing: hand.spacing }),
+  );
+  sheet.ribbon(
+    Array.from({ length: 20 }, (_, i): P => [x - 1.1 - (0.8 * i) / 19, top + ((foot - top) * i) / 19]),
+    hand.windward,
+    hand.ink,
+    'outline',
+    hand.tremble,
+  );
+  if (hand.lee > 0)
+    sheet.ribbon(
+      Array.from({ length: 20 }, (_, i): P => [x + 1.1 + (0.8 * i) / 19, top + ((foot - top) * i) / 19]),
+      hand.lee,
+      hand.ink,
+      'outline',
+      hand.tremble,
+    );
   sheet.stroke(
     [x - 0.09 * sheet.width, top + 0.07 * sheet.height],
     [x + 0.09 * sheet.width, top + 0.07 * sheet.height],
@@ -142,7 +219,18 @@ function mastOf(sheet: Sheet, hand: Hand, m: NonNullable<Scene['mast']>): void {
   for (let i = 0; i < m.flags; i++) {
     const y = top + (0.1 + 0.085 * i) * sheet.height;
     const long = (0.075 - 0.006 * i) * sheet.width;
-    const flag = smooth([[x + 2, y], [x + 2 + long * 0.6, y + 1.5], [x + 2 + long, y - 0.5], [x + 2 + long, y + 0.05 * sheet.height], [x + 2 + long * 0.5, y + 0.055 * sheet.height], [x + 2, y + 0.05 * sheet.height]], true, 4); // prettier-ignore
+    const flag = smooth(
+      [
+        [x + 2, y],
+        [x + 2 + long * 0.6, y + 1.5],
+        [x + 2 + long, y - 0.5],
+        [x + 2 + long, y + 0.05 * sheet.height],
+        [x + 2 + long * 0.5, y + 0.055 * sheet.height],
+        [x + 2, y + 0.05 * sheet.height],
+      ],
+      true,
+      4,
+    );
     sheet.fill(flag, hand.ground);
     sheet.wash(flag, i % 2 ? hand.seaWash : hand.shadeWash, hand.washOpacity);
     if (i % 2 === 0) hatch(sheet, flag, hatchWith(hand));
@@ -152,14 +240,38 @@ function mastOf(sheet: Sheet, hand: Hand, m: NonNullable<Scene['mast']>): void {
 
 function boatOf(sheet: Sheet, hand: Hand, b: Scene['boats'][number]): void {
   const [x, y, s] = [b.x * sheet.width, b.y * sheet.height, b.size * sheet.width];
-  const hull = smooth([[x - 0.5 * s, y - 0.12 * s], [x - 0.36 * s, y + 0.1 * s], [x + 0.36 * s, y + 0.1 * s], [x + 0.56 * s, y - 0.16 * s], [x, y - 0.08 * s]], true, 6); // prettier-ignore
+  const hull = smooth(
+    [
+      [x - 0.5 * s, y - 0.12 * s],
+      [x - 0.36 * s, y + 0.1 * s],
+      [x + 0.36 * s, y + 0.1 * s],
+      [x + 0.56 * s, y - 0.16 * s],
+      [x, y - 0.08 * s],
+    ],
+    true,
+    6,
+  );
   sheet.fill(hull, hand.ground);
   sheet.wash(hull, hand.shadeWash, hand.washOpacity);
   hatch(sheet, hull, hatchWith(hand));
   outline(sheet, hull, hand);
-  const cabin: P[] = [[x - 0.16 * s, y - 0.1 * s], [x - 0.16 * s, y - 0.28 * s], [x + 0.12 * s, y - 0.28 * s], [x + 0.14 * s, y - 0.1 * s]]; // prettier-ignore
+  const cabin: P[] = [
+    [x - 0.16 * s, y - 0.1 * s],
+    [x - 0.16 * s, y - 0.28 * s],
+    [x + 0.12 * s, y - 0.28 * s],
+    [x + 0.14 * s, y - 0.1 * s],
+  ];
   sheet.fill(cabin, hand.ground);
-  outline(sheet, cabin.flatMap((p, i) => Array.from({ length: 8 }, (_, k): P => { const q = cabin[(i + 1) % 4]; return [p[0] + ((q[0] - p[0]) * k) / 8, p[1] + ((q[1] - p[1]) * k) / 8]; })), hand); // prettier-ignore
+  outline(
+    sheet,
+    cabin.flatMap((p, i) =>
+      Array.from({ length: 8 }, (_, k): P => {
+        const q = cabin[(i + 1) % 4];
+        return [p[0] + ((q[0] - p[0]) * k) / 8, p[1] + ((q[1] - p[1]) * k) / 8];
+      }),
+    ),
+    hand,
+  );
   sheet.stroke([x + 0.02 * s, y - 0.28 * s], [x + 0.02 * s, y - 0.52 * s], hand.windward, hand.ink, 'line');
 }
 
@@ -170,8 +282,19 @@ function housesOf(sheet: Sheet, hand: Hand, { from, to }: NonNullable<Scene['hou
     const wide = (0.04 + 0.05 * sheet.random()) * sheet.width;
     const high = (0.06 + 0.09 * sheet.random()) * sheet.height;
     const roof = (0.02 + 0.03 * sheet.random()) * sheet.height;
-    const corners: P[] = [[x, base], [x, base - high], [x + wide / 2, base - high - roof], [x + wide, base - high], [x + wide, base]]; // prettier-ignore
-    const house = corners.flatMap((p, i) => Array.from({ length: 8 }, (_, k): P => { const q = corners[(i + 1) % 5]; return [p[0] + ((q[0] - p[0]) * k) / 8, p[1] + ((q[1] - p[1]) * k) / 8]; })); // prettier-ignore
+    const corners: P[] = [
+      [x, base],
+      [x, base - high],
+      [x + wide / 2, base - high - roof],
+      [x + wide, base - high],
+      [x + wide, base],
+    ];
+    const house = corners.flatMap((p, i) =>
+      Array.from({ length: 8 }, (_, k): P => {
+        const q = corners[(i + 1) % 5];
+        return [p[0] + ((q[0] - p[0]) * k) / 8, p[1] + ((q[1] - p[1]) * k) / 8];
+      }),
+    );
     sheet.fill(house, hand.ground);
     if (sheet.random() < 0.6) {
       sheet.wash(house, hand.shadeWash, hand.washOpacity * 0.8);
@@ -199,14 +322,33 @@ export function drawScene(scene: Scene, hand: Hand, widthMm: number, heightMm: n
   const sheet = new Sheet(widthMm, heightMm, seededRandom(scene.seed * 104729 + 17));
   sea(sheet, hand);
   // A few strokes of weather in the sky, by the first set alone.
-  hatch(sheet, smooth([[0.5 * widthMm, 0.05 * heightMm], [0.7 * widthMm, 0.03 * heightMm], [0.8 * widthMm, 0.1 * heightMm], [0.62 * widthMm, 0.14 * heightMm]], true, 5), hatchWith(hand)); // prettier-ignore
+  hatch(
+    sheet,
+    smooth(
+      [
+        [0.5 * widthMm, 0.05 * heightMm],
+        [0.7 * widthMm, 0.03 * heightMm],
+        [0.8 * widthMm, 0.1 * heightMm],
+        [0.62 * widthMm, 0.14 * heightMm],
+      ],
+      true,
+      5,
+    ),
+    hatchWith(hand),
+  );
   if (scene.houses) housesOf(sheet, hand, scene.houses);
   for (const b of scene.boats) boatOf(sheet, hand, b);
   if (scene.mast && !scene.deck) mastOf(sheet, hand, scene.mast);
   if (scene.rail) {
     const y = scene.rail.y * heightMm;
     const [a, b] = [scene.rail.from * widthMm, scene.rail.to * widthMm];
-    sheet.ribbon(Array.from({ length: 24 }, (_, i): P => [a + ((b - a) * i) / 23, y]), hand.windward, hand.ink, 'outline', hand.tremble); // prettier-ignore
+    sheet.ribbon(
+      Array.from({ length: 24 }, (_, i): P => [a + ((b - a) * i) / 23, y]),
+      hand.windward,
+      hand.ink,
+      'outline',
+      hand.tremble,
+    );
     for (let x = a + 0.05 * widthMm; x < b; x += 0.085 * widthMm)
       sheet.stroke([x, y], [x, y + 0.12 * heightMm], hand.lineWidth * 1.2, hand.ink, 'line');
   }

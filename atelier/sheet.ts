@@ -20,8 +20,7 @@ export interface Drawing {
 }
 
 const n = (v: number) => v.toFixed(2);
-const d = (points: readonly P[], close: boolean) =>
-  `M${points.map((p) => `${n(p[0])} ${n(p[1])}`).join('L')}${close ? 'Z' : ''}`;
+const d = (points: readonly P[], close: boolean) => `M${points.map((p) => `${n(p[0])} ${n(p[1])}`).join('L')}${close ? 'Z' : ''}`;
 
 export class Sheet {
   private parts: string[] = [];
@@ -41,8 +40,7 @@ export class Sheet {
 
   /** A wash: a field with a slightly wandering, darker rim, in two overlapping layers. */
   wash(points: readonly P[], colour: string, opacity: number): void {
-    const loose = (amount: number) =>
-      points.map(([x, y]): P => [x + amount * normal(this.random), y + amount * normal(this.random)]);
+    const loose = (amount: number) => points.map(([x, y]): P => [x + amount * normal(this.random), y + amount * normal(this.random)]);
     this.fill(loose(0.5), colour, opacity * 0.75);
     this.parts.push(
       `<path d="${d(loose(0.9), true)}" fill="${colour}" fill-opacity="${opacity * 0.3}" stroke="${colour}" stroke-opacity="${opacity * 0.45}" stroke-width="0.5"/>`,
@@ -102,10 +100,7 @@ export function smooth(points: readonly P[], closed = false, per = 8): P[] {
       const [a, b, c, e] = [at(i - 1), at(i), at(i + 1), at(i + 2)];
       const f = (j: 0 | 1) =>
         0.5 *
-        (2 * b[j] +
-          (c[j] - a[j]) * t +
-          (2 * a[j] - 5 * b[j] + 4 * c[j] - e[j]) * t * t +
-          (3 * b[j] - a[j] - 3 * c[j] + e[j]) * t ** 3);
+        (2 * b[j] + (c[j] - a[j]) * t + (2 * a[j] - 5 * b[j] + 4 * c[j] - e[j]) * t * t + (3 * b[j] - a[j] - 3 * c[j] + e[j]) * t ** 3);
       out.push([f(0), f(1)]);
     }
   if (!closed) out.push(points[count - 1]);

@@ -38,9 +38,7 @@ async function measured(asked: Asked, what: string, read: ReadText): Promise<Mea
 
 export async function compareFiles(words: Words, read: ReadText): Promise<{ json: unknown; plain: string }> {
   if (words.positional.length)
-    throw new Unusable(
-      `compare: "${words.positional[0]}" is not understood; name works with --source and the piece with --piece`,
-    );
+    throw new Unusable(`compare: "${words.positional[0]}" is not understood; name works with --source and the piece with --piece`);
   const sources = askedSources(words);
   const path = last(words, 'piece');
   const as = last(words, 'as') ?? 'original';
@@ -60,12 +58,13 @@ export async function compareFiles(words: Words, read: ReadText): Promise<{ json
     read,
   );
   const { nearest: _nearest, ...result } = compare(works, piece, { as, words: wordSettings(words) });
-  const groups = Object.entries(result.closeness.groups).map(
-    ([g, v]) => `${g} ${v === null ? 'nothing to compare' : v.toFixed(0)}`,
-  );
+  const groups = Object.entries(result.closeness.groups).map(([g, v]) => `${g} ${v === null ? 'nothing to compare' : v.toFixed(0)}`);
   const plain = [
     `Closeness ${result.closeness.overall.toFixed(0)} of 100 (${groups.join(', ')}); own invention ${result.ownInvention.toFixed(0)}.`,
-    ...result.findings.filter((f) => f.distance !== 0).slice(0, 8).map((f) => f.words),
-  ]; // prettier-ignore
+    ...result.findings
+      .filter((f) => f.distance !== 0)
+      .slice(0, 8)
+      .map((f) => f.words),
+  ];
   return { json: { format: 'oldhand.comparison/1', ...result }, plain: plain.join('\n') };
 }

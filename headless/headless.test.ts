@@ -31,10 +31,9 @@ const file = (name: string, content: string | Buffer): string => {
 
 let picture: string;
 beforeAll(async () => {
-  const lines = Array.from(
-    { length: 60 },
-    (_, i) => `<path d="M ${40 + i * 12} 380 l 90 -300" stroke="#223" stroke-width="2.5"/>`,
-  ).join('');
+  const lines = Array.from({ length: 60 }, (_, i) => `<path d="M ${40 + i * 12} 380 l 90 -300" stroke="#223" stroke-width="2.5"/>`).join(
+    '',
+  );
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="460"><rect width="800" height="460" fill="#e8dcc0"/>${lines}<rect x="20" y="20" width="120" height="60" fill="#2f6f5a"/></svg>`;
   picture = file('study.png', await sharp(Buffer.from(svg)).png().toBuffer());
 });
@@ -153,9 +152,7 @@ test('mix, colour-difference, fit-shapes and align answer on one document each',
   const kit = file('kit.json', JSON.stringify({ format: 'oldhand.kit/1', ...DEMO_KIT }));
   const mix = JSON.parse((await run('mix', '--target', '#4f8a74', '--kit', kit, '--json')).out);
   expect(Object.keys(mix)).toEqual(['format', 'target', 'recipes', 'withinReach', 'words']);
-  expect(
-    JSON.parse((await run('colour-difference', '50,2.6772,-79.7751', '50,0,-82.7485', '--json')).out).deltaE,
-  ).toBeCloseTo(2.0425, 4);
+  expect(JSON.parse((await run('colour-difference', '50,2.6772,-79.7751', '50,0,-82.7485', '--json')).out).deltaE).toBeCloseTo(2.0425, 4);
   expect(JSON.parse((await run('colour-difference', '-5,0,0', '-5,0,0', '--json')).out)).toEqual({ deltaE: 0 });
   const { shapes } = JSON.parse((await run('fit-shapes', '--polygon', '0,0 100,0 100,60 0,60', '--json')).out);
   expect(shapes.map((s: { kind: string }) => s.kind)).toHaveLength(5);
@@ -165,9 +162,7 @@ test('mix, colour-difference, fit-shapes and align answer on one document each',
   const b = file('b.json', points({ p: [5, 5], q: [25, 5], r: [5, 25] }));
   const aligned = JSON.parse((await run('align', '--from', a, '--to', b, '--json')).out);
   expect(Object.keys(aligned)).toEqual(['scale', 'rotation', 'shift', 'residuals', 'rms']);
-  expect([aligned.scale, aligned.rotation, ...aligned.shift].map((v: number) => Math.round(v * 1e9) / 1e9)).toEqual([
-    2, 0, 5, 5,
-  ]);
+  expect([aligned.scale, aligned.rotation, ...aligned.shift].map((v: number) => Math.round(v * 1e9) / 1e9)).toEqual([2, 0, 5, 5]);
   expect(aligned.rms).toBeLessThan(1e-9);
 });
 
@@ -187,20 +182,25 @@ test('rectify writes the sheet, or says that none was found and writes nothing',
     '--json',
   );
   expect(given.code).toBe(0);
-  expect(JSON.parse(given.out)).toMatchObject({ format: 'oldhand.rectified/1', found: false, pixelsPerMm: 3, corners: [[0, 0], [800, 0], [800, 460], [0, 460]] }); // prettier-ignore
+  expect(JSON.parse(given.out)).toMatchObject({
+    format: 'oldhand.rectified/1',
+    found: false,
+    pixelsPerMm: 3,
+    corners: [
+      [0, 0],
+      [800, 0],
+      [800, 460],
+      [0, 460],
+    ],
+  });
   expect((await sharp(readFileSync(out)).metadata()).width).toBe(600);
-  const plain = file('grey.png', await sharp({ create: { width: 400, height: 300, channels: 3, background: '#888' } }).png().toBuffer()); // prettier-ignore
-  const none = await run(
-    'rectify',
-    plain,
-    '--paper',
-    '297x210',
-    '--px-per-mm',
-    '1',
-    '--out',
-    join(dir, 'none.png'),
-    '--json',
+  const plain = file(
+    'grey.png',
+    await sharp({ create: { width: 400, height: 300, channels: 3, background: '#888' } })
+      .png()
+      .toBuffer(),
   );
+  const none = await run('rectify', plain, '--paper', '297x210', '--px-per-mm', '1', '--out', join(dir, 'none.png'), '--json');
   expect(none.code).toBe(0);
   expect(JSON.parse(none.out)).toMatchObject({ found: false, corners: null });
   expect(() => readFileSync(join(dir, 'none.png'))).toThrow();
@@ -229,10 +229,7 @@ test('unusable input leaves with 2, nothing on standard output and one clear lin
       ],
     ],
     [/format/, ['mix', '--target', '#123456', '--kit', file('bad.json', '{"paints":[]}')]],
-    [
-      /rrggbb/,
-      ['mix', '--target', 'teal', '--kit', file('k.json', JSON.stringify({ format: 'oldhand.kit/1', ...DEMO_KIT }))],
-    ],
+    [/rrggbb/, ['mix', '--target', 'teal', '--kit', file('k.json', JSON.stringify({ format: 'oldhand.kit/1', ...DEMO_KIT }))]],
     [/no such command/, ['paint']],
     [/no such option/, ['measure', picture, '--colour', '3']],
   ];
@@ -250,10 +247,23 @@ test('odd but real pictures end in a reading: 1 × 1, grey, 16-bit, transparent,
   const files = [
     await make('dot.png', sharp({ create: { width: 1, height: 1, channels: 3, background: '#aa7744' } }).png()),
     await make('grey.jpg', sharp(noise, { raw: { width: 120, height: 80, channels: 1 } }).jpeg()),
-    await make('deep.png', sharp(noise, { raw: { width: 120, height: 80, channels: 1 } }).toColourspace('rgb16').png()),
-    await make('clear.png', sharp({ create: { width: 90, height: 60, channels: 4, background: { r: 200, g: 30, b: 30, alpha: 0.3 } } }).png()),
-    await make('turned.jpg', sharp(noise, { raw: { width: 120, height: 80, channels: 1 } }).withMetadata({ orientation: 6 }).jpeg()),
-  ]; // prettier-ignore
+    await make(
+      'deep.png',
+      sharp(noise, { raw: { width: 120, height: 80, channels: 1 } })
+        .toColourspace('rgb16')
+        .png(),
+    ),
+    await make(
+      'clear.png',
+      sharp({ create: { width: 90, height: 60, channels: 4, background: { r: 200, g: 30, b: 30, alpha: 0.3 } } }).png(),
+    ),
+    await make(
+      'turned.jpg',
+      sharp(noise, { raw: { width: 120, height: 80, channels: 1 } })
+        .withMetadata({ orientation: 6 })
+        .jpeg(),
+    ),
+  ];
   for (const path of files) {
     const { code, out, err } = await run('measure', path, '--json');
     expect([path, code, err]).toEqual([path, 0, '']);

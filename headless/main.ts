@@ -38,15 +38,7 @@ const COMMANDS: Record<string, Command> = {
     return { words, outcome: await rectifyFile(words) };
   },
   compare: async (input) => {
-    const words = readWords(input, [
-      'source',
-      'source-width-mm',
-      'source-landmarks',
-      'piece',
-      'piece-width-mm',
-      'piece-landmarks',
-      'as',
-    ]);
+    const words = readWords(input, ['source', 'source-width-mm', 'source-landmarks', 'piece', 'piece-width-mm', 'piece-landmarks', 'as']);
     const { compareFiles } = await import('./compare');
     return { words, outcome: await compareFiles(words, textOf) };
   },
@@ -94,9 +86,7 @@ const COMMANDS: Record<string, Command> = {
     const { align } = await import('../core/proportion/align');
     const { parseLandmarkFile } = await import('../core/formats/landmarkFile');
     const [a, b] = await Promise.all(
-      (['from', 'to'] as const).map(async (n) =>
-        parseLandmarkFile(await textOf(required(words, n), `--${n}`), `--${n}`),
-      ),
+      (['from', 'to'] as const).map(async (n) => parseLandmarkFile(await textOf(required(words, n), `--${n}`), `--${n}`)),
     );
     const json = align(a.points, b.points);
     return {

@@ -38,8 +38,7 @@ export async function measure(words: Words, read: ReadText): Promise<{ json: unk
   const widthMm = last(words, 'width-mm') === undefined ? null : number('width-mm', last(words, 'width-mm')!, 1, 20000);
   const colours = last(words, 'colours') === undefined ? 6 : number('colours', last(words, 'colours')!, 1, 24);
   const values = last(words, 'values') === undefined ? 5 : number('values', last(words, 'values')!, 2, 12);
-  if (!Number.isInteger(colours) || !Number.isInteger(values))
-    throw new Unusable('--colours and --values: give whole numbers');
+  if (!Number.isInteger(colours) || !Number.isInteger(values)) throw new Unusable('--colours and --values: give whole numbers');
   const patches = all(words, 'patch').map((p) => rectangle('patch', p));
   const { image, sha256 } = await openPicture(path);
   const mmPerPixel = widthMm === null ? null : widthMm / image.width;
@@ -66,10 +65,7 @@ function plainProfile(p: Profile, settings: WordSettings): string {
     `Edges: ${percent(p.edges.outlined)} outlined, ${percent(p.edges.sharp)} sharp, ${percent(p.edges.soft)} soft, ${percent(p.edges.lost)} lost.`,
     ...p.proportions
       .filter((q) => q.value !== null)
-      .map(
-        (q) =>
-          `${q.name}: ${q.value!.toFixed(3)} ${q.unit}${q.factor === null ? '' : `, ${q.factor.toFixed(2)} of nature’s`}.`,
-      ),
+      .map((q) => `${q.name}: ${q.value!.toFixed(3)} ${q.unit}${q.factor === null ? '' : `, ${q.factor.toFixed(2)} of nature’s`}.`),
   ];
   return spell(lines.join('\n'), settings);
 }

@@ -27,7 +27,7 @@ const run = (...words: string[]): Promise<Ran> => {
     execFile(process.execPath, [join(ROOT, 'oldhand'), ...words], { maxBuffer: 1e8, timeout: 60_000 }, (error, out, err) =>
       done({ code: error ? Number(error.code ?? -1) : 0, out, err, ms: Date.now() - begun }),
     ),
-  ); // prettier-ignore
+  );
 };
 
 /** A reading, or one clear line and exit 2; what it was is given back. */
@@ -55,7 +55,7 @@ async function each<T>(list: readonly T[], work: (item: T) => Promise<void>): Pr
   await Promise.all([lane(), lane()]);
 }
 
-const solid = (width: number, height: number, background: string) => sharp({ create: { width, height, channels: 3, background } }); // prettier-ignore
+const solid = (width: number, height: number, background: string) => sharp({ create: { width, height, channels: 3, background } });
 
 const PICTURES: [name: string, make: () => Sharp | Promise<Buffer>][] = [
   ['one.png', () => solid(1, 1, '#808080').png()],
@@ -73,10 +73,35 @@ const PICTURES: [name: string, make: () => Sharp | Promise<Buffer>][] = [
   ['wide.png', () => fourFields(100).withIccProfile('p3').png()],
   ['turned.jpg', () => drawnPicture(400, 300).jpeg().withMetadata({ orientation: 6 })],
   ['print.tif', () => drawnPicture(300, 200).withIccProfile('cmyk').toColourspace('cmyk').tiff()],
-  ['moving.gif', async () => sharp(await Promise.all([solid(60, 40, '#f00').png().toBuffer(), solid(60, 40, '#00f').png().toBuffer()]), { join: { animated: true } }).gif().toBuffer()],
+  [
+    'moving.gif',
+    async () =>
+      sharp(await Promise.all([solid(60, 40, '#f00').png().toBuffer(), solid(60, 40, '#00f').png().toBuffer()]), {
+        join: { animated: true },
+      })
+        .gif()
+        .toBuffer(),
+  ],
   ['soft.webp', () => drawnPicture(400, 300).webp({ quality: 20 })],
-  ['noise.png', async () => sharp(Buffer.from(Uint8Array.from({ length: 256 * 256 * 3 }, ((r) => () => 256 * r())(seededRandom(9)))), { raw: { width: 256, height: 256, channels: 3 } }).png().toBuffer()],
-]; // prettier-ignore
+  [
+    'noise.png',
+    async () =>
+      sharp(
+        Buffer.from(
+          Uint8Array.from(
+            { length: 256 * 256 * 3 },
+            (
+              (r) => () =>
+                256 * r()
+            )(seededRandom(9)),
+          ),
+        ),
+        { raw: { width: 256, height: 256, channels: 3 } },
+      )
+        .png()
+        .toBuffer(),
+  ],
+];
 
 const written = async (name: string, make: () => Sharp | Promise<Buffer>): Promise<string> => {
   const made = make();
@@ -107,10 +132,16 @@ test('what is no picture, or only half of one, is refused in one line', async ()
     ['cut.png', png.subarray(0, png.length >> 1)],
     ['head.jpg', jpeg.subarray(0, 40)],
     ['bomb.png', await pictureBomb(40_000, 40_000)],
-    ...Array.from({ length: 6 }, (_, i): [string, Buffer] => [`random${i}.jpg`, Buffer.from(Uint8Array.from({ length: 2000 }, () => 256 * random()))]),
+    ...Array.from({ length: 6 }, (_, i): [string, Buffer] => [
+      `random${i}.jpg`,
+      Buffer.from(Uint8Array.from({ length: 2000 }, () => 256 * random())),
+    ]),
     // A true beginning with a false rest.
-    ...[jpeg, png].map((b, i): [string, Buffer] => [`half${i}.png`, Buffer.concat([b.subarray(0, 200), Buffer.from(Uint8Array.from({ length: 3000 }, () => 256 * random()))])]),
-  ]; // prettier-ignore
+    ...[jpeg, png].map((b, i): [string, Buffer] => [
+      `half${i}.png`,
+      Buffer.concat([b.subarray(0, 200), Buffer.from(Uint8Array.from({ length: 3000 }, () => 256 * random()))]),
+    ]),
+  ];
   await each(bad, async ([name, bytes]) => {
     writeFileSync(join(dir, name), bytes);
     const r = await run('measure', join(dir, name), '--json');
@@ -120,7 +151,12 @@ test('what is no picture, or only half of one, is refused in one line', async ()
 });
 
 test('files with bytes changed at random end in a reading or a refusal, whichever command they are given to', async () => {
-  const whole = await Promise.all([drawnPicture(180, 120).jpeg().toBuffer(), drawnPicture(180, 120).png().toBuffer(), drawnPicture(180, 120).webp().toBuffer(), drawnPicture(180, 120).tiff().toBuffer()]); // prettier-ignore
+  const whole = await Promise.all([
+    drawnPicture(180, 120).jpeg().toBuffer(),
+    drawnPicture(180, 120).png().toBuffer(),
+    drawnPicture(180, 120).webp().toBuffer(),
+    drawnPicture(180, 120).tiff().toBuffer(),
+  ]);
   const good = await written('good.png', () => drawnPicture(200, 150).png());
   let at = 0;
   const damage = fc.record({
@@ -136,7 +172,11 @@ test('files with bytes changed at random end in a reading or a refusal, whicheve
       for (const [share, value] of edits) bytes[Math.min(bytes.length - 1, Math.floor(share * bytes.length))] = value;
       const path = join(dir, `damaged${at++}.img`);
       writeFileSync(path, bytes);
-      const words = { measure: [path], rectify: [path, '--paper', '210x148', '--px-per-mm', '2', '--out', join(dir, 'damaged.png')], compare: ['--source', good, '--piece', path] }; // prettier-ignore
+      const words = {
+        measure: [path],
+        rectify: [path, '--paper', '210x148', '--px-per-mm', '2', '--out', join(dir, 'damaged.png')],
+        compare: ['--source', good, '--piece', path],
+      };
       settled(await run(command, ...words[command as keyof typeof words], '--json'));
     }),
     { numRuns: 24, seed: 7, endOnFailure: true },
@@ -144,7 +184,11 @@ test('files with bytes changed at random end in a reading or a refusal, whicheve
 }, 240_000);
 
 test('squaring up and comparing come to an end on odd pictures too', async () => {
-  const odd = await Promise.all(PICTURES.filter(([n]) => ['one.png', 'thin.png', 'strip.png', 'black.png', 'noise.png'].includes(n)).map(([n, m]) => written(`r-${n}`, m))); // prettier-ignore
+  const odd = await Promise.all(
+    PICTURES.filter(([n]) => ['one.png', 'thin.png', 'strip.png', 'black.png', 'noise.png'].includes(n)).map(([n, m]) =>
+      written(`r-${n}`, m),
+    ),
+  );
   const drawn = await written('source.png', () => drawnPicture(500, 350).png());
   await each(odd, async (path) => {
     settled(await run('rectify', path, '--paper', '297x210', '--out', join(dir, 'out.png'), '--json'));
@@ -175,7 +219,7 @@ test('odd words are refused with the field’s name', async () => {
     [['fit-shapes', '--polygon', '0,0 1,1', '--json'], /polygon/],
     [['align', '--from', drawn, '--to', drawn, '--json'], /from|landmarks/],
     [['measure', drawn, '--loud', '--json'], /--loud/],
-  ]; // prettier-ignore
+  ];
   await each(cases, async ([words, named]) => {
     const r = await run(...words);
     expect([words.join(' '), settled(r)]).toEqual([words.join(' '), 'refused']);

@@ -21,8 +21,7 @@ export function readWords(words: readonly string[], known: readonly string[]): W
       continue;
     }
     const [name, inline] = word.slice(2).split(/=(.*)/s);
-    if (!allowed.has(name))
-      throw new Unusable(`--${name}: no such option here; known are ${[...allowed].map((k) => `--${k}`).join(', ')}`);
+    if (!allowed.has(name)) throw new Unusable(`--${name}: no such option here; known are ${[...allowed].map((k) => `--${k}`).join(', ')}`);
     if (FLAGS.has(name)) out.options.push({ name, value: '' });
     else {
       const value = inline ?? words[++i];
@@ -58,14 +57,17 @@ export function rectangle(name: string, text: string): Rect {
 }
 
 export function points(name: string, text: string): [number, number][] {
-  return text.trim().split(/\s+/).filter(Boolean).map((p) => numbers(`--${name}`, p, 2) as [number, number]); // prettier-ignore
+  return text
+    .trim()
+    .split(/\s+/)
+    .filter(Boolean)
+    .map((p) => numbers(`--${name}`, p, 2) as [number, number]);
 }
 
 export function wordSettings(w: Words): WordSettings {
   const spelling = last(w, 'spelling') ?? 'british';
   const units = last(w, 'units') ?? 'mm';
-  if (spelling !== 'british' && spelling !== 'american')
-    throw new Unusable(`--spelling: "${spelling}" must be british or american`);
+  if (spelling !== 'british' && spelling !== 'american') throw new Unusable(`--spelling: "${spelling}" must be british or american`);
   if (units !== 'mm' && units !== 'inch') throw new Unusable(`--units: "${units}" must be mm or inch`);
   return { spelling, units };
 }

@@ -40,14 +40,9 @@ async function decodePicture(bytes: Buffer, name: string): Promise<RgbImage> {
   } catch {
     throw new Unusable(`${name}: this is not a picture Old Hand can read; use JPEG, PNG, WebP or TIFF`);
   }
-  if (
-    !meta.width ||
-    !meta.height ||
-    !['jpeg', 'png', 'webp', 'tiff', 'gif', 'avif', 'heif'].includes(meta.format ?? '')
-  )
+  if (!meta.width || !meta.height || !['jpeg', 'png', 'webp', 'tiff', 'gif', 'avif', 'heif'].includes(meta.format ?? ''))
     throw new Unusable(`${name}: this is not a picture Old Hand can read; use JPEG, PNG, WebP or TIFF`);
-  if (meta.width * meta.height > MOST_PIXELS)
-    throw new Unusable(`${name}: the picture has more than 40 million pixels; save it smaller`);
+  if (meta.width * meta.height > MOST_PIXELS) throw new Unusable(`${name}: the picture has more than 40 million pixels; save it smaller`);
   try {
     const { data, info } = await sharp(bytes, { failOn: 'error', limitInputPixels: MOST_PIXELS })
       .autoOrient()

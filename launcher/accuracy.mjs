@@ -15,6 +15,6 @@ if (process.argv.length === 2) {
   const file = join(ROOT, 'docs', 'accuracy.md');
   const head = readFileSync(file, 'utf8').split(MARK)[0].trimEnd();
   writeFileSync(file, `${head}\n\n${MARK}\n\n${told.trim()}\n`);
-  spawnSync(join(ROOT, 'node_modules', '.bin', 'prettier'), ['--write', '--log-level=warn', file], { cwd: ROOT, stdio: ['ignore', 2, 2] }); // prettier-ignore
+  spawnSync(join(ROOT, 'node_modules', '.bin', 'prettier'), ['--write', '--log-level=warn', file], { cwd: ROOT, stdio: ['ignore', 2, 2] });
   say('docs/accuracy.md brought up to date.');
 }

@@ -27,10 +27,10 @@ function profile() {
   const r = JSON.parse(runScript('bench/profile'));
   say(`  decode and reduce alone   ${r.baseMs.toFixed(0)} ms`);
   say(`  full profile              ${r.profileMs.toFixed(0)} ms, ${r.firstProfileMs.toFixed(0)} ms the first time`);
-  say(`  ratio                     ${r.ratio.toFixed(1)} (goal ${GOALS.ratio}: ${verdict(r.ratio, GOALS.ratio)}); ${r.firstRatio.toFixed(1)} the first time`); // prettier-ignore
   say(
-    `  peak memory               ${r.peakMb.toFixed(0)} MB (goal ${GOALS.peakMb}: ${verdict(r.peakMb, GOALS.peakMb)})`,
+    `  ratio                     ${r.ratio.toFixed(1)} (goal ${GOALS.ratio}: ${verdict(r.ratio, GOALS.ratio)}); ${r.firstRatio.toFixed(1)} the first time`,
   );
+  say(`  peak memory               ${r.peakMb.toFixed(0)} MB (goal ${GOALS.peakMb}: ${verdict(r.peakMb, GOALS.peakMb)})`);
   const grown = Object.entries(r.growth).map(([mp, ms]) => `${mp} MP ${(ms / 1000).toFixed(2)} s`);
   say(`  growth                    ${grown.join(', ')}`);
 }
@@ -38,9 +38,14 @@ function profile() {
 function parts() {
   say('Timing parts of it against well-known libraries …');
   const r = JSON.parse(runScript('bench/parts'));
-  const ratio = (own, other, goal) => `${own.toFixed(0)} ms against ${other.toFixed(0)} ms: ${(own / other).toFixed(2)} (goal ${goal}: ${verdict(own / other, goal)})`; // prettier-ignore
-  say(`  structure tensor          ${ratio(r.tensorMs, r.opencvMs, GOALS.tensor)} of OpenCV in WebAssembly, ${(r.tensorPixels / 1e6).toFixed(1)} MP`); // prettier-ignore
-  say(`  palette                   ${ratio(r.paletteMs, r.kmeansMs, GOALS.palette)} of a plain k-means, ${(r.palettePixels / 1e6).toFixed(1)} MP`); // prettier-ignore
+  const ratio = (own, other, goal) =>
+    `${own.toFixed(0)} ms against ${other.toFixed(0)} ms: ${(own / other).toFixed(2)} (goal ${goal}: ${verdict(own / other, goal)})`;
+  say(
+    `  structure tensor          ${ratio(r.tensorMs, r.opencvMs, GOALS.tensor)} of OpenCV in WebAssembly, ${(r.tensorPixels / 1e6).toFixed(1)} MP`,
+  );
+  say(
+    `  palette                   ${ratio(r.paletteMs, r.kmeansMs, GOALS.palette)} of a plain k-means, ${(r.palettePixels / 1e6).toFixed(1)} MP`,
+  );
 }
 
 async function aClass() {
@@ -60,7 +65,7 @@ async function aClass() {
     const secret = 'a-secret-for-the-benchmark-alone-01234';
     process.env.BETTER_AUTH_SECRET = secret;
     const seed = await (await bundle('seed-demo')).seedDemo(database.url, join(scratch, 'pictures'), () => {});
-    server = await startServer({ port: await freePort(4571), databaseUrl: database.url, secret, env: { OLDHAND_RATE_LIMIT: 'off' } }); // prettier-ignore
+    server = await startServer({ port: await freePort(4571), databaseUrl: database.url, secret, env: { OLDHAND_RATE_LIMIT: 'off' } });
     await classOn(server.origin, seed, photographs);
     // And the rush: sixty photographs in one moment.
     await crowdTrial([server]);
@@ -77,7 +82,10 @@ async function classOn(origin, seed, photographs) {
     body: JSON.stringify({ email: seed.email, password: seed.password }),
   });
   if (!signed.ok) throw new Error(`the demo sign-in answered ${signed.status}`);
-  headers.cookie = signed.headers.getSetCookie().map((c) => c.split(';')[0]).join('; '); // prettier-ignore
+  headers.cookie = signed.headers
+    .getSetCookie()
+    .map((c) => c.split(';')[0])
+    .join('; ');
   const get = async (path) => (await fetch(origin + path, { headers })).json();
   const [study] = await get('/api/studies');
   const counts = () => get(`/api/studies/${study.id}/progress`);
@@ -100,9 +108,20 @@ async function classOn(origin, seed, photographs) {
     const sent = await fetch(`${origin}/api/studies/${study.id}/pieces`, { method: 'POST', headers, body: form });
     if (!sent.ok) throw new Error(`handing in ${file} answered ${sent.status}: ${await sent.text()}`);
   }
-  say(`${files.length} photographs handed in after ${((performance.now() - begun) / 1000).toFixed(1)} s; opening pages while they are measured …`); // prettier-ignore
+  say(
+    `${files.length} photographs handed in after ${((performance.now() - begun) / 1000).toFixed(1)} s; opening pages while they are measured …`,
+  );
   const base = `/studies/${study.id}`;
-  const pages = ['/studies', `${base}/look`, `${base}/marks`, `${base}/colour`, `${base}/pieces`, `${base}/compare`, `${base}/plan`, `${base}/hanging`]; // prettier-ignore
+  const pages = [
+    '/studies',
+    `${base}/look`,
+    `${base}/marks`,
+    `${base}/colour`,
+    `${base}/pieces`,
+    `${base}/compare`,
+    `${base}/plan`,
+    `${base}/hanging`,
+  ];
   const times = [];
   const byPage = new Map(pages.map((p) => [p, []]));
   for (let k = 0; !(await idle()); k++) {
@@ -120,9 +139,20 @@ async function classOn(origin, seed, photographs) {
   const after = await counts();
   times.sort((a, b) => a - b);
   const p95 = quantile(times, 0.95);
-  say(`  class measured in         ${((performance.now() - begun) / 1000).toFixed(0)} s (${after.done - before.done} jobs done, ${after.failed - before.failed} failed)`); // prettier-ignore
-  say(`  pages opened meanwhile    ${times.length}: median ${quantile(times, 0.5).toFixed(0)} ms, p95 ${p95.toFixed(0)} ms (goal ${GOALS.p95Ms}: ${verdict(p95, GOALS.p95Ms)}), slowest ${times.at(-1).toFixed(0)} ms`); // prettier-ignore
-  for (const [page, own] of byPage) if (own.length) say(`    ${page.replace(base, '…').padEnd(14)} median ${quantile(own.sort((a, b) => a - b), 0.5).toFixed(0)} ms`); // prettier-ignore
+  say(
+    `  class measured in         ${((performance.now() - begun) / 1000).toFixed(0)} s (${after.done - before.done} jobs done, ${after.failed - before.failed} failed)`,
+  );
+  say(
+    `  pages opened meanwhile    ${times.length}: median ${quantile(times, 0.5).toFixed(0)} ms, p95 ${p95.toFixed(0)} ms (goal ${GOALS.p95Ms}: ${verdict(p95, GOALS.p95Ms)}), slowest ${times.at(-1).toFixed(0)} ms`,
+  );
+  for (const [page, own] of byPage)
+    if (own.length)
+      say(
+        `    ${page.replace(base, '…').padEnd(14)} median ${quantile(
+          own.sort((a, b) => a - b),
+          0.5,
+        ).toFixed(0)} ms`,
+      );
 }
 
 try {

@@ -1,7 +1,7 @@
 // Knows how to run a private MariaDB on loopback with a data folder of its own.
 import { spawn } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, openSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'; // prettier-ignore
+import { chmodSync, existsSync, mkdirSync, openSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { createConnection, createServer } from 'node:net';
 import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
@@ -42,12 +42,18 @@ const WHOLE = '.oldhand-whole';
 /** Ends whole or not at all: made beside its place and then moved there. */
 async function install(dataDir) {
   const parent = join(dataDir, '..');
-  for (const name of readdirSync(parent))
-    if (name.startsWith('mariadb.new-')) rmSync(join(parent, name), { recursive: true, force: true });
+  for (const name of readdirSync(parent)) if (name.startsWith('mariadb.new-')) rmSync(join(parent, name), { recursive: true, force: true });
   const fresh = `${dataDir}.new-${process.pid}`;
   mkdirSync(fresh, { recursive: true, mode: 0o700 });
   const installer = findProgram(['mariadb-install-db', 'mysql_install_db']);
-  const words = ['--no-defaults', ...asUser(), `--datadir=${fresh}`, '--skip-test-db', '--auth-root-authentication-method=socket', `--auth-root-socket-user=${userInfo().username}`]; // prettier-ignore
+  const words = [
+    '--no-defaults',
+    ...asUser(),
+    `--datadir=${fresh}`,
+    '--skip-test-db',
+    '--auth-root-authentication-method=socket',
+    `--auth-root-socket-user=${userInfo().username}`,
+  ];
   const child = spawn(installer, words, { stdio: ['ignore', 'ignore', 'pipe'] });
   let told = '';
   child.stderr.on('data', (c) => (told += c));
@@ -104,8 +110,7 @@ export function runningUrl(dir) {
  */
 export async function startDatabase(dir, firstPort, { onSpawn = () => {}, alsoGrant = [] } = {}) {
   const mariadbd = findProgram(['mariadbd', 'mysqld']);
-  if (!mariadbd)
-    throw plainError('MariaDB is missing; run: apt-get install -y mariadb-server-core mariadb-client-core');
+  if (!mariadbd) throw plainError('MariaDB is missing; run: apt-get install -y mariadb-server-core mariadb-client-core');
   const dataDir = join(dir, 'mariadb');
   mkdirSync(dir, { recursive: true });
   const password = keptSecret(dir, 'database-password');
@@ -155,7 +160,9 @@ export async function startDatabase(dir, firstPort, { onSpawn = () => {}, alsoGr
     for (let tries = 0; !(await answers(port)); tries++) {
       if (stopping) return;
       if (dead() || tries > 400)
-        throw plainError(`the database did not start; its last words are in ${join(dir, 'mariadb.log')} (is another Old Hand running on this data folder, or is the disk full?)`); // prettier-ignore
+        throw plainError(
+          `the database did not start; its last words are in ${join(dir, 'mariadb.log')} (is another Old Hand running on this data folder, or is the disk full?)`,
+        );
       await sleep(150);
     }
   };

@@ -27,8 +27,23 @@ function hasData(bytes) {
 const scratch = mkdtempSync(join(tmpdir(), 'oldhand-kernels-'));
 try {
   const out = join(scratch, 'kernels.wasm');
-  const options = ['--runtime', 'stub', '--enable', 'simd', '--enable', 'bulk-memory', '-O3', '--noAssert', '--importMemory', '--initialMemory', '1']; // prettier-ignore
-  execFileSync(process.execPath, [asc, relative(ROOT, join(here, 'assembly.ts')), ...options, '--outFile', out], { cwd: ROOT, stdio: ['ignore', 2, 2] }); // prettier-ignore
+  const options = [
+    '--runtime',
+    'stub',
+    '--enable',
+    'simd',
+    '--enable',
+    'bulk-memory',
+    '-O3',
+    '--noAssert',
+    '--importMemory',
+    '--initialMemory',
+    '1',
+  ];
+  execFileSync(process.execPath, [asc, relative(ROOT, join(here, 'assembly.ts')), ...options, '--outFile', out], {
+    cwd: ROOT,
+    stdio: ['ignore', 2, 2],
+  });
   // The caller hands out the memory from its first byte on, so the module may keep nothing there.
   if (hasData(readFileSync(out)))
     throw new Error('assembly.ts holds data of its own (an array or string literal); the memory is the caller’s');

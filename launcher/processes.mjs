@@ -82,8 +82,7 @@ export function holdFolder(dir) {
       } catch (error) {
         if (error.code !== 'EEXIST') throw error;
         const owner = readJson(file, null);
-        if (isAlive(owner))
-          throw plainError(`Old Hand is running on ${dir} already (process ${owner.pid}); stop that one first`);
+        if (isAlive(owner)) throw plainError(`Old Hand is running on ${dir} already (process ${owner.pid}); stop that one first`);
         rmSync(file, { force: true });
       }
     }

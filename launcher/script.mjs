@@ -12,8 +12,22 @@ export function runScript(file, ...words) {
   const folder = join(ROOT, 'build', 'bench');
   const outfile = join(folder, `${basename(file)}.mjs`);
   mkdirSync(folder, { recursive: true });
-  require('esbuild').buildSync({ entryPoints: [join(ROOT, 'tests', `${file}.ts`)], outfile, bundle: true, format: 'esm', platform: 'node', target: 'node20', packages: 'external', logLevel: 'error' }); // prettier-ignore
-  const done = spawnSync(process.execPath, [outfile, ...words], { cwd: ROOT, stdio: ['ignore', 'pipe', 2], encoding: 'utf8', maxBuffer: 1e8 }); // prettier-ignore
+  require('esbuild').buildSync({
+    entryPoints: [join(ROOT, 'tests', `${file}.ts`)],
+    outfile,
+    bundle: true,
+    format: 'esm',
+    platform: 'node',
+    target: 'node20',
+    packages: 'external',
+    logLevel: 'error',
+  });
+  const done = spawnSync(process.execPath, [outfile, ...words], {
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 2],
+    encoding: 'utf8',
+    maxBuffer: 1e8,
+  });
   if (done.status !== 0) throw new Error(`tests/${file} did not finish`);
   return done.stdout;
 }

@@ -32,26 +32,11 @@ export function startDemoClass(databaseUrl, cache, { only, dir } = {}) {
 }
 
 /** Starts a server; resolves once its sign-in page answers. `dir` is the data folder that notes it. */
-export async function startServer({
-  port,
-  databaseUrl,
-  secret,
-  env = {},
-  dev = false,
-  dir = null,
-  onSpawn = () => {},
-}) {
+export async function startServer({ port, databaseUrl, secret, env = {}, dev = false, dir = null, onSpawn = () => {} }) {
   const origin = `http://127.0.0.1:${port}`;
   const child = spawn(
     process.execPath,
-    [
-      join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next'),
-      dev ? 'dev' : 'start',
-      '-H',
-      '127.0.0.1',
-      '-p',
-      String(port),
-    ],
+    [join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next'), dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)],
     {
       cwd: ROOT,
       stdio: ['ignore', dev ? 2 : 'ignore', 2],

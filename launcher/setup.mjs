@@ -69,8 +69,7 @@ export function sourcesHash(paths) {
       return;
     }
     if (info.isDirectory()) {
-      for (const name of readdirSync(path).sort())
-        if (name !== 'node_modules' && !name.endsWith('.test.ts')) visit(join(path, name));
+      for (const name of readdirSync(path).sort()) if (name !== 'node_modules' && !name.endsWith('.test.ts')) visit(join(path, name));
     } else {
       sum.update(relative(ROOT, path)).update('\0').update(readFileSync(path)).update('\0');
     }
@@ -105,15 +104,7 @@ export function ensurePackages() {
   });
 }
 
-const BUNDLE_SOURCES = [
-  'core',
-  'headless',
-  'atelier',
-  'server',
-  'package-lock.json',
-  'launcher/setup.mjs',
-  'tsconfig.json',
-];
+const BUNDLE_SOURCES = ['core', 'headless', 'atelier', 'server', 'package-lock.json', 'launcher/setup.mjs', 'tsconfig.json'];
 
 /** The headless entry and the server's workers, bundled by esbuild when their sources have changed. */
 export function ensureBundles() {
@@ -131,9 +122,7 @@ export function ensureBundles() {
       migrate: 'server/database/migrateCommand.ts',
     };
     const entryPoints = Object.fromEntries(
-      Object.entries(entries).flatMap(([name, path]) =>
-        existsSync(join(ROOT, path)) ? [[name, join(ROOT, path)]] : [],
-      ),
+      Object.entries(entries).flatMap(([name, path]) => (existsSync(join(ROOT, path)) ? [[name, join(ROOT, path)]] : [])),
     );
     esbuild.buildSync({
       entryPoints,

@@ -6,7 +6,17 @@ import { dumpTo } from './backup.mjs';
 import { keptSecret, freePort, startDatabase } from './database.mjs';
 import { endLeftOvers, holdFolder, sleep } from './processes.mjs';
 import { startDemoClass, startServer } from './server.mjs';
-import { ensureApplication, ensureBundles, ensurePackages, ensurePrograms, findProgram, plainError, ROOT, say, wishPrograms } from './setup.mjs'; // prettier-ignore
+import {
+  ensureApplication,
+  ensureBundles,
+  ensurePackages,
+  ensurePrograms,
+  findProgram,
+  plainError,
+  ROOT,
+  say,
+  wishPrograms,
+} from './setup.mjs';
 
 function readOptions(words) {
   const out = { port: null, data: join(ROOT, 'data'), demo: !process.env.DATABASE_URL, dev: false };
@@ -58,7 +68,10 @@ function minder(dir) {
   return () => {
     const { bavail, bsize } = statfsSync(dir);
     const now = (bavail * bsize) / 1048576 < LEAST_MB;
-    if (now !== short) say(now ? `The disk of ${dir} is almost full: no pictures are taken in until there is room again.` : 'There is room on the disk again.'); // prettier-ignore
+    if (now !== short)
+      say(
+        now ? `The disk of ${dir} is almost full: no pictures are taken in until there is room again.` : 'There is room on the disk again.',
+      );
     short = now;
   };
 }
@@ -108,9 +121,7 @@ export async function start(words) {
     const { migrateDatabase, pendingMigrations } = await bundle('migrate');
     if (own) await dumpBeforeUpgrade(url, options.data, pendingMigrations);
     await migrateDatabase(url, ROOT);
-    const seed = options.demo
-      ? await (await bundle('seed-demo')).seedDemo(url, join(options.data, 'demo-pictures'), say)
-      : null;
+    const seed = options.demo ? await (await bundle('seed-demo')).seedDemo(url, join(options.data, 'demo-pictures'), say) : null;
     const port = options.port ?? (await freePort(4170));
     let server = null;
     const serve = async () => {
@@ -125,11 +136,10 @@ export async function start(words) {
     };
     await serve();
     process.stdout.write(`Old Hand is at ${server.origin}\n`);
-    if (seed)
-      stops.push(startDemoClass(url, join(options.data, 'demo-pictures'), { dir: own ? options.data : null }).stop);
+    if (seed) stops.push(startDemoClass(url, join(options.data, 'demo-pictures'), { dir: own ? options.data : null }).stop);
     if (seed) process.stdout.write(`Demo sign-in: ${seed.email} with the password ${seed.password}\n`);
     process.stdout.write('Ctrl-C stops it.\n');
-    const againDatabase = restarting('database', `the database keeps ending; its last words are in ${join(options.data, 'mariadb.log')}`); // prettier-ignore
+    const againDatabase = restarting('database', `the database keeps ending; its last words are in ${join(options.data, 'mariadb.log')}`);
     const againServer = restarting('application', 'the application keeps ending; the lines above say why');
     const mind = own ? minder(options.data) : () => {};
     for (let turn = 0; !ended(); turn++) {

@@ -57,13 +57,10 @@ export async function test(words) {
     check('dead code', bin('knip'), ['--no-progress']);
     const jest = (name, ...more) => {
       const report = join(scratch, `${name.replaceAll(' ', '-')}.json`);
-      counted(
-        name,
-        bin('jest'),
-        ['--ci', '--json', `--outputFile=${report}`, '--testLocationInResults', ...more],
-        report,
-        (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites }),
-      );
+      counted(name, bin('jest'), ['--ci', '--json', `--outputFile=${report}`, '--testLocationInResults', ...more], report, (r) => ({
+        passed: r.numPassedTests,
+        failed: r.numFailedTests + r.numRuntimeErrorTestSuites,
+      }));
     };
     jest('unit and reference', '--selectProjects', 'core');
     // The launcher's own tests start the application; whoever waits for its build is timed.

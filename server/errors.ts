@@ -13,7 +13,4 @@ export class Told extends Error {
 
 export const notFound = (what = 'This page') => new Told(404, `${what} does not exist, or belongs to another teacher.`);
 export const conflict = (what: string) =>
-  new Told(
-    409,
-    `${what} was changed in another window meanwhile. Your screen now shows that newer state; make your change again.`,
-  );
+  new Told(409, `${what} was changed in another window meanwhile. Your screen now shows that newer state; make your change again.`);

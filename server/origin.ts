@@ -17,7 +17,7 @@ export function checkOrigin(request: Request): void {
   if (request.method === 'GET' || request.method === 'HEAD') return;
   const origin = request.headers.get('origin');
   if (origin === null || !ownOrigins().includes(origin))
-    throw new Told(403, 'This change did not come from Old Hand’s own page. Open the address of this installation and try again.'); // prettier-ignore
+    throw new Told(403, 'This change did not come from Old Hand’s own page. Open the address of this installation and try again.');
 }
 
 /**

@@ -29,8 +29,19 @@ export const ANSGRAVE_HAND: SampleHand = {
   medium: 'Reed pen and wash on buff paper',
   manner: 'Caped figures four and a half heads tall, even hatching one way, a line only on the windward side, one small light.',
   subjects: ['port'],
-  sizes: [[297, 210], [210, 297], [320, 240]],
-  works: MASTER_SCENES.map(({ title, dated, widthMm, heightMm, scene }) => ({ title, dated, widthMm, heightMm, subject: 'port', seed: scene.seed })),
+  sizes: [
+    [297, 210],
+    [210, 297],
+    [320, 240],
+  ],
+  works: MASTER_SCENES.map(({ title, dated, widthMm, heightMm, scene }) => ({
+    title,
+    dated,
+    widthMm,
+    heightMm,
+    subject: 'port',
+    seed: scene.seed,
+  })),
   rules: { ...ANSGRAVE, length: ANSGRAVE.length, crossEverywhere: 'no', white: 'yes', accent: ANSGRAVE.accent! },
   told: {
     'marks.spacing': { low: ANSGRAVE_RULES.spacingMm.value - 0.15, high: ANSGRAVE_RULES.spacingMm.value + 0.15 },
@@ -39,4 +50,4 @@ export const ANSGRAVE_HAND: SampleHand = {
     'value.mean': { low: 54, high: 70 },
   },
   draw,
-}; // prettier-ignore
+};

@@ -43,8 +43,25 @@ function tree(easel: Easel, strokes: StrokeTruth[], x: number, foot: number, hig
   const r = easel.random;
   const lean = 3 * normal(r);
   const trunk = easel.stencil();
-  easel.stroke(trunk, [[x, foot], [x + lean * 0.4, foot - 0.25 * high], [x + lean, foot - 0.5 * high]], 0.07 * high); // prettier-ignore
-  for (const s of [-1, 1]) easel.stroke(trunk, [[x + lean * 0.5, foot - 0.32 * high], [x + s * 0.16 * high, foot - 0.52 * high], [x + s * 0.26 * high, foot - 0.66 * high]], 0.035 * high); // prettier-ignore
+  easel.stroke(
+    trunk,
+    [
+      [x, foot],
+      [x + lean * 0.4, foot - 0.25 * high],
+      [x + lean, foot - 0.5 * high],
+    ],
+    0.07 * high,
+  );
+  for (const s of [-1, 1])
+    easel.stroke(
+      trunk,
+      [
+        [x + lean * 0.5, foot - 0.32 * high],
+        [x + s * 0.16 * high, foot - 0.52 * high],
+        [x + s * 0.26 * high, foot - 0.66 * high],
+      ],
+      0.035 * high,
+    );
   easel.put(trunk, RULES.shades[0], { opacity: 0.85, tooth: 0.3, soft: 0.5 });
   const [cx, cy, rx, ry] = [x + lean, foot - 0.68 * high, 0.42 * high, 0.3 * high];
   const crown = (shift: P, part: number) => (): P => {
@@ -57,8 +74,11 @@ function tree(easel: Easel, strokes: StrokeTruth[], x: number, foot: number, hig
   const many = Math.round(0.032 * rx * ry);
   work(easel, strokes, many * 2, crown([0, 0.04 * high], 1), round, RULES.greens[0], { opacity: 0.85 });
   work(easel, strokes, many, crown([0, 0], 0.9), round, RULES.greens[1]);
-  work(easel, strokes, Math.round(many * 0.6), crown([-0.08 * high, -0.08 * high], 0.75), round, RULES.greens[2], { opacity: 0.7 }); // prettier-ignore
-  work(easel, strokes, Math.round(many * 0.35), crown([0.12 * high, 0.02 * high], 0.8), round, RULES.lights[0], { opacity: 0.75, width: 2.6 }); // prettier-ignore
+  work(easel, strokes, Math.round(many * 0.6), crown([-0.08 * high, -0.08 * high], 0.75), round, RULES.greens[2], { opacity: 0.7 });
+  work(easel, strokes, Math.round(many * 0.35), crown([0.12 * high, 0.02 * high], 0.8), round, RULES.lights[0], {
+    opacity: 0.75,
+    width: 2.6,
+  });
 }
 
 function draw(job: HandWork, pxPerMm: number): DrawnWork {
@@ -70,20 +90,42 @@ function draw(job: HandWork, pxPerMm: number): DrawnWork {
   const band = (top: number, bottom: number) => (): P => [between(r, -5, w + 5), between(r, top, bottom)];
   const level = () => 4;
   const area = 1.25 * w * horizon;
-  work(easel, strokes, Math.round(area * 0.011), band(-4, 0.5 * horizon), level, RULES.shades[2], { opacity: 0.6, width: 4.5 }); // prettier-ignore
-  work(easel, strokes, Math.round(area * 0.009), band(0.35 * horizon, 0.8 * horizon), level, RULES.lights[2], { opacity: 0.65, width: 4.5 }); // prettier-ignore
+  work(easel, strokes, Math.round(area * 0.011), band(-4, 0.5 * horizon), level, RULES.shades[2], { opacity: 0.6, width: 4.5 });
+  work(easel, strokes, Math.round(area * 0.009), band(0.35 * horizon, 0.8 * horizon), level, RULES.lights[2], {
+    opacity: 0.65,
+    width: 4.5,
+  });
   work(easel, strokes, Math.round(area * 0.007), band(0.66 * horizon, horizon), level, RULES.lights[0], { width: 4 });
-  easel.smudge(easel.field([[0, 0], [w, 0], [w, horizon], [0, horizon]]), 2.4); // prettier-ignore
-  work(easel, strokes, Math.round(area * 0.0022), band(0.78 * horizon, horizon), level, RULES.lights[1], { opacity: 0.8 }); // prettier-ignore
-  work(easel, strokes, Math.round(w * 0.5), band(horizon - 0.06 * h, horizon + 0.02 * h), () => 8, RULES.shades[1], { opacity: 0.8, width: 4.2 }); // prettier-ignore
+  easel.smudge(
+    easel.field([
+      [0, 0],
+      [w, 0],
+      [w, horizon],
+      [0, horizon],
+    ]),
+    2.4,
+  );
+  work(easel, strokes, Math.round(area * 0.0022), band(0.78 * horizon, horizon), level, RULES.lights[1], { opacity: 0.8 });
+  work(easel, strokes, Math.round(w * 0.5), band(horizon - 0.06 * h, horizon + 0.02 * h), () => 8, RULES.shades[1], {
+    opacity: 0.8,
+    width: 4.2,
+  });
   // The meadow falls away to one side.
   const slope = between(r, -14, 14);
   const away = (p: P) => slope + (10 * (p[0] - w / 2)) / w;
   const meadow = w * (h - horizon);
-  work(easel, strokes, Math.round(meadow * 0.016), band(horizon, h + 5), away, RULES.greens[0], { opacity: 0.75, width: 4.2 }); // prettier-ignore
-  easel.smudge(easel.field([[0, horizon], [w, horizon], [w, h], [0, h]]), RULES.rub); // prettier-ignore
+  work(easel, strokes, Math.round(meadow * 0.016), band(horizon, h + 5), away, RULES.greens[0], { opacity: 0.75, width: 4.2 });
+  easel.smudge(
+    easel.field([
+      [0, horizon],
+      [w, horizon],
+      [w, h],
+      [0, h],
+    ]),
+    RULES.rub,
+  );
   work(easel, strokes, Math.round(meadow * 0.006), band(horizon, h + 5), away, RULES.greens[2], { opacity: 0.65 });
-  work(easel, strokes, Math.round(meadow * 0.0022), band(horizon + 0.1 * h, h + 5), away, RULES.shades[1], { opacity: 0.7 }); // prettier-ignore
+  work(easel, strokes, Math.round(meadow * 0.0022), band(horizon + 0.1 * h, h + 5), away, RULES.shades[1], { opacity: 0.7 });
   const rows = job.subject === 'row' ? 3 : job.subject === 'pair' ? 2 : 1;
   const start = between(r, 0.18, 0.34);
   for (let k = 0; k < rows; k++) {
@@ -91,7 +133,7 @@ function draw(job: HandWork, pxPerMm: number): DrawnWork {
     const high = (rows === 1 ? 0.72 : 0.6 - 0.11 * k) * h * between(r, 0.92, 1.08);
     tree(easel, strokes, x, horizon + (rows === 1 ? 0.3 : 0.28 - 0.08 * k) * h, high);
   }
-  work(easel, strokes, Math.round(meadow * 0.0012), band(horizon + 0.06 * h, h), away, RULES.lights[1], { opacity: 0.8, width: 2.4 }); // prettier-ignore
+  work(easel, strokes, Math.round(meadow * 0.0012), band(horizon + 0.06 * h, h), away, RULES.lights[1], { opacity: 0.8, width: 2.4 });
   return { ...easel.finish(2.2), strokes };
 }
 
@@ -103,7 +145,11 @@ export const SKARN: SampleHand = {
   medium: 'Soft pastel on blue-grey paper',
   manner: 'Rubbed layers of broad strokes, no outline anywhere, warm lights laid last over a cool dark sheet.',
   subjects: ['row', 'single', 'pair'],
-  sizes: [[320, 240], [300, 220], [240, 300]],
+  sizes: [
+    [320, 240],
+    [300, 220],
+    [240, 300],
+  ],
   works: [
     { title: 'Three pear trees, late', dated: '1911', widthMm: 320, heightMm: 240, subject: 'row', seed: 31 },
     { title: 'The old codling', dated: '1914', widthMm: 240, heightMm: 300, subject: 'single', seed: 32 },
@@ -118,4 +164,4 @@ export const SKARN: SampleHand = {
     'value.lightShare': { low: 0, high: 0.2 },
   },
   draw,
-}; // prettier-ignore
+};

@@ -49,21 +49,20 @@ class Sheet {
           const at: P = [a[0] + s * ux - off * uy, a[1] + s * uy + off * ux];
           this.mark(at, run + RULES.twist, pencils[0]);
           // Shade on the side away from the light, by the second pencil, a little steeper.
-          if (off > 0.1 * thick || r() < 0.25) this.mark([at[0] + 0.5, at[1] + 0.4], run + RULES.twist - 14, pencils[1]); // prettier-ignore
+          if (off > 0.1 * thick || r() < 0.25) this.mark([at[0] + 0.5, at[1] + 0.4], run + RULES.twist - 14, pencils[1]);
         }
       }
     }
   }
 
   finish(): DrawnWork {
-    for (const [pencil, cover] of this.covers)
-      this.easel.put(cover, pencil, { opacity: 0.78, tooth: RULES.tooth, soft: 0.08 });
+    for (const [pencil, cover] of this.covers) this.easel.put(cover, pencil, { opacity: 0.78, tooth: RULES.tooth, soft: 0.08 });
     return { ...this.easel.finish(1.6), strokes: this.strokes };
   }
 }
 
 /** Pencils taken in pairs, each picture led by one. */
-const pairs = (lead: number): string[][] => [0, 1, 2].map((k) => [RULES.pencils[(lead + k) % 3], RULES.pencils[(lead + k + 1) % 3]]); // prettier-ignore
+const pairs = (lead: number): string[][] => [0, 1, 2].map((k) => [RULES.pencils[(lead + k) % 3], RULES.pencils[(lead + k + 1) % 3]]);
 
 function knot(s: Sheet, w: number, h: number): void {
   const r = s.easel.random;
@@ -82,8 +81,8 @@ function knot(s: Sheet, w: number, h: number): void {
   });
   const [p, q] = pairs(Math.floor(3 * r()));
   s.rope(body, 12, p);
-  s.rope(smooth([[-5, h * between(r, 0.1, 0.3)], [0.2 * w, 0.3 * h], body[0], body[4]], false, 10), 12, q); // prettier-ignore
-  s.rope(smooth([body[body.length - 5], body[body.length - 1], [0.82 * w, 0.7 * h], [w + 5, h * between(r, 0.7, 0.9)]], false, 10), 12, q); // prettier-ignore
+  s.rope(smooth([[-5, h * between(r, 0.1, 0.3)], [0.2 * w, 0.3 * h], body[0], body[4]], false, 10), 12, q);
+  s.rope(smooth([body[body.length - 5], body[body.length - 1], [0.82 * w, 0.7 * h], [w + 5, h * between(r, 0.7, 0.9)]], false, 10), 12, q);
 }
 
 function net(s: Sheet, w: number, h: number): void {
@@ -94,13 +93,17 @@ function net(s: Sheet, w: number, h: number): void {
   const drop = (x: number, y: number): P => [x, 0.16 * h + y + sag * Math.sin((Math.PI * x) / w)];
   const rows = Math.floor((0.62 * h) / (mesh / 2));
   for (let j = 0; j < rows; j++)
-    for (let x = (j % 2 ? mesh / 2 : 0); x < w; x += mesh)
+    for (let x = j % 2 ? mesh / 2 : 0; x < w; x += mesh)
       for (const d of [-1, 1]) {
         const [a, b] = [drop(x, (j * mesh) / 2), drop(x + (d * mesh) / 2, ((j + 1) * mesh) / 2)];
         s.rope(smooth([a, [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2 + 1], b], false, 4), 3.2, d > 0 ? p : q);
       }
-  s.rope(Array.from({ length: 30 }, (_, i) => drop((i * w) / 29, -2)), 11, p);
-} // prettier-ignore
+  s.rope(
+    Array.from({ length: 30 }, (_, i) => drop((i * w) / 29, -2)),
+    11,
+    p,
+  );
+}
 
 function rigging(s: Sheet, w: number, h: number): void {
   const r = s.easel.random;
@@ -110,7 +113,7 @@ function rigging(s: Sheet, w: number, h: number): void {
   s.rope(line([mast, -4], [mast + 3, h + 4]), 16, t);
   for (let k = 0; k < 4; k++) {
     const foot = between(r, 0.02, 0.12) + 0.24 * k;
-    s.rope(line([mast, (0.05 + 0.03 * k) * h], [foot < 0.5 ? foot * w - 8 : w * (foot + 0.1), h + 4]), 7, k % 2 ? p : q); // prettier-ignore
+    s.rope(line([mast, (0.05 + 0.03 * k) * h], [foot < 0.5 ? foot * w - 8 : w * (foot + 0.1), h + 4]), 7, k % 2 ? p : q);
   }
   for (let k = 0; k < 5; k++) {
     const y = (0.3 + 0.14 * k) * h;
@@ -128,7 +131,10 @@ function rigging(s: Sheet, w: number, h: number): void {
       p,
     );
   }
-  const block: P[] = Array.from({ length: 30 }, (_, i) => [mast - 0.2 * w + 15 * Math.cos((i / 29) * 6.3), 0.55 * h + 21 * Math.sin((i / 29) * 6.3)]); // prettier-ignore
+  const block: P[] = Array.from({ length: 30 }, (_, i) => [
+    mast - 0.2 * w + 15 * Math.cos((i / 29) * 6.3),
+    0.55 * h + 21 * Math.sin((i / 29) * 6.3),
+  ]);
   s.rope(block, 9, q);
 }
 
@@ -146,7 +152,11 @@ export const RAAKE: SampleHand = {
   medium: 'Coloured pencils on smooth white paper',
   manner: 'Short dashes laid with the twist of the rope, a second pencil over the first; no area filled, no outline.',
   subjects: ['knot', 'net', 'rigging'],
-  sizes: [[250, 200], [200, 250], [260, 260]],
+  sizes: [
+    [250, 200],
+    [200, 250],
+    [260, 260],
+  ],
   works: [
     { title: 'Figure-of-eight, wet', dated: '1963', widthMm: 250, heightMm: 200, subject: 'knot', seed: 51 },
     { title: 'Mended three times', dated: '1966', widthMm: 260, heightMm: 260, subject: 'net', seed: 52 },
@@ -162,4 +172,4 @@ export const RAAKE: SampleHand = {
     'marks.share.flat': { low: 0, high: 0.05 },
   },
   draw,
-}; // prettier-ignore
+};

@@ -62,7 +62,7 @@ export const between = (r: Random, low: number, high: number): number => low + (
 
 /** Points along a straight line. */
 export const straight = (a: P, b: P, count = 9): P[] =>
-  Array.from({ length: count }, (_, i) => [a[0] + ((b[0] - a[0]) * i) / (count - 1), a[1] + ((b[1] - a[1]) * i) / (count - 1)]); // prettier-ignore
+  Array.from({ length: count }, (_, i) => [a[0] + ((b[0] - a[0]) * i) / (count - 1), a[1] + ((b[1] - a[1]) * i) / (count - 1)]);
 
 /** A stroke's points: from a middle, so long, at an angle in degrees anticlockwise as seen, bent by `sag` mm. */
 export function dash([x, y]: P, long: number, angle: number, sag = 0, count = 7): P[] {

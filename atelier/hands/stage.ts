@@ -33,10 +33,18 @@ class Paper {
 
   /** Rubs everything laid so far; the side of the stick shows here and there where it was gone over again. */
   rub(w: number, h: number): void {
-    this.easel.smudge(this.easel.field([[0, 0], [w, 0], [w, h], [0, h]]), RULES.rub); // prettier-ignore
+    this.easel.smudge(
+      this.easel.field([
+        [0, 0],
+        [w, 0],
+        [w, h],
+        [0, h],
+      ]),
+      RULES.rub,
+    );
     const r = this.easel.random;
     const drag = this.easel.stencil();
-    for (let k = 0; k < 14; k++) this.easel.stroke(drag, dash([between(r, 0, w), between(r, 0, 0.25 * h)], between(r, 14, 26), 60, 0), 5); // prettier-ignore
+    for (let k = 0; k < 14; k++) this.easel.stroke(drag, dash([between(r, 0, w), between(r, 0, 0.25 * h)], between(r, 14, 26), 60, 0), 5);
     this.easel.put(drag, RULES.charcoal, { opacity: 0.4, tooth: 0.5, soft: 0.5 });
   }
 
@@ -52,7 +60,7 @@ class Paper {
 function stage(p: Paper, w: number, h: number): void {
   const r = p.easel.random;
   const at = (x: number, y: number): P => [x * w, y * h];
-  const [left, right, back, floor] = [between(r, 0.2, 0.3), between(r, 0.7, 0.8), between(r, 0.22, 0.3), between(r, 0.6, 0.68)]; // prettier-ignore
+  const [left, right, back, floor] = [between(r, 0.2, 0.3), between(r, 0.7, 0.8), between(r, 0.22, 0.3), between(r, 0.6, 0.68)];
   p.dark([at(-0.1, -0.1), at(1.1, -0.1), at(1.1, back), at(-0.1, back)], 0.82);
   p.dark([at(-0.1, -0.1), at(left, back), at(left, floor), at(-0.1, 1)], 0.7);
   p.dark([at(1.1, -0.1), at(right, back), at(right, floor), at(1.1, 1)], 0.78);
@@ -64,8 +72,17 @@ function stage(p: Paper, w: number, h: number): void {
   p.light([at(cx - 0.04, back), at(cx + 0.04, back), at(cx + wide, floor + 0.2), at(cx - wide, floor + 0.2)], 0.16);
   p.light([at(cx - wide, floor + 0.14), at(cx, floor + 0.1), at(cx + wide, floor + 0.14), at(cx, floor + 0.24)], 0.75);
   const chair = cx + (r() < 0.5 ? -1 : 1) * 0.09;
-  p.dark([at(chair, floor - 0.02), at(chair + 0.06, floor - 0.02), at(chair + 0.06, floor + 0.13), at(chair, floor + 0.13)], 0.85, 1.2); // prettier-ignore
-  for (let k = 0; k < 3; k++) p.dark([at(left + 0.02 + 0.05 * k, back), at(left + 0.045 + 0.05 * k, back), at(left + 0.045 + 0.05 * k, floor), at(left + 0.02 + 0.05 * k, floor)], 0.4); // prettier-ignore
+  p.dark([at(chair, floor - 0.02), at(chair + 0.06, floor - 0.02), at(chair + 0.06, floor + 0.13), at(chair, floor + 0.13)], 0.85, 1.2);
+  for (let k = 0; k < 3; k++)
+    p.dark(
+      [
+        at(left + 0.02 + 0.05 * k, back),
+        at(left + 0.045 + 0.05 * k, back),
+        at(left + 0.045 + 0.05 * k, floor),
+        at(left + 0.02 + 0.05 * k, floor),
+      ],
+      0.4,
+    );
   p.hard(at(chair, floor - 0.1), at(chair, floor + 0.13));
   p.hard(at(left, floor), at(left + 0.12, floor), 0.8);
 }
@@ -86,7 +103,7 @@ function stairs(p: Paper, w: number, h: number): void {
   for (let k = 0; k < steps; k++) {
     const [x, y] = [0.12 + k * run, 0.92 - k * rise];
     p.dark([side(x, y), side(x + 0.02, y - rise), side(0.76, y - rise - 0.02), side(0.76, y)], 0.3 + 0.3 * (k / steps));
-    p.light([side(x, y), side(x + run, y - 0.012), side(x + run + 0.16, y - 0.02), side(x + 0.16, y + 0.008)], 0.5 * (1 - k / steps)); // prettier-ignore
+    p.light([side(x, y), side(x + run, y - 0.012), side(x + run + 0.16, y - 0.02), side(x + 0.16, y + 0.008)], 0.5 * (1 - k / steps));
   }
   p.light([side(door, 0.1), side(door + 0.16, 0.06), side(door + 0.16, 0.34), side(door, 0.36)], 0.8);
   p.dark([side(post, 0.5), side(post + 0.1, 0.46), side(post + 0.1, 0.96), side(post, 1.04)], 0.55);
@@ -105,10 +122,7 @@ function corridor(p: Paper, w: number, h: number): void {
   p.rub(w, h);
   for (const s of [0.08, 0.34, 0.54]) {
     p.dark([toward(0, 0.2, s), toward(0, 0.2, s + 0.1), toward(0, 1, s + 0.1), toward(0, 1, s)], 0.6);
-    p.light(
-      [toward(0.1, 1, s), toward(0.1, 1, s + 0.09), toward(0.75, 1, s + 0.09), toward(0.75, 1, s)],
-      0.3 + 0.2 * s,
-    );
+    p.light([toward(0.1, 1, s), toward(0.1, 1, s + 0.09), toward(0.75, 1, s + 0.09), toward(0.75, 1, s)], 0.3 + 0.2 * s);
   }
   p.light([toward(0, 0, 0.8), toward(1, 0, 0.8), toward(1, 1, 0.8), toward(0, 1, 0.8)], 0.85);
   p.hard(toward(1, 0.05, 0.3), toward(1, 0.98, 0.3));
@@ -130,7 +144,11 @@ export const LEUVIK: SampleHand = {
   medium: 'Charcoal and white chalk on grey-brown paper',
   manner: 'Smudged darks, lights lifted and touched with chalk, and hardly a hard edge.',
   subjects: ['stage', 'stairs', 'corridor'],
-  sizes: [[300, 400], [400, 300], [320, 320]],
+  sizes: [
+    [300, 400],
+    [400, 300],
+    [320, 320],
+  ],
   works: [
     { title: 'House lights down', dated: '1929', widthMm: 400, heightMm: 300, subject: 'stage', seed: 41 },
     { title: 'Back stairs', dated: '1933', widthMm: 300, heightMm: 400, subject: 'stairs', seed: 42 },
@@ -146,4 +164,4 @@ export const LEUVIK: SampleHand = {
     'marks.share.parallel-hatch': { low: 0, high: 0.2 },
   },
   draw,
-}; // prettier-ignore
+};

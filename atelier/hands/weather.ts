@@ -16,7 +16,11 @@ const RULES = {
 
 /** A ridge from left to right: midpoint displacement. */
 function ridge(r: Random, x0: number, y0: number, x1: number, y1: number, rough: number): P[] {
-  let points: P[] = [[x0, y0], [(x0 + x1) / 2 + 0.1 * (x1 - x0) * normal(r), Math.min(y0, y1) - rough * between(r, 0.9, 1.6)], [x1, y1]]; // prettier-ignore
+  let points: P[] = [
+    [x0, y0],
+    [(x0 + x1) / 2 + 0.1 * (x1 - x0) * normal(r), Math.min(y0, y1) - rough * between(r, 0.9, 1.6)],
+    [x1, y1],
+  ];
   for (let k = 0, amount = rough * 0.45; k < 4; k++, amount *= 0.5)
     points = points.flatMap((p, i): P[] =>
       i === 0 ? [p] : [[(points[i - 1][0] + p[0]) / 2, (points[i - 1][1] + p[1]) / 2 + amount * 0.6 * normal(r)], p],
@@ -58,7 +62,7 @@ class Sheet {
   /** A bloom: water pushed into a damp wash leaves a pale middle and a crinkled dark rim. */
   bloom([x, y]: P, radius: number, dilution: number): void {
     const r = this.easel.random;
-    const waves = Array.from({ length: 6 }, (_, j) => [normal(r) * 0.14 / (1 + 0.5 * j), 6.28 * r()] as const); // prettier-ignore
+    const waves = Array.from({ length: 6 }, (_, j) => [(normal(r) * 0.14) / (1 + 0.5 * j), 6.28 * r()] as const);
     const rim = Array.from({ length: 90 }, (_, i): P => {
       const a = (i / 90) * 2 * Math.PI;
       const d = radius * (1 + waves.reduce((s, [m, p], j) => s + m * Math.sin((j + 2) * a + p), 0) + 0.025 * normal(r));
@@ -75,7 +79,12 @@ class Sheet {
     const t = (angle * Math.PI) / 180;
     for (let off = -broad / 2; off < broad / 2; off += RULES.bristles * 1.5) {
       const from: P = [at[0] + off * Math.sin(t), at[1] + off * Math.cos(t)];
-      easel.stroke(cover, dash(from, long * between(r, 0.7, 1.1), angle + 1.2 * normal(r), 0.6), RULES.bristles * between(r, 0.6, 1.3), 0.4); // prettier-ignore
+      easel.stroke(
+        cover,
+        dash(from, long * between(r, 0.7, 1.1), angle + 1.2 * normal(r), 0.6),
+        RULES.bristles * between(r, 0.6, 1.3),
+        0.4,
+      );
     }
     const points = dash(at, long, angle);
     this.strokes.push({ from: points[0], to: points[points.length - 1], width: broad });
@@ -98,13 +107,14 @@ function draw(work: HandWork, pxPerMm: number): DrawnWork {
   const [pale, middle, strong] = RULES.dilutions;
   const flip = r() < 0.5;
   const fx = (x: number) => (flip ? 1 - x : x) * w;
-  if (work.subject !== 'cloud') s.mountain(ridge(r, -10, 0.46 * h, w + 10, between(r, 0.34, 0.5) * h, 0.16 * h), 0.16 * h, pale); // prettier-ignore
+  if (work.subject !== 'cloud') s.mountain(ridge(r, -10, 0.46 * h, w + 10, between(r, 0.34, 0.5) * h, 0.16 * h), 0.16 * h, pale);
   const crest = ridge(r, Math.min(fx(0.18), fx(1.1)), 0.6 * h, Math.max(fx(0.18), fx(1.1)), 0.5 * h, 0.26 * h);
   s.mountain(crest, 0.2 * h, middle);
   const near = ridge(r, Math.min(fx(-0.1), fx(0.6)), 0.74 * h, Math.max(fx(-0.1), fx(0.6)), 0.76 * h, 0.12 * h);
   s.mountain(near, 0.14 * h, strong);
   if (work.subject === 'cloud' || work.subject === 'rain') {
-    for (let k = 0; k < 3; k++) s.bloom([fx(between(r, 0.15, 0.6)), between(r, 0.1, 0.26) * h], between(r, 0.1, 0.17) * w, k ? pale : middle * 0.7); // prettier-ignore
+    for (let k = 0; k < 3; k++)
+      s.bloom([fx(between(r, 0.15, 0.6)), between(r, 0.1, 0.26) * h], between(r, 0.1, 0.17) * w, k ? pale : middle * 0.7);
   }
   // Backruns where a drop fell into the drying mountain.
   for (let k = 0; k < 2; k++) {
@@ -112,8 +122,9 @@ function draw(work: HandWork, pxPerMm: number): DrawnWork {
     s.bloom([x + 12 * normal(r), y + between(r, 0.06, 0.12) * h], between(r, 0.05, 0.09) * w, k ? pale : middle * 0.6);
   }
   if (work.subject === 'rain')
-    for (let k = 0; k < 5; k++) s.drag([fx(0.2 + 0.08 * k), between(r, 0.3, 0.42) * h], 0.3 * h, flip ? 62 : 118, between(r, 7, 12), 0.35); // prettier-ignore
-  for (let k = 0; k < 4; k++) s.drag([fx(between(r, 0.1, 0.9)), between(r, 0.78, 0.92) * h], between(r, 0.16, 0.34) * w, 3 * normal(r), between(r, 5, 11), 0.6); // prettier-ignore
+    for (let k = 0; k < 5; k++) s.drag([fx(0.2 + 0.08 * k), between(r, 0.3, 0.42) * h], 0.3 * h, flip ? 62 : 118, between(r, 7, 12), 0.35);
+  for (let k = 0; k < 4; k++)
+    s.drag([fx(between(r, 0.1, 0.9)), between(r, 0.78, 0.92) * h], between(r, 0.16, 0.34) * w, 3 * normal(r), between(r, 5, 11), 0.6);
   for (let k = 0; k < 3; k++) {
     const [x, y] = crest[Math.floor(between(r, 0.25, 0.75) * crest.length)];
     s.drag([x + 8 * normal(r), y + 0.07 * h], 0.11 * h, flip ? 50 : 130, between(r, 4, 7), 0.7);
@@ -146,7 +157,11 @@ export const OSK: SampleHand = {
   medium: 'Brush and diluted ink on rough white paper',
   manner: 'Wet washes that dry to hard rims, a dry brush dragged across the tooth, and nearly half the sheet left bare.',
   subjects: ['rain', 'cloud', 'clear'],
-  sizes: [[380, 270], [270, 380], [350, 250]],
+  sizes: [
+    [380, 270],
+    [270, 380],
+    [350, 250],
+  ],
   works: [
     { title: 'Rain coming over', dated: '1897', widthMm: 380, heightMm: 270, subject: 'rain', seed: 61 },
     { title: 'Cloud, no summit', dated: '1902', widthMm: 350, heightMm: 250, subject: 'cloud', seed: 62 },
@@ -162,4 +177,4 @@ export const OSK: SampleHand = {
     'marks.share.parallel-hatch': { low: 0, high: 0.25 },
   },
   draw,
-}; // prettier-ignore
+};

@@ -14,13 +14,10 @@ function testSheet(w: number, h: number): RgbImage {
   const paint = (x0: number, y0: number, x1: number, y1: number, hex: string) => {
     const rgb = [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16));
     for (let y = Math.round(y0 * h); y < y1 * h; y++)
-      for (let x = Math.round(x0 * w); x < x1 * w; x++)
-        for (let c = 0; c < 3; c++) image.data[(y * w + x) * 3 + c] = rgb[c];
+      for (let x = Math.round(x0 * w); x < x1 * w; x++) for (let c = 0; c < 3; c++) image.data[(y * w + x) * 3 + c] = rgb[c];
   };
   paint(0, 0, 1, 1, '#efe8d8');
-  FIELDS.forEach((hex, i) =>
-    paint(0.12 + 0.28 * (i % 3), i < 3 ? 0.15 : 0.55, 0.12 + 0.28 * (i % 3) + 0.18, i < 3 ? 0.42 : 0.82, hex),
-  );
+  FIELDS.forEach((hex, i) => paint(0.12 + 0.28 * (i % 3), i < 3 ? 0.15 : 0.55, 0.12 + 0.28 * (i % 3) + 0.18, i < 3 ? 0.42 : 0.82, hex));
   return image;
 }
 
@@ -73,10 +70,7 @@ test('after a grey card the colours come back within ΔE00 4 on average, the car
   const sheet = testSheet(891, 630);
   const misses: number[] = [];
   for (let seed = 1; seed <= 3; seed++) {
-    const photo = photograph(
-      sheet,
-      stand(seed, { greyCard: true, width: 1200, height: 1000, fill: 0.72, tilt: 12, rotation: 4 }),
-    );
+    const photo = photograph(sheet, stand(seed, { greyCard: true, width: 1200, height: 1000, fill: 0.72, tilt: 12, rotation: 4 }));
     const got = rectify(photo.image, { paper: [297, 210], pxPerMm: 2, grey: photo.grey!, corners: photo.corners });
     const { L, a, b } = labPlanes(got.image!);
     FIELDS.forEach((hex, i) => {
@@ -113,8 +107,7 @@ test('falloff is evened where bare ground shows, and the told falloff is near th
 test('a sheet drawn to its edges in other hues keeps its light and says so', () => {
   const sheet = testSheet(594, 420);
   for (let y = 0; y < 420; y++)
-    for (let x = 0; x < 594; x++)
-      sheet.data.set(y < 110 ? [217, 192, 138] : y < 250 ? [79, 138, 116] : [60, 90, 160], (y * 594 + x) * 3);
+    for (let x = 0; x < 594; x++) sheet.data.set(y < 110 ? [217, 192, 138] : y < 250 ? [79, 138, 116] : [60, 90, 160], (y * 594 + x) * 3);
   const photo = photograph(sheet, stand(4, { falloff: 0.05, table: 'plain', tilt: 4 }));
   const got = rectify(photo.image, { paper: [297, 210], pxPerMm: 1, corners: photo.corners });
   expect(got.warnings.join(' ')).toMatch(/too little bare ground/);
@@ -129,9 +122,7 @@ test('a table without a sheet is said to have none, and a portrait photograph of
   const photo = photograph(sheet, stand(5, { paper: [210, 297], rotation: 3, tilt: 6 }));
   const got = rectify(photo.image, { paper: [297, 210], pxPerMm: 1 });
   // Turned 90° anticlockwise: the result's top left is the photograph's top right.
-  expect(Math.hypot(got.corners![0][0] - photo.corners[1][0], got.corners![0][1] - photo.corners[1][1])).toBeLessThan(
-    8,
-  );
+  expect(Math.hypot(got.corners![0][0] - photo.corners[1][0], got.corners![0][1] - photo.corners[1][1])).toBeLessThan(8);
   expect([got.image!.width, got.image!.height]).toEqual([297, 210]);
 });
 
@@ -140,5 +131,16 @@ test('unusable numbers are named', () => {
   expect(() => rectify(photo, { paper: [0, 210] })).toThrow(/paper/);
   expect(() => rectify(photo, { paper: [297, 210], pxPerMm: 90 })).toThrow(/px-per-mm/);
   expect(() => rectify(photo, { paper: [297, 210], grey: [90, 70, 30, 30] })).toThrow(/grey/);
-  expect(() => rectify(photo, { paper: [297, 210], pxPerMm: 1, corners: [[0, 0], [10, 10], [20, 20], [30, 30]] })).toThrow(/corners/); // prettier-ignore
+  expect(() =>
+    rectify(photo, {
+      paper: [297, 210],
+      pxPerMm: 1,
+      corners: [
+        [0, 0],
+        [10, 10],
+        [20, 20],
+        [30, 30],
+      ],
+    }),
+  ).toThrow(/corners/);
 });

@@ -86,20 +86,19 @@ function project(s: StandSettings): (x: number, y: number) => [number, number] {
       const along = px * axis[0] + py * axis[1];
       const depth = distance + along * Math.sin(tilt);
       const short = along * (Math.cos(tilt) - 1);
-      return [
-        s.width / 2 + (focal * (px + short * axis[0])) / depth,
-        s.height / 2 + (focal * (py + short * axis[1])) / depth,
-      ];
+      return [s.width / 2 + (focal * (px + short * axis[0])) / depth, s.height / 2 + (focal * (py + short * axis[1])) / depth];
     };
   // Nearer or farther until the sheet fills the asked share of the frame.
   let [near, far] = [Math.max(w, h) * 0.4, Math.max(w, h) * 40];
   for (let i = 0; i < 50; i++) {
     const middle = Math.sqrt(near * far);
     const view = at(middle);
-    const worst = Math.max(...rectangleCorners(w, h).map(([x, y]) => {
-      const [u, v] = view(x, y);
-      return Math.max(Math.abs(u - s.width / 2) / (s.width / 2), Math.abs(v - s.height / 2) / (s.height / 2));
-    })); // prettier-ignore
+    const worst = Math.max(
+      ...rectangleCorners(w, h).map(([x, y]) => {
+        const [u, v] = view(x, y);
+        return Math.max(Math.abs(u - s.width / 2) / (s.width / 2), Math.abs(v - s.height / 2) / (s.height / 2));
+      }),
+    );
     if (worst > s.fill) near = middle;
     else far = middle;
   }
@@ -108,8 +107,7 @@ function project(s: StandSettings): (x: number, y: number) => [number, number] {
 
 type Shade = (x: number, y: number) => readonly [number, number, number];
 
-const lin = (hex: string) =>
-  [1, 3, 5].map((i) => linearFromByte[parseInt(hex.slice(i, i + 2), 16)]) as [number, number, number];
+const lin = (hex: string) => [1, 3, 5].map((i) => linearFromByte[parseInt(hex.slice(i, i + 2), 16)]) as [number, number, number];
 
 interface Thing {
   corners: Point[];
@@ -120,9 +118,7 @@ interface Thing {
 function tableShade(s: StandSettings, random: Random): { shade: Shade; things: Thing[]; over: Thing[] } {
   const [w, h] = s.paper;
   const waves = Array.from({ length: 6 }, () => [0.02 + 0.05 * random(), random() * 6, 0.004 + 0.01 * random()]);
-  const base = lin(
-    s.tableColour ?? { plain: '#6f7a80', wood: '#9a6b42', cluttered: '#7d5a3e', similar: '#cfc6b4' }[s.table],
-  );
+  const base = lin(s.tableColour ?? { plain: '#6f7a80', wood: '#9a6b42', cluttered: '#7d5a3e', similar: '#cfc6b4' }[s.table]);
   const plank = 90 + 50 * random();
   const wooden = s.table === 'wood' || s.table === 'cluttered';
   const shade: Shade = (x, y) => {
@@ -158,8 +154,13 @@ function tableShade(s: StandSettings, random: Random): { shade: Shade; things: T
   // Things across an edge: half on the sheet at most, away from its corners.
   const over = Array.from({ length: s.laidOver ?? 0 }, (_, k) => {
     const along = 0.4 + 0.35 * random();
-    const [cx, cy, out] = [[along * w, -18, 90], [w + 18, along * h, 0], [along * w, h + 18, 90], [-18, along * h, 0]][Math.floor(4 * random())]; // prettier-ignore
-    return bar(cx, cy, 90, 8, ((out + 50 * (random() - 0.5)) * Math.PI) / 180, ['#d8a52e', '#35506b', '#a63a35'][k % 3]); // prettier-ignore
+    const [cx, cy, out] = [
+      [along * w, -18, 90],
+      [w + 18, along * h, 0],
+      [along * w, h + 18, 90],
+      [-18, along * h, 0],
+    ][Math.floor(4 * random())];
+    return bar(cx, cy, 90, 8, ((out + 50 * (random() - 0.5)) * Math.PI) / 180, ['#d8a52e', '#35506b', '#a63a35'][k % 3]);
   });
   return { shade, things, over };
 }
@@ -168,9 +169,14 @@ function tableShade(s: StandSettings, random: Random): { shade: Shade; things: T
 function bar(cx: number, cy: number, long: number, broad: number, t: number, colour: string): Thing {
   const [c, n] = [Math.cos(t), Math.sin(t)];
   return {
-    corners: [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([i, j]) => [cx + (i * long * c) / 2 - (j * broad * n) / 2, cy + (i * long * n) / 2 + (j * broad * c) / 2]),
+    corners: [
+      [-1, -1],
+      [1, -1],
+      [1, 1],
+      [-1, 1],
+    ].map(([i, j]) => [cx + (i * long * c) / 2 - (j * broad * n) / 2, cy + (i * long * n) / 2 + (j * broad * c) / 2]),
     colour: lin(colour),
-  }; // prettier-ignore
+  };
 }
 
 function insideConvex(points: readonly Point[], x: number, y: number): boolean {
@@ -189,7 +195,7 @@ function insideConvex(points: readonly Point[], x: number, y: number): boolean {
 function throughLens({ width, height, lens = 0 }: StandSettings) {
   const middle = [width / 2, height / 2];
   const reach = Math.hypot(...middle);
-  const scaled = (p: Point, k: number): [number, number] => [middle[0] + (p[0] - middle[0]) * k, middle[1] + (p[1] - middle[1]) * k]; // prettier-ignore
+  const scaled = (p: Point, k: number): [number, number] => [middle[0] + (p[0] - middle[0]) * k, middle[1] + (p[1] - middle[1]) * k];
   const square = (p: Point) => ((p[0] - middle[0]) ** 2 + (p[1] - middle[1]) ** 2) / reach ** 2;
   return {
     straight: (p: Point) => scaled(p, 1 + lens * square(p)),
@@ -212,7 +218,14 @@ export function photograph(sheet: RgbImage | null, s: StandSettings): StandPhoto
   const toSheet = invertHomography(fitHomography(rectangleCorners(w, h), corners));
   const { straight, bent } = throughLens(s);
   const { shade, things, over } = tableShade(s, random);
-  const card: Point[] | null = s.greyCard ? [[w * 0.08, h + 6], [w * 0.08 + 60, h + 6], [w * 0.08 + 60, h + 30], [w * 0.08, h + 30]] : null; // prettier-ignore
+  const card: Point[] | null = s.greyCard
+    ? [
+        [w * 0.08, h + 6],
+        [w * 0.08 + 60, h + 6],
+        [w * 0.08 + 60, h + 30],
+        [w * 0.08, h + 30],
+      ]
+    : null;
   const cardLight = linearFromByte[0x76];
   const lightFrom = random() * 2 * Math.PI;
   const [lx, ly] = [Math.cos(lightFrom), Math.sin(lightFrom)];
@@ -236,8 +249,7 @@ export function photograph(sheet: RgbImage | null, s: StandSettings): StandPhoto
           const above = over.find((t) => insideConvex(t.corners, mx, my));
           if (sheet && !above && mx >= 0 && my >= 0 && mx < w && my < h) {
             const i =
-              (Math.min(sheet.height - 1, Math.floor(my * scale[1])) * sheet.width +
-                Math.min(sheet.width - 1, Math.floor(mx * scale[0]))) *
+              (Math.min(sheet.height - 1, Math.floor(my * scale[1])) * sheet.width + Math.min(sheet.width - 1, Math.floor(mx * scale[0]))) *
               3;
             r += linearFromByte[sheet.data[i]];
             g += linearFromByte[sheet.data[i + 1]];
@@ -295,14 +307,14 @@ function uprightInside(quad: readonly Point[]): [number, number, number, number]
   const rx = Math.max(...quad.map((p) => Math.abs(p[0] - cx)));
   const ry = Math.max(...quad.map((p) => Math.abs(p[1] - cy)));
   for (let k = 0.8; k > 0.05; k *= 0.9) {
-    const box: Point[] = [[cx - k * rx, cy - k * ry], [cx + k * rx, cy - k * ry], [cx + k * rx, cy + k * ry], [cx - k * rx, cy + k * ry]]; // prettier-ignore
+    const box: Point[] = [
+      [cx - k * rx, cy - k * ry],
+      [cx + k * rx, cy - k * ry],
+      [cx + k * rx, cy + k * ry],
+      [cx - k * rx, cy + k * ry],
+    ];
     if (box.every(([x, y]) => insideConvex(quad, x, y)))
-      return [
-        Math.ceil(cx - 0.8 * k * rx),
-        Math.ceil(cy - 0.8 * k * ry),
-        Math.floor(1.6 * k * rx),
-        Math.floor(1.6 * k * ry),
-      ];
+      return [Math.ceil(cx - 0.8 * k * rx), Math.ceil(cy - 0.8 * k * ry), Math.floor(1.6 * k * rx), Math.floor(1.6 * k * ry)];
   }
   return [Math.floor(cx), Math.floor(cy), 1, 1];
 }

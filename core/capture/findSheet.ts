@@ -60,7 +60,7 @@ function houghLines(e: EdgeMap, most: number): Line[] {
       const i = y * e.width + x;
       if (e.strength[i] < e.floor) continue;
       const weight = Math.min(1, e.strength[i] / (4 * e.floor)) ** 0.5;
-      const own = (((Math.atan2(e.ny[i], e.nx[i]) * 180) / Math.PI) + 360) % 180; // prettier-ignore
+      const own = ((Math.atan2(e.ny[i], e.nx[i]) * 180) / Math.PI + 360) % 180;
       for (let d = -3; d <= 3; d++) {
         const t = (Math.round(own) + d + 180) % 180;
         const r = (t * Math.PI) / 180;
@@ -153,12 +153,7 @@ function rimContrast(planes: readonly Plane[], quad: readonly Point[]): number {
 }
 
 /** Sub-pixel line of one side: crests of the colour change along normals, fitted by total least squares with outliers dropped. */
-function refineSide(
-  planes: readonly Plane[],
-  a: Point,
-  b: Point,
-  reach: number,
-): { point: Point; direction: Point } | null {
+function refineSide(planes: readonly Plane[], a: Point, b: Point, reach: number): { point: Point; direction: Point } | null {
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
   const [ux, uy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
   const found: Point[] = [];
@@ -178,8 +173,7 @@ function refineSide(
         const [fx, fy] = [x - xi, y - yi];
         const i = yi * p.width + xi;
         const v =
-          (p.data[i] * (1 - fx) + p.data[i + 1] * fx) * (1 - fy) +
-          (p.data[i + p.width] * (1 - fx) + p.data[i + p.width + 1] * fx) * fy;
+          (p.data[i] * (1 - fx) + p.data[i + 1] * fx) * (1 - fy) + (p.data[i + p.width] * (1 - fx) + p.data[i + p.width + 1] * fx) * fy;
         if (j > 0) rise[j - 1] += (v - before) ** 2;
         before = v;
       }
@@ -266,13 +260,17 @@ export function findSheet(photo: RgbImage, aspect: number | null): FoundSheet | 
         if (k === i || k === j || apart(lines[i], lines[k]) < 48) continue;
         for (let l = k + 1; l < lines.length; l++) {
           if (l === i || l === j || apart(lines[k], lines[l]) > 38 || apart(lines[j], lines[l]) < 48) continue;
-          const names = [[i, k], [k, j], [j, l], [l, i]] as const; // prettier-ignore
+          const names = [
+            [i, k],
+            [k, j],
+            [j, l],
+            [l, i],
+          ] as const;
           const points = names.map(([p, q]) => meet(lines[p], lines[q]));
           if (points.some((p) => !p)) continue;
           const quad = points as Point[];
           const slack = 0.03 * SEARCH_SIDE;
-          if (quad.some(([x, y]) => x < -slack || y < -slack || x > small.width + slack || y > small.height + slack))
-            continue;
+          if (quad.some(([x, y]) => x < -slack || y < -slack || x > small.width + slack || y > small.height + slack)) continue;
           const size = Math.abs(signedArea(quad));
           if (size < 0.1 * area || size > 0.985 * area) continue;
           const turn = Math.sign(signedArea(quad));
@@ -303,12 +301,7 @@ export function findSheet(photo: RgbImage, aspect: number | null): FoundSheet | 
           const ratio = Math.max(w, h) / Math.min(w, h);
           const fit = aspect === null ? 0 : Math.exp(-((Math.log(ratio / aspect) / 0.16) ** 2));
           const score =
-            sides / 4 +
-            0.6 * least +
-            0.25 * (strength / 4) +
-            0.9 * (size / area) ** 0.5 +
-            0.5 * fit +
-            0.5 * rimContrast(planes, quad);
+            sides / 4 + 0.6 * least + 0.25 * (strength / 4) + 0.9 * (size / area) ** 0.5 + 0.5 * fit + 0.5 * rimContrast(planes, quad);
           if (!best || score > best.score) best = { quad, score, least };
         }
       }

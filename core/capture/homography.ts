@@ -81,8 +81,7 @@ function leastEigenvector(m: number[][]): number[] {
 
 /** Homography that carries `from` to `to` in the least-squares algebraic sense; four or more pairs, no three of four in line. */
 export function fitHomography(from: readonly Point[], to: readonly Point[]): Homography {
-  if (from.length < 4 || from.length !== to.length)
-    throw new CoreError('homography: needs at least four pairs of points');
+  if (from.length < 4 || from.length !== to.length) throw new CoreError('homography: needs at least four pairs of points');
   const [nf, nt] = [normaliser(from), normaliser(to)];
   const ata = Array.from({ length: 9 }, () => new Array<number>(9).fill(0));
   from.forEach((p, i) => {
@@ -101,4 +100,9 @@ export function fitHomography(from: readonly Point[], to: readonly Point[]): Hom
 }
 
 /** The four corners of a w × h rectangle, clockwise from the top left. */
-export const rectangleCorners = (w: number, h: number): Point[] => [[0, 0], [w, 0], [w, h], [0, h]]; // prettier-ignore
+export const rectangleCorners = (w: number, h: number): Point[] => [
+  [0, 0],
+  [w, 0],
+  [w, h],
+  [0, h],
+];

@@ -94,9 +94,7 @@ function groundBlocks(blocks: readonly Block[]): Block[] {
   }
   const quarters = new Set(best.map((b) => (b.u < 0.5 ? 0 : 1) + (b.v < 0.5 ? 0 : 2)));
   const spread = (key: 'u' | 'v') => Math.max(...best.map((b) => b[key])) - Math.min(...best.map((b) => b[key]));
-  return best.length >= 0.2 * blocks.length && quarters.size === 4 && spread('u') > 0.7 && spread('v') > 0.7
-    ? best
-    : [];
+  return best.length >= 0.2 * blocks.length && quarters.size === 4 && spread('u') > 0.7 && spread('v') > 0.7 ? best : [];
 }
 
 /**
@@ -120,14 +118,8 @@ export function fitLight(linear: Float32Array, w: number, h: number): LightSurfa
   if (!fit) return null;
   const f = fit;
   const at = (u: number, v: number) =>
-    Math.exp(
-      terms(Math.min(1.25, Math.max(-0.25, u)), Math.min(1.25, Math.max(-0.25, v))).reduce(
-        (s, t, k) => s + t * f[k],
-        0,
-      ),
-    );
-  const agreement =
-    rows.filter((r) => Math.abs(r.y - r.t.reduce((s, t, k) => s + t * f[k], 0)) < 0.06).length / all.length;
+    Math.exp(terms(Math.min(1.25, Math.max(-0.25, u)), Math.min(1.25, Math.max(-0.25, v))).reduce((s, t, k) => s + t * f[k], 0));
+  const agreement = rows.filter((r) => Math.abs(r.y - r.t.reduce((s, t, k) => s + t * f[k], 0)) < 0.06).length / all.length;
   if (agreement < 0.12) return null;
   let [low, high, sum] = [Infinity, 0, 0];
   for (let j = 0; j <= 20; j++)

@@ -33,8 +33,7 @@ const MOST_PIXELS = 40e6;
 
 /** Corners so that the first is the result's top left: a photograph that shows the sheet the other way is turned 90° anticlockwise. */
 function turnToPaper(corners: readonly Point[], [w, h]: readonly [number, number]): Point[] {
-  const side = (i: number) =>
-    Math.hypot(corners[(i + 1) % 4][0] - corners[i][0], corners[(i + 1) % 4][1] - corners[i][1]);
+  const side = (i: number) => Math.hypot(corners[(i + 1) % 4][0] - corners[i][0], corners[(i + 1) % 4][1] - corners[i][1]);
   const [across, down] = [side(0) + side(2), side(1) + side(3)];
   const square = Math.max(w, h) / Math.min(w, h) < 1.02;
   const agrees = square || w > h === across > down;
@@ -46,11 +45,8 @@ function checkCorners(corners: readonly Point[], photo: RgbImage): void {
   if (corners.length !== 4) throw new CoreError('corners: four are needed, each x,y');
   for (const [x, y] of corners)
     if (!(x > -slack && y > -slack && x < photo.width + slack && y < photo.height + slack))
-      throw new CoreError(
-        `corners: ${x},${y} lies far outside the photograph, which is ${photo.width} by ${photo.height} px`,
-      );
-  if (Math.abs(signedArea(corners)) < 100)
-    throw new CoreError('corners: they enclose no area; place the four corners of the sheet');
+      throw new CoreError(`corners: ${x},${y} lies far outside the photograph, which is ${photo.width} by ${photo.height} px`);
+  if (Math.abs(signedArea(corners)) < 100) throw new CoreError('corners: they enclose no area; place the four corners of the sheet');
 }
 
 /** Catmull-Rom weights for a fraction 0–1. */
@@ -70,11 +66,7 @@ function cubic(f: number, out: Float64Array): void {
 function resampleSheet(photo: RgbImage, toPhoto: Homography, w: number, h: number): Float32Array {
   const out = new Float32Array(w * h * 3);
   const spanAt = (x: number, y: number) => {
-    const [a, b, c] = [
-      applyHomography(toPhoto, [x, y]),
-      applyHomography(toPhoto, [x + 1, y]),
-      applyHomography(toPhoto, [x, y + 1]),
-    ];
+    const [a, b, c] = [applyHomography(toPhoto, [x, y]), applyHomography(toPhoto, [x + 1, y]), applyHomography(toPhoto, [x, y + 1])];
     return Math.max(Math.hypot(b[0] - a[0], b[1] - a[1]), Math.hypot(c[0] - a[0], c[1] - a[1]));
   };
   const densest = Math.max(spanAt(0, 0), spanAt(w, 0), spanAt(w, h), spanAt(0, h), spanAt(w / 2, h / 2));
@@ -102,21 +94,11 @@ function resampleSheet(photo: RgbImage, toPhoto: Homography, w: number, h: numbe
             const y1 = (yi + 1 < 0 ? 0 : yi + 1 >= ph ? ph - 1 : yi + 1) * pw;
             const [a, c, e, f] = [(y0 + x0) * 3, (y0 + x1) * 3, (y1 + x0) * 3, (y1 + x1) * 3];
             const [wa, wc, we, wf] = [(1 - fx) * (1 - fy), fx * (1 - fy), (1 - fx) * fy, fx * fy];
-            r +=
-              wa * linearFromByte[d[a]] +
-              wc * linearFromByte[d[c]] +
-              we * linearFromByte[d[e]] +
-              wf * linearFromByte[d[f]];
+            r += wa * linearFromByte[d[a]] + wc * linearFromByte[d[c]] + we * linearFromByte[d[e]] + wf * linearFromByte[d[f]];
             g +=
-              wa * linearFromByte[d[a + 1]] +
-              wc * linearFromByte[d[c + 1]] +
-              we * linearFromByte[d[e + 1]] +
-              wf * linearFromByte[d[f + 1]];
+              wa * linearFromByte[d[a + 1]] + wc * linearFromByte[d[c + 1]] + we * linearFromByte[d[e + 1]] + wf * linearFromByte[d[f + 1]];
             b +=
-              wa * linearFromByte[d[a + 2]] +
-              wc * linearFromByte[d[c + 2]] +
-              we * linearFromByte[d[e + 2]] +
-              wf * linearFromByte[d[f + 2]];
+              wa * linearFromByte[d[a + 2]] + wc * linearFromByte[d[c + 2]] + we * linearFromByte[d[e + 2]] + wf * linearFromByte[d[f + 2]];
             continue;
           }
           cubic(px - xi, wx);
@@ -166,9 +148,7 @@ export function rectify(photo: RgbImage, options: RectifyOptions): Rectified {
   const given = options.corners;
   if (given) checkCorners(given, photo);
   const aspect = Math.max(pw, ph) / Math.min(pw, ph);
-  const seen = given
-    ? { corners: signedArea(given) > 0 ? given.slice() : orderCorners(given), confidence: 1 }
-    : findSheet(photo, aspect);
+  const seen = given ? { corners: signedArea(given) > 0 ? given.slice() : orderCorners(given), confidence: 1 } : findSheet(photo, aspect);
   if (!seen)
     return {
       found: false,

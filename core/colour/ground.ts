@@ -54,12 +54,7 @@ function likeASheet({ lab: [L, a, b], share }: GroundCandidate, lightest: number
  * Index of the ground among the clusters, or null where no colour behaves like a bare sheet. A sheet shows on all four
  * borders, or nearly everywhere between the marks. Of two such colours the lighter is the sheet unless far rarer.
  */
-export function findGround(
-  labels: Uint8Array,
-  clusters: readonly GroundCandidate[],
-  width: number,
-  height: number,
-): number | null {
+export function findGround(labels: Uint8Array, clusters: readonly GroundCandidate[], width: number, height: number): number | null {
   const seen = presence(labels, width, height, clusters.length);
   let best: number | null = null;
   let bestScore = 0;

@@ -1,14 +1,6 @@
 /** Knows CIE L*a*b* for D65 (CIE 15:2018) and Oklab (Ottosson 2020), both from sRGB. */
 import { Plane, plane, RgbImage } from '../raster/image';
-import {
-  encodedFromHex,
-  encodedFromLinear,
-  hexFromEncoded,
-  linearFromByte,
-  linearFromEncoded,
-  luminancePlane,
-  Triple,
-} from './srgb';
+import { encodedFromHex, encodedFromLinear, hexFromEncoded, linearFromByte, linearFromEncoded, luminancePlane, Triple } from './srgb';
 
 // sRGB's D65 white as chromaticity x 0.3127, y 0.3290.
 const WHITE: Triple = [0.3127 / 0.329, 1, (1 - 0.3127 - 0.329) / 0.329];

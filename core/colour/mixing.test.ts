@@ -62,7 +62,7 @@ test('a kit without white is let down with water, and one paint alone still answ
 });
 
 test('what misses is said in a painter’s words, and the right way round', () => {
-  const lch = (L: number, C: number, h: number) => [L, C * Math.cos((h * Math.PI) / 180), C * Math.sin((h * Math.PI) / 180)]; // prettier-ignore
+  const lch = (L: number, C: number, h: number) => [L, C * Math.cos((h * Math.PI) / 180), C * Math.sin((h * Math.PI) / 180)];
   expect(missInWords(lch(50, 40, 40), lch(62, 40, 40))).toMatch(/lighter/);
   expect(missInWords(lch(50, 40, 40), lch(38, 40, 40))).toMatch(/darker/);
   expect(missInWords(lch(50, 60, 40), lch(50, 30, 40))).toMatch(/duller/);

@@ -97,8 +97,7 @@ export function calibratedStrength(paint: Paint, white: Paint): number {
   const want = labFromHex(paint.tint.hex);
   const base = prepare(white, 1);
   const own = prepare(paint, 1);
-  const miss = (log: number) =>
-    ciede2000(want, labFromLinear(...mixLinear([{ ...own, scatter: Math.exp(log) }, base], paint.tint!.parts)));
+  const miss = (log: number) => ciede2000(want, labFromLinear(...mixLinear([{ ...own, scatter: Math.exp(log) }, base], paint.tint!.parts)));
   let [a, b] = [Math.log(0.02), Math.log(50)];
   const g = (Math.sqrt(5) - 1) / 2;
   for (let i = 0; i < 40; i++) {
@@ -221,13 +220,11 @@ export function mixFor(target: string, kit: Kit, wanted = 5): MixAnswer {
       if (parts.reduce(gcd) === 1) pure.push({ parts: parts.slice(), linear });
       if (base) continue;
       for (let water = 1; body + water <= MOST_PARTS; water++)
-        if (gcd(parts.reduce(gcd), water) === 1)
-          letDown.push({ parts: [...parts, water], linear: thin(linear, body / (body + water)) });
+        if (gcd(parts.reduce(gcd), water) === 1) letDown.push({ parts: [...parts, water], linear: thin(linear, body / (body + water)) });
     }
     if (base)
       for (const parts of wholeParts(paints.length + 1, MOST_PARTS))
-        if (parts.reduce(gcd) === 1)
-          letDown.push({ parts: parts.slice(), linear: mixLinear([...paints, base], parts) });
+        if (parts.reduce(gcd) === 1) letDown.push({ parts: parts.slice(), linear: mixLinear([...paints, base], parts) });
     best.push(...nearest(names, pure, asked), ...nearest([...names, base?.name ?? WATER], letDown, asked));
   }
   const ranked = best.sort((a, b) => a.deltaE - b.deltaE || a.total - b.total);

@@ -43,35 +43,13 @@ export function colourName(lab: readonly number[]): string {
   const [L, C, h] = lchFromLab(lab);
   if (C < 9) {
     const tone =
-      L >= 93
-        ? 'white'
-        : L >= 78
-          ? 'pale grey'
-          : L >= 60
-            ? 'light grey'
-            : L >= 40
-              ? 'mid grey'
-              : L >= 20
-                ? 'dark grey'
-                : 'black';
+      L >= 93 ? 'white' : L >= 78 ? 'pale grey' : L >= 60 ? 'light grey' : L >= 40 ? 'mid grey' : L >= 20 ? 'dark grey' : 'black';
     if (C < 4) return tone;
     const warm = h >= 330 || h < 110 ? 'warm' : 'cool';
-    return tone === 'black'
-      ? warm === 'warm'
-        ? 'brown black'
-        : h > 230 && h < 310
-          ? 'blue black'
-          : 'black'
-      : `${warm} ${tone}`;
+    return tone === 'black' ? (warm === 'warm' ? 'brown black' : h > 230 && h < 310 ? 'blue black' : 'black') : `${warm} ${tone}`;
   }
   if (L < 20 && C < 22)
-    return h >= 230 && h < 310
-      ? 'blue black'
-      : h >= 330 || h < 110
-        ? 'brown black'
-        : h < 190
-          ? 'green black'
-          : 'blue black';
+    return h >= 230 && h < 310 ? 'blue black' : h >= 330 || h < 110 ? 'brown black' : h < 190 ? 'green black' : 'blue black';
   const earth = h >= 15 && h < 122 && C < 45 && L < 82 ? EARTHS.find(([upTo]) => h < upTo) : undefined;
   const hue = namingHue(lab, h);
   const base = earth ? earth[1] : HUES.find(([upTo]) => hue < upTo)![1];

@@ -33,9 +33,7 @@ test.each([0, 2, 5])('colours within ΔE00 3, shares within 0.03, ground and acc
   const palette = readPalette(image, lightnessPlane(image), 6);
   expect(palette.entries.reduce((s, e) => s + e.share, 0)).toBeCloseTo(1, 9);
   for (const [hex, , , w, h] of FIELDS) {
-    const near = palette.entries
-      .slice()
-      .sort((a, b) => ciede2000(a.lab, labFromHex(hex)) - ciede2000(b.lab, labFromHex(hex)))[0];
+    const near = palette.entries.slice().sort((a, b) => ciede2000(a.lab, labFromHex(hex)) - ciede2000(b.lab, labFromHex(hex)))[0];
     expect(ciede2000(near.lab, labFromHex(hex))).toBeLessThan(3);
     expect(Math.abs(near.share - (w * h) / (480 * 400))).toBeLessThan(0.03);
     expect(near.accent).toBe(hex === '#f26a12');
@@ -49,8 +47,7 @@ test('the palette holds under reduction to two thirds', () => {
   const image = painted(2);
   const small = reduceImage(image, 320, 267);
   const [a, b] = [image, small].map((i) => readPalette(i, lightnessPlane(i), 6).entries);
-  for (const e of a.filter((x) => x.share > 0.04))
-    expect(Math.min(...b.map((x) => ciede2000(x.lab, e.lab)))).toBeLessThan(2);
+  for (const e of a.filter((x) => x.share > 0.04)) expect(Math.min(...b.map((x) => ciede2000(x.lab, e.lab)))).toBeLessThan(2);
 });
 
 test('names are a painter’s plain words', () => {

@@ -49,8 +49,7 @@ const ACCENT_DE = 18;
 const ACCENT_SHARE = 0.01;
 const SEEDS = 28;
 
-const square = (a: readonly number[], b: readonly number[]) =>
-  (a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2 + (a[2] - b[2]) ** 2;
+const square = (a: readonly number[], b: readonly number[]) => (a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2 + (a[2] - b[2]) ** 2;
 
 /** Colours of 5 bits a channel with the exact mean of their pixels; `index` gives each pixel's bin. */
 function histogramBins(image: RgbImage, flatness: Float32Array): { bins: Bin[]; index: Int32Array } {
@@ -190,9 +189,7 @@ function isBlend(c: Cluster, others: readonly Cluster[]): boolean {
       const [p, q] = [large[i].ok, large[j].ok];
       const length = square(p, q);
       if (length < 0.01) continue;
-      const t =
-        ((c.ok[0] - p[0]) * (q[0] - p[0]) + (c.ok[1] - p[1]) * (q[1] - p[1]) + (c.ok[2] - p[2]) * (q[2] - p[2])) /
-        length;
+      const t = ((c.ok[0] - p[0]) * (q[0] - p[0]) + (c.ok[1] - p[1]) * (q[1] - p[1]) + (c.ok[2] - p[2]) * (q[2] - p[2])) / length;
       if (t < 0.08 || t > 0.92) continue;
       const foot = p.map((v, k) => v + t * (q[k] - v));
       if (square(c.ok, foot) < 0.03 ** 2 + 0.01 * length * 0.5) return true;
@@ -205,10 +202,7 @@ function mergePair(list: Cluster[], i: number, j: number, bins: readonly Bin[], 
   return [...list.filter((_, k) => k !== i && k !== j), joined];
 }
 
-function closestPair(
-  list: readonly Cluster[],
-  cost: (a: Cluster, b: Cluster) => number,
-): { i: number; j: number; cost: number } {
+function closestPair(list: readonly Cluster[], cost: (a: Cluster, b: Cluster) => number): { i: number; j: number; cost: number } {
   let best = { i: -1, j: -1, cost: Infinity };
   for (let i = 0; i < list.length; i++)
     for (let j = i + 1; j < list.length; j++) {

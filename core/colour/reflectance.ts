@@ -8,15 +8,13 @@ export const WAVELENGTHS = Array.from({ length: 36 }, (_, i) => 380 + 10 * i);
 // Relative power of CIE standard illuminant D65 at those wavelengths (CIE 15), set down from memory; white is
 // normalised below, so a slip in a digit shifts mixtures by far less than the spread between tubes of paint.
 const D65 = [
-  49.98, 54.65, 82.75, 91.49, 93.43, 86.68, 104.87, 117.01, 117.81, 114.86, 115.92, 108.81, 109.35, 107.8, 104.79,
-  107.69, 104.41, 104.05, 100, 96.33, 95.79, 88.69, 90.01, 89.6, 87.7, 83.29, 83.7, 80.03, 80.21, 82.28, 78.28, 69.72,
-  71.61, 74.35, 61.6, 69.89,
+  49.98, 54.65, 82.75, 91.49, 93.43, 86.68, 104.87, 117.01, 117.81, 114.86, 115.92, 108.81, 109.35, 107.8, 104.79, 107.69, 104.41, 104.05,
+  100, 96.33, 95.79, 88.69, 90.01, 89.6, 87.7, 83.29, 83.7, 80.03, 80.21, 82.28, 78.28, 69.72, 71.61, 74.35, 61.6, 69.89,
 ];
 
 /** CIE 1931 colour matching functions by the multi-lobe fit of Wyman, Sloan and Shirley (2013). */
 function matching(nm: number): Triple {
-  const lobe = (peak: number, low: number, high: number) =>
-    Math.exp(-0.5 * ((nm - peak) * (nm < peak ? low : high)) ** 2);
+  const lobe = (peak: number, low: number, high: number) => Math.exp(-0.5 * ((nm - peak) * (nm < peak ? low : high)) ** 2);
   return [
     0.362 * lobe(442, 0.0624, 0.0374) + 1.056 * lobe(599.8, 0.0264, 0.0323) - 0.065 * lobe(501.1, 0.049, 0.0382),
     0.821 * lobe(568.8, 0.0213, 0.0247) + 0.286 * lobe(530.9, 0.0613, 0.0322),

@@ -73,7 +73,15 @@ export function inMastersValues(reference: RgbImage, master: RgbImage, count: nu
   }
   const soft = squint(reference, 0.004 * Math.max(reference.width, reference.height));
   const own = lightnessPlane(soft);
-  const bands = asShapes(bandsByRank(own.data, steps.map((s) => s.share)), count, own.width, own.height); // prettier-ignore
+  const bands = asShapes(
+    bandsByRank(
+      own.data,
+      steps.map((s) => s.share),
+    ),
+    count,
+    own.width,
+    own.height,
+  );
   const greys = sums.map(({ L, n }) => byteFromLinear(luminanceFromLightness(n ? L / n : 50)));
   const here = new Float64Array(count);
   const data = new Uint8Array(own.data.length * 3);
@@ -84,7 +92,11 @@ export function inMastersValues(reference: RgbImage, master: RgbImage, count: nu
   }
   return {
     image: { width: own.width, height: own.height, data },
-    parts: steps.map((s, k) => ({ hex: hexFromEncoded([greys[k] / 255, greys[k] / 255, greys[k] / 255]), master: s.share, here: here[k] / own.data.length })), // prettier-ignore
+    parts: steps.map((s, k) => ({
+      hex: hexFromEncoded([greys[k] / 255, greys[k] / 255, greys[k] / 255]),
+      master: s.share,
+      here: here[k] / own.data.length,
+    })),
   };
 }
 
@@ -99,20 +111,20 @@ const LIGHT_NEAR = 4;
  * The reference in the master's palette: lightness is carried over by rank, so that the master's darks and lights take
  * about their own shares; warm and cool are judged against the reference's own middle. Accents stay for what is vivid already.
  */
-export function inMastersPalette(
-  reference: RgbImage,
-  palette: readonly { hex: string; share: number; accent: boolean }[],
-): Regrouped {
+export function inMastersPalette(reference: RgbImage, palette: readonly { hex: string; share: number; accent: boolean }[]): Regrouped {
   if (!palette.length) throw new CoreError('palette: at least one colour is needed');
   const soft = squint(reference, 0.004 * Math.max(reference.width, reference.height));
-  const entries = palette.map((p) => ({ ...p, lab: labFromHex(p.hex), rgb: encodedFromHex(p.hex).map((v) => Math.round(v * 255)) })); // prettier-ignore
+  const entries = palette.map((p) => ({ ...p, lab: labFromHex(p.hex), rgb: encodedFromHex(p.hex).map((v) => Math.round(v * 255)) }));
   const plain = entries.filter((e) => !e.accent);
   const usable = plain.length ? plain : entries;
   const byLight = usable.slice().sort((a, b) => a.lab[0] - b.lab[0]);
   const total = byLight.reduce((s, e) => s + e.share, 0) || 1;
   const { L, a, b } = labPlanes(soft);
   const n = L.data.length;
-  const bands = bandsByRank(L.data, byLight.map((e) => e.share / total)); // prettier-ignore
+  const bands = bandsByRank(
+    L.data,
+    byLight.map((e) => e.share / total),
+  );
   const average = (v: Float32Array) => v.reduce((s, x) => s + x, 0) / n;
   const theirs = ([1, 2] as const).map((k) => usable.reduce((s, e) => s + e.share * e.lab[k], 0) / total);
   const shift = [theirs[0] - average(a.data), theirs[1] - average(b.data)];
@@ -134,8 +146,7 @@ export function inMastersPalette(
       const turn = Math.abs(Math.atan2(b.data[i], a.data[i]) - Math.atan2(e.lab[2], e.lab[1])) * (180 / Math.PI);
       const own = vivid
         ? Math.hypot(a.data[i], b.data[i]) > VIVID && Math.min(turn, 360 - turn) < HUE_NEAR
-        : Math.abs(L.data[i] - e.lab[0]) < LIGHT_NEAR &&
-          Math.hypot(a.data[i] - e.lab[1], b.data[i] - e.lab[2]) < VIVID / 4;
+        : Math.abs(L.data[i] - e.lab[0]) < LIGHT_NEAR && Math.hypot(a.data[i] - e.lab[1], b.data[i] - e.lab[2]) < VIVID / 4;
       if (own) shapes[i] = entries.indexOf(e);
     }
   }

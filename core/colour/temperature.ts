@@ -31,8 +31,7 @@ export function temperatureShares({ a, b }: LabPlanes, worked: Uint8Array | null
       count[h >= -30 && h <= 110 ? 'warm' : 'cool']++;
     }
   }
-  if (n === 0)
-    return worked ? temperatureShares({ L: a, a, b }, null) : { warm: 0, cool: 0, neutral: 1, balance: null };
+  if (n === 0) return worked ? temperatureShares({ L: a, a, b }, null) : { warm: 0, cool: 0, neutral: 1, balance: null };
   const warm = count.warm / n;
   const cool = count.cool / n;
   return { warm, cool, neutral: count.neutral / n, balance: warm + cool > 0 ? (warm - cool) / (warm + cool) : null };

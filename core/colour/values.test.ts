@@ -59,23 +59,38 @@ test('the strongest contrast is found where it is, and turns with the picture', 
       }
     return focusOf(image);
   };
-  for (const [x, y] of [[0.25, 0.3], [0.7, 0.6]]) {
+  for (const [x, y] of [
+    [0.25, 0.3],
+    [0.7, 0.6],
+  ]) {
     const focus = at(x, y);
     expect(focus.at[0]).toBeCloseTo(x, 1);
     expect(focus.at[1]).toBeCloseTo(y, 1);
     expect(focus.contrast).toBeGreaterThan(5);
-  } // prettier-ignore
+  }
   expect(focusOf(bands([120, 120])).contrast).toBeLessThan(0.01);
 });
 
 test('warm from 330° to 110°, neutral under a chroma of 8, cool the rest; shares and balance add up', () => {
   const at = (h: number, C: number) => [60, C * Math.cos((h * Math.PI) / 180), C * Math.sin((h * Math.PI) / 180)];
-  expect([329, 331, 0, 109, 111, 200, 300].map((h) => temperatureOf(at(h, 30)))).toEqual(['cool', 'warm', 'warm', 'warm', 'cool', 'cool', 'cool']); // prettier-ignore
+  expect([329, 331, 0, 109, 111, 200, 300].map((h) => temperatureOf(at(h, 30)))).toEqual([
+    'cool',
+    'warm',
+    'warm',
+    'warm',
+    'cool',
+    'cool',
+    'cool',
+  ]);
   expect(temperatureOf(at(50, 7.9))).toBe('neutral');
   const image = bands([0, 0, 0, 0]);
-  const fields = [[200, 60, 40], [60, 80, 190], [128, 128, 128], [210, 150, 40]]; // prettier-ignore
-  for (let i = 0; i < image.width * image.height; i++)
-    image.data.set(fields[Math.floor((i % image.width) / 40)], 3 * i);
+  const fields = [
+    [200, 60, 40],
+    [60, 80, 190],
+    [128, 128, 128],
+    [210, 150, 40],
+  ];
+  for (let i = 0; i < image.width * image.height; i++) image.data.set(fields[Math.floor((i % image.width) / 40)], 3 * i);
   const t = temperatureShares(labPlanes(image), null);
   expect(t).toEqual({ warm: 0.5, cool: 0.25, neutral: 0.25, balance: expect.closeTo(1 / 3, 9) });
   expect(temperatureShares(labPlanes(bands([90, 200])), null).balance).toBeNull();
@@ -96,5 +111,5 @@ test('colours are called what a painter would call them', () => {
     ['#5a3a22', /brown/],
     ['#1b2233', /blue black/],
   ];
-  for (const [hex, name] of names) expect([hex, colourName(labFromHex(hex))]).toEqual([hex, expect.stringMatching(name)]); // prettier-ignore
+  for (const [hex, name] of names) expect([hex, colourName(labFromHex(hex))]).toEqual([hex, expect.stringMatching(name)]);
 });

@@ -52,8 +52,7 @@ export function posterise(lightness: Plane, steps: readonly ValueStep[]): RgbIma
     const L = steps.length === 1 ? 50 : 8 + (88 * i) / (steps.length - 1);
     return byteFromLinear(luminanceFromLightness(L));
   });
-  for (let i = 0; i < lightness.data.length; i++)
-    data.fill(greys[stepIndex(lightness.data[i], steps)], i * 3, i * 3 + 3);
+  for (let i = 0; i < lightness.data.length; i++) data.fill(greys[stepIndex(lightness.data[i], steps)], i * 3, i * 3 + 3);
   return { width: lightness.width, height: lightness.height, data };
 }
 

@@ -22,8 +22,8 @@ test('centre, coverage and margin of a rectangle are those of the rectangle', ()
 });
 
 test('a triangle, an ellipse and a scatter of specks each show their own envelope', () => {
-  expect(readComposition(mask(300, 300, (x, y) => y > 0.2 && y < 0.9 && Math.abs(x - 0.5) < (y - 0.2) / 2)).envelope.kind).toBe('triangle'); // prettier-ignore
-  expect(readComposition(mask(300, 300, (x, y) => ((x - 0.5) / 0.4) ** 2 + ((y - 0.5) / 0.25) ** 2 < 1)).envelope.kind).toBe('ellipse'); // prettier-ignore
+  expect(readComposition(mask(300, 300, (x, y) => y > 0.2 && y < 0.9 && Math.abs(x - 0.5) < (y - 0.2) / 2)).envelope.kind).toBe('triangle');
+  expect(readComposition(mask(300, 300, (x, y) => ((x - 0.5) / 0.4) ** 2 + ((y - 0.5) / 0.25) ** 2 < 1)).envelope.kind).toBe('ellipse');
 });
 
 test('an empty sheet and a full one are said as they are', () => {

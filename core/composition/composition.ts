@@ -60,15 +60,18 @@ export function readComposition({ width, height, data }: Mask): Composition {
     top = Math.min(top, y);
     bottom = Math.max(bottom, y + 1);
   }
-  const full: [number, number][] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
-  if (n === 0)
-    return { centre: [0.5, 0.5], coverage: 0, envelope: { kind: 'rectangle', fit: 0, points: full }, margin: 0.5 };
+  const full: [number, number][] = [
+    [0, 0],
+    [1, 0],
+    [1, 1],
+    [0, 1],
+  ];
+  if (n === 0) return { centre: [0.5, 0.5], coverage: 0, envelope: { kind: 'rectangle', fit: 0, points: full }, margin: 0.5 };
   const outer = convexHull(rim);
   // Some sixty corners of the hull say all that the basic shapes can follow.
   const every = Math.max(1, Math.ceil(outer.length / 60));
   const hull = outer.filter((_, i) => i % every === 0).map(([x, y]): Point => [x / width, y / height]);
-  const shape =
-    Math.abs(signedArea(hull)) > 1e-6 ? fitShapes(hull)[0] : { kind: 'rectangle' as const, overlap: 0, outline: full };
+  const shape = Math.abs(signedArea(hull)) > 1e-6 ? fitShapes(hull)[0] : { kind: 'rectangle' as const, overlap: 0, outline: full };
   const short = Math.min(width, height);
   return {
     centre: [sx / n / width, sy / n / height],

@@ -24,12 +24,9 @@ test.each([
   ['a strength of nothing', (k) => (paint(k, 1).strength = 0), /"strength"/],
   ['a white that is not there', (k) => (k.white = 'zinc white'), /"white" names "zinc white"/],
   ['two paints of one name', (k) => (paint(k, 2).name = 'hansa yellow'), /same name/],
-] as [string, (k: Record<string, unknown>) => void, RegExp][])(
-  'a kit with %s is refused by name',
-  (_what, change, words) => {
-    expect(() => parseKitFile(kit(change))).toThrow(words);
-  },
-);
+] as [string, (k: Record<string, unknown>) => void, RegExp][])('a kit with %s is refused by name', (_what, change, words) => {
+  expect(() => parseKitFile(kit(change))).toThrow(words);
+});
 
 test('landmarks are read, and their mistakes named', () => {
   const good = { format: 'oldhand.landmarks/1', template: 'face-front', points: { crown: [1, 2.5] } };

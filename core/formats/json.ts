@@ -17,9 +17,7 @@ export function parseJson(text: string, what: string): Record<string, unknown> {
 
 export function expectFormat(value: Record<string, unknown>, format: string, what: string): void {
   if (value.format !== format)
-    throw new FormatError(
-      `${what}: field "format" must be "${format}", but is ${JSON.stringify(value.format) ?? 'missing'}`,
-    );
+    throw new FormatError(`${what}: field "format" must be "${format}", but is ${JSON.stringify(value.format) ?? 'missing'}`);
 }
 
 export function isPoint(value: unknown): value is [number, number] {

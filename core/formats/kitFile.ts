@@ -6,25 +6,17 @@ const HEX = /^#[0-9a-f]{6}$/i;
 
 function readPaint(value: unknown, at: number): Paint {
   const what = `kit: paint ${at + 1}`;
-  if (typeof value !== 'object' || value === null)
-    throw new FormatError(`${what} must be an object with name, pigment and masstone`);
+  if (typeof value !== 'object' || value === null) throw new FormatError(`${what} must be an object with name, pigment and masstone`);
   const p = value as Record<string, unknown>;
-  if (typeof p.name !== 'string' || !p.name.trim())
-    throw new FormatError(`${what}: field "name" is missing; give the paint a name`);
+  if (typeof p.name !== 'string' || !p.name.trim()) throw new FormatError(`${what}: field "name" is missing; give the paint a name`);
   const named = `kit: paint "${p.name}"`;
-  if (typeof p.masstone !== 'string' || !HEX.test(p.masstone))
-    throw new FormatError(`${named}: field "masstone" must be written #rrggbb`);
+  if (typeof p.masstone !== 'string' || !HEX.test(p.masstone)) throw new FormatError(`${named}: field "masstone" must be written #rrggbb`);
   let tint: Paint['tint'] = null;
   if (p.tint !== null && p.tint !== undefined) {
     const t = p.tint as Record<string, unknown>;
     const parts = t.parts;
-    if (typeof t.hex !== 'string' || !HEX.test(t.hex))
-      throw new FormatError(`${named}: field "tint.hex" must be written #rrggbb`);
-    if (
-      !Array.isArray(parts) ||
-      parts.length !== 2 ||
-      !parts.every((n) => typeof n === 'number' && n > 0 && Number.isFinite(n))
-    )
+    if (typeof t.hex !== 'string' || !HEX.test(t.hex)) throw new FormatError(`${named}: field "tint.hex" must be written #rrggbb`);
+    if (!Array.isArray(parts) || parts.length !== 2 || !parts.every((n) => typeof n === 'number' && n > 0 && Number.isFinite(n)))
       throw new FormatError(`${named}: field "tint.parts" must be two numbers above 0, paint : white`);
     tint = { hex: t.hex, parts: [parts[0], parts[1]] };
   }
@@ -43,8 +35,7 @@ function readPaint(value: unknown, at: number): Paint {
 export function parseKitFile(text: string): Kit {
   const value = parseJson(text, 'kit');
   expectFormat(value, 'oldhand.kit/1', 'kit');
-  if (!Array.isArray(value.paints) || value.paints.length === 0)
-    throw new FormatError('kit: field "paints" must list at least one paint');
+  if (!Array.isArray(value.paints) || value.paints.length === 0) throw new FormatError('kit: field "paints" must list at least one paint');
   if (value.paints.length > 40) throw new FormatError('kit: field "paints" lists more than 40 paints; split the kit');
   const paints = value.paints.map(readPaint);
   const names = new Set(paints.map((p) => p.name));

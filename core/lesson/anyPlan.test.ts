@@ -28,7 +28,7 @@ const wishes: fc.Arbitrary<PlanWishes> = fc.constantFrom(...LESSON_MEDIA).chain(
       { minLength: 1, maxLength: 10 },
     ),
   }),
-); // prettier-ignore
+);
 
 test('periods are full to the minute, every step gets its time and none is lost', () => {
   fc.assert(

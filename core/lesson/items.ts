@@ -11,7 +11,7 @@ export interface Item {
   waste?: number;
 }
 
-const item = (name: string, unit: Item['unit'], per: Item['per'], more: Partial<Item> = {}): Item => ({ name, unit, per, ...more }); // prettier-ignore
+const item = (name: string, unit: Item['unit'], per: Item['per'], more: Partial<Item> = {}): Item => ({ name, unit, per, ...more });
 
 export const ITEMS = {
   paper: item('drawing paper, the class’s sheet', 'sheet', 'student'),

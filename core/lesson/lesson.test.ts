@@ -9,7 +9,11 @@ import { techniqueOf, techniquesFor, USUAL } from './techniques';
 import { TECHNIQUE_TABLE } from './techniqueTable';
 
 const context = { ink: 'waterproof', contact: 'light-pencil', erasing: true } as const;
-const order = (...ids: string[]) => orderWarnings(ids.map((id) => techniqueOf(id)!), context); // prettier-ignore
+const order = (...ids: string[]) =>
+  orderWarnings(
+    ids.map((id) => techniqueOf(id)!),
+    context,
+  );
 const rules = (...ids: string[]) => order(...ids).map((w) => w.rule);
 const wishes = (ids: readonly string[], more: Partial<PlanWishes> = {}): PlanWishes => ({
   ...context,
@@ -83,7 +87,8 @@ describe('order of steps', () => {
 });
 
 describe('schedule', () => {
-  const turns = (plan: ReturnType<typeof makePlan>) => plan.periods.flatMap((p, i) => p.filter((e) => e.kind === 'turn').map((e) => ({ ...e, period: i }))); // prettier-ignore
+  const turns = (plan: ReturnType<typeof makePlan>) =>
+    plan.periods.flatMap((p, i) => p.filter((e) => e.kind === 'turn').map((e) => ({ ...e, period: i })));
 
   test('no period runs over, entries follow without a gap, and each ends with clearing up', () => {
     const any = fc.record({
@@ -120,7 +125,9 @@ describe('schedule', () => {
   });
 
   test('ink is dry before it is rubbed over or washed over, within a period', () => {
-    const plan = makePlan(wishes(['pencil-draft', 'pen-line', 'rub-out-pencil', 'first-wash', 'second-wash'], { minutesPerPeriod: 200, periods: 1 })); // prettier-ignore
+    const plan = makePlan(
+      wishes(['pencil-draft', 'pen-line', 'rub-out-pencil', 'first-wash', 'second-wash'], { minutesPerPeriod: 200, periods: 1 }),
+    );
     const at = (i: number) => turns(plan).find((e) => e.step === i)!;
     expect(at(2).start - (at(1).start + at(1).minutes)).toBeGreaterThanOrEqual(10);
     expect(at(4).start - (at(3).start + at(3).minutes)).toBeGreaterThanOrEqual(20);
@@ -166,7 +173,7 @@ describe('quantities', () => {
   });
   test('a cut never yields more area than the parent has', () => {
     const side = fc.double({ min: 20, max: 900, noNaN: true });
-    fc.assert(fc.property(side, side, side, side, (w, h, a, b) => piecesFromParent([w, h], [a, b]) * a * b <= w * h * (1 + 1e-6))); // prettier-ignore
+    fc.assert(fc.property(side, side, side, side, (w, h, a, b) => piecesFromParent([w, h], [a, b]) * a * b <= w * h * (1 + 1e-6)));
   });
   test('paint goes with share, area, layers and class', () => {
     const one = paintForPalette([{ name: 'sea green', hex: '#4f8a74', share: 0.5 }], [297, 210], 24)[0].ml;

@@ -44,8 +44,7 @@ function pairs(
   return out;
 }
 
-const fixedBetween = (steps: readonly Technique[], i: number, j: number) =>
-  steps.slice(i + 1, j).some((s) => s.role === 'fix');
+const fixedBetween = (steps: readonly Technique[], i: number, j: number) => steps.slice(i + 1, j).some((s) => s.role === 'fix');
 
 const RULES: readonly Rule[] = [
   // Water over something that runs.
@@ -176,56 +175,113 @@ const RULES: readonly Rule[] = [
   (steps) =>
     pairs(steps, (a, b, i, j) =>
       a.dusty && b.role === 'rub-out' && !fixedBetween(steps, i, j)
-        ? { rule: 'rub-out-dust', weight: 'spoils', reason: `Rubbing out lifts “${a.name}” too.`, remedy: 'Rub out before the dusty layers.' }
+        ? {
+            rule: 'rub-out-dust',
+            weight: 'spoils',
+            reason: `Rubbing out lifts “${a.name}” too.`,
+            remedy: 'Rub out before the dusty layers.',
+          }
         : null,
-    ), // prettier-ignore
+    ),
   // Rubbing out before ink is on: nothing is lost, but the guide is gone.
   (steps) =>
     steps.flatMap((b, j) =>
       b.id === 'rub-out-pencil' && !steps.slice(0, j).some((s) => s.role === 'line') && steps.slice(j).some((s) => s.role === 'line')
-        ? [{ rule: 'guide-gone', step: j, other: steps.findIndex((s, k) => k > j && s.role === 'line'), weight: 'mind' as const, reason: 'The pencil is rubbed out before the line is drawn: the guide is gone.', remedy: 'Draw the line first, or leave the pencil faint until then.' }]
+        ? [
+            {
+              rule: 'guide-gone',
+              step: j,
+              other: steps.findIndex((s, k) => k > j && s.role === 'line'),
+              weight: 'mind' as const,
+              reason: 'The pencil is rubbed out before the line is drawn: the guide is gone.',
+              remedy: 'Draw the line first, or leave the pencil faint until then.',
+            },
+          ]
         : [],
-    ), // prettier-ignore
+    ),
   // Something it builds on is missing.
   (steps) =>
     steps.flatMap((b, j) =>
       b.after && !steps.slice(0, j).some((s) => b.after!.includes(s.id))
-        ? [{ rule: 'nothing-before', step: j, other: null, weight: 'risks' as const, reason: `“${b.name}” builds on a step that has not come yet.`, remedy: 'Move it later, or add the step before it.' }]
+        ? [
+            {
+              rule: 'nothing-before',
+              step: j,
+              other: null,
+              weight: 'risks' as const,
+              reason: `“${b.name}” builds on a step that has not come yet.`,
+              remedy: 'Move it later, or add the step before it.',
+            },
+          ]
         : [],
-    ), // prettier-ignore
+    ),
   // Too many washes.
   (steps) => {
     const wet = steps.map((s, i) => [s, i] as const).filter(([s]) => s.role === 'wash' || s.role === 'ground');
     return wet.length > 3
-      ? [{ rule: 'too-many-washes', step: wet[3][1], other: wet[0][1], weight: 'risks', reason: 'More than three wet layers turn muddy and make thin paper buckle.', remedy: 'Join two washes, or take heavy, stretched paper.' }]
+      ? [
+          {
+            rule: 'too-many-washes',
+            step: wet[3][1],
+            other: wet[0][1],
+            weight: 'risks',
+            reason: 'More than three wet layers turn muddy and make thin paper buckle.',
+            remedy: 'Join two washes, or take heavy, stretched paper.',
+          },
+        ]
       : [];
-  }, // prettier-ignore
+  },
   // Dust needs fixing in the end.
   (steps) => {
     const last = steps.reduce((found, s, i) => (s.dusty ? i : found), -1);
     return last >= 0 && !steps.slice(last + 1).some((s) => s.role === 'fix')
-      ? [{ rule: 'unfixed', step: last, other: null, weight: 'mind', reason: `“${steps[last].name}” stays as dust and rubs off in the folder.`, remedy: 'Fix it at the end, or keep it under a cover sheet.' }]
+      ? [
+          {
+            rule: 'unfixed',
+            step: last,
+            other: null,
+            weight: 'mind',
+            reason: `“${steps[last].name}” stays as dust and rubs off in the folder.`,
+            remedy: 'Fix it at the end, or keep it under a cover sheet.',
+          },
+        ]
       : [];
-  }, // prettier-ignore
+  },
   // Class settings against the steps.
   (steps, { contact, erasing }) =>
     steps.flatMap((s, i) => [
       ...(s.role === 'rub-out' && !erasing
-        ? [{ rule: 'no-erasing', step: i, other: null, weight: 'mind' as const, reason: 'This class does not rub out.', remedy: 'Leave the step out: draw lightly and restate.' }]
+        ? [
+            {
+              rule: 'no-erasing',
+              step: i,
+              other: null,
+              weight: 'mind' as const,
+              reason: 'This class does not rub out.',
+              remedy: 'Leave the step out: draw lightly and restate.',
+            },
+          ]
         : []),
       ...(s.id === 'pencil-draft' && contact === 'straight-in'
-        ? [{ rule: 'straight-in', step: i, other: null, weight: 'mind' as const, reason: 'This class goes straight in with the final tool.', remedy: 'Leave the pencil draft out and warm up longer on scrap.' }]
+        ? [
+            {
+              rule: 'straight-in',
+              step: i,
+              other: null,
+              weight: 'mind' as const,
+              reason: 'This class goes straight in with the final tool.',
+              remedy: 'Leave the pencil draft out and warm up longer on scrap.',
+            },
+          ]
         : []),
-    ]), // prettier-ignore
+    ]),
 ];
 
 const WEIGHT = { spoils: 0, risks: 1, mind: 2 } as const;
 
 /** Everything the order of steps does wrong, what spoils first. Drying is the schedule's business. */
 export function orderWarnings(steps: readonly Technique[], context: OrderContext): OrderWarning[] {
-  return RULES.flatMap((rule) => rule(steps, context)).sort(
-    (a, b) => WEIGHT[a.weight] - WEIGHT[b.weight] || a.step - b.step,
-  );
+  return RULES.flatMap((rule) => rule(steps, context)).sort((a, b) => WEIGHT[a.weight] - WEIGHT[b.weight] || a.step - b.step);
 }
 
 /** Why a step has to wait until the one before it is dry; null where nothing is lost. */
@@ -234,9 +290,7 @@ export function whyWait(wet: Technique, next: Technique): string | null {
   if (next.role === 'rub-out') return 'Rub out only when it is dry: damp ink smears and damp paper tears.';
   if (next.role === 'resist') return null;
   if (next.wets)
-    return wet.wets
-      ? 'A wet layer on a damp one runs together and turns muddy.'
-      : 'Water on damp ink carries it away, waterproof or not.';
+    return wet.wets ? 'A wet layer on a damp one runs together and turns muddy.' : 'Water on damp ink carries it away, waterproof or not.';
   if (next.fine) return wet.wets ? 'On a damp sheet the line feathers.' : null;
   if (next.role === 'fix') return null;
   if (next.role === 'line' || next.opaque || next.role === 'accent')

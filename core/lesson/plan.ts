@@ -67,7 +67,7 @@ export function usualSteps(medium: LessonMedium, { contact, erasing }: Pick<Orde
     .filter((id) => (contact === 'straight-in' ? id !== 'pencil-draft' && id !== 'rub-out-pencil' : true))
     .filter((id) => erasing || techniqueOf(id)!.role !== 'rub-out')
     .map((technique) => ({ technique, minutes: null, dry: null, note: '' }));
-} // prettier-ignore
+}
 
 /** What is to be minded at a step, by what it is. */
 function minding(t: Technique, context: OrderContext): string[] {
@@ -78,7 +78,7 @@ function minding(t: Technique, context: OrderContext): string[] {
     ...(t.runs === 'as-ink' && context.ink === 'waterproof' ? ['Waterproof ink: dip pens only, rinse at once.'] : []),
     ...(runsWhenWetted(t, context) === 'always' && t.runs === 'as-ink' ? ['This ink runs under water, dry or not.'] : []),
   ];
-} // prettier-ignore
+}
 
 const WET_HANDS = new Set(['wash', 'ground', 'paint', 'print', 'tone']);
 
@@ -97,13 +97,16 @@ function frameFor(steps: readonly Technique[], wishes: PlanWishes, squeeze: numb
     clearUp: messy ? (tight ? 6 : 8) : tight ? 3 : 4,
   };
   let over = frame.look + frame.handOut + frame.warmUp + frame.clearUp + LEAST_WORK - wishes.minutesPerPeriod;
-  for (const [part, least] of [['warmUp', 0], ['look', 2]] as const) {
+  for (const [part, least] of [
+    ['warmUp', 0],
+    ['look', 2],
+  ] as const) {
     const cut = Math.min(Math.max(0, over), frame[part] - least);
     frame[part] -= cut;
     over -= cut;
   }
   return frame;
-} // prettier-ignore
+}
 
 /** Minutes of a step between usual and fewest; what the teacher set stays. */
 function timed(steps: readonly PlanStep[], techniques: readonly Technique[], squeeze: number): TimedStep[] {
@@ -124,21 +127,49 @@ function fitted(wishes: PlanWishes, techniques: readonly Technique[]): { squeeze
   });
   const fewest = Math.max(wishes.periods, tries.at(-1)!.told.periods.length);
   return tries.find((t) => t.told.periods.length <= fewest)!;
-} // prettier-ignore
+}
 
 function timeWarnings(wishes: PlanWishes, { squeeze, told, laid }: ReturnType<typeof fitted>): PlanWarning[] {
   const out: PlanWarning[] = [];
   const over = told.periods.length - wishes.periods;
   if (over > 0)
-    out.push({ rule: 'over-time', step: null, other: null, weight: 'risks', reason: `Even at the fewest minutes the work takes ${told.periods.length} periods of ${wishes.minutesPerPeriod} minutes, not ${wishes.periods}.`, remedy: `Add ${over === 1 ? 'a period' : `${over} periods`}, or leave a step out: the longest is “${laid.reduce((a, b) => (b.minutes > a.minutes ? b : a)).technique.name}”.` }); // prettier-ignore
+    out.push({
+      rule: 'over-time',
+      step: null,
+      other: null,
+      weight: 'risks',
+      reason: `Even at the fewest minutes the work takes ${told.periods.length} periods of ${wishes.minutesPerPeriod} minutes, not ${wishes.periods}.`,
+      remedy: `Add ${over === 1 ? 'a period' : `${over} periods`}, or leave a step out: the longest is “${laid.reduce((a, b) => (b.minutes > a.minutes ? b : a)).technique.name}”.`,
+    });
   else if (squeeze > 0)
-    out.push({ rule: 'shortened', step: null, other: null, weight: 'mind', reason: `To fit, steps are shortened${squeeze === 1 ? ' to the fewest minutes' : ''} and looking, warming up and talking are brief.`, remedy: 'One more period, or one step fewer, gives the time back.' }); // prettier-ignore
+    out.push({
+      rule: 'shortened',
+      step: null,
+      other: null,
+      weight: 'mind',
+      reason: `To fit, steps are shortened${squeeze === 1 ? ' to the fewest minutes' : ''} and looking, warming up and talking are brief.`,
+      remedy: 'One more period, or one step fewer, gives the time back.',
+    });
   for (const w of told.waits)
     if (!w.overBreak && w.minutes >= 3)
-      out.push({ rule: 'drying', step: w.step, other: w.after, weight: 'mind', reason: `${w.reason} Wait ${w.minutes} minutes after “${laid[w.after].technique.name}”.`, remedy: 'The wait is filled with practice below; a break between periods would dry it for nothing.' }); // prettier-ignore
+      out.push({
+        rule: 'drying',
+        step: w.step,
+        other: w.after,
+        weight: 'mind',
+        reason: `${w.reason} Wait ${w.minutes} minutes after “${laid[w.after].technique.name}”.`,
+        remedy: 'The wait is filled with practice below; a break between periods would dry it for nothing.',
+      });
   laid.forEach(({ technique, dry }, i) => {
     if (dry < technique.dry && laid.slice(i + 1).some((n) => n.technique !== technique))
-      out.push({ rule: 'short-drying', step: i, other: null, weight: 'risks', reason: `“${technique.name}” usually dries in ${technique.dry} minutes; ${dry} are planned.`, remedy: 'Test with the back of the hand before going on; thinner layers dry sooner.' }); // prettier-ignore
+      out.push({
+        rule: 'short-drying',
+        step: i,
+        other: null,
+        weight: 'risks',
+        reason: `“${technique.name}” usually dries in ${technique.dry} minutes; ${dry} are planned.`,
+        remedy: 'Test with the back of the hand before going on; thinner layers dry sooner.',
+      });
   });
   return out;
 }
@@ -161,7 +192,7 @@ export function makePlan(wishes: PlanWishes): Plan {
   });
   const fit = fitted(wishes, techniques);
   const warnings: PlanWarning[] = [...orderWarnings(techniques, wishes), ...timeWarnings(wishes, fit)];
-  const cautions = techniques.flatMap((t) => t.cautions.filter((c) => c !== 'waterproof-ink' || wishes.ink === 'waterproof')); // prettier-ignore
+  const cautions = techniques.flatMap((t) => t.cautions.filter((c) => c !== 'waterproof-ink' || wishes.ink === 'waterproof'));
   if (wishes.medium === 'acrylic') cautions.push('acrylic');
   return {
     periods: fit.told.periods,
@@ -172,13 +203,16 @@ export function makePlan(wishes: PlanWishes): Plan {
       dry: fit.laid[i].dry,
       mind: minding(techniques[i], wishes),
     })),
-    materials: materialsFor(techniques.map((t) => itemsIn(wishes.medium, t)), wishes.classSize, wishes.sheetMm, wishes.shares).map(
-      (m) => (m.id === 'ink' || m.id === 'wash-ink' ? { ...m, name: `${wishes.ink} ${m.name}` } : m),
-    ),
+    materials: materialsFor(
+      techniques.map((t) => itemsIn(wishes.medium, t)),
+      wishes.classSize,
+      wishes.sheetMm,
+      wishes.shares,
+    ).map((m) => (m.id === 'ink' || m.id === 'wash-ink' ? { ...m, name: `${wishes.ink} ${m.name}` } : m)),
     warnings,
     cautions: cautionsFor(cautions, wishes.youngest),
     squeeze: fit.squeeze,
-  }; // prettier-ignore
+  };
 }
 
 export const AMOUNT_WORDS: Record<Item['unit'], (n: number) => string> = {

@@ -6,8 +6,11 @@ const A4_MM2 = 297 * 210;
 
 /** How many pieces of a × b mm come out of a parent sheet, cut straight across, in the best of two blocks either way. */
 export function piecesFromParent(parent: readonly [number, number], piece: readonly [number, number]): number {
-  for (const [name, v] of [['parent', parent], ['piece', piece]] as const)
-    if (!(v[0] > 0 && v[1] > 0)) throw new CoreError(`${name}: both sides must be larger than 0 mm`); // prettier-ignore
+  for (const [name, v] of [
+    ['parent', parent],
+    ['piece', piece],
+  ] as const)
+    if (!(v[0] > 0 && v[1] > 0)) throw new CoreError(`${name}: both sides must be larger than 0 mm`);
   const grid = (w: number, h: number, a: number, b: number) =>
     Math.max(0, Math.floor((w + 1e-6) / a)) * Math.max(0, Math.floor((h + 1e-6) / b));
   let best = 0;
@@ -18,11 +21,7 @@ export function piecesFromParent(parent: readonly [number, number], piece: reado
 }
 
 /** Parent sheets for so many pieces; null where the piece is larger than the parent. */
-export function parentsNeeded(
-  count: number,
-  parent: readonly [number, number],
-  piece: readonly [number, number],
-): number | null {
+export function parentsNeeded(count: number, parent: readonly [number, number], piece: readonly [number, number]): number | null {
   const each = piecesFromParent(parent, piece);
   return each === 0 ? null : Math.ceil(count / each);
 }
@@ -76,11 +75,14 @@ export function sharesOf(
   const rest = palette.filter((c) => !c.ground && !light.includes(c));
   const sum = (list: readonly { share: number }[]) => list.reduce((s, c) => s + c.share, 0);
   return {
-    line: Math.max(0.05, DRAWN.reduce((s, kind) => s + (markShare(kind) ?? 0), 0)),
+    line: Math.max(
+      0.05,
+      DRAWN.reduce((s, kind) => s + (markShare(kind) ?? 0), 0),
+    ),
     wash: Math.max(0.05, sum(rest)),
     paint: Math.max(0.05, sum(rest) + sum(light)),
     light: Math.max(0.02, sum(light)),
-  }; // prettier-ignore
+  };
 }
 
 export interface Needed {
@@ -97,7 +99,12 @@ const PER: Record<Item['per'], (size: number) => number> = {
   table: (n) => Math.ceil(n / 4),
   class: () => 1,
 };
-const PER_WORDS: Record<Item['per'], string> = { student: 'one each', pair: 'one a pair', table: 'one a table of four', class: 'for the class' }; // prettier-ignore
+const PER_WORDS: Record<Item['per'], string> = {
+  student: 'one each',
+  pair: 'one a pair',
+  table: 'one a table of four',
+  class: 'for the class',
+};
 const PAPERS: readonly ItemId[] = ['paper', 'heavy-paper', 'toothed-paper'];
 
 /** The list for the tables: tools once however many steps use them, liquids and sheets summed. */
@@ -127,14 +134,32 @@ export function materialsFor(
       if (it.byArea) {
         const share = it.byArea === 'sheet' ? 1 : shares[it.byArea];
         const each = sum.get(id)! * area * share * (1 + (it.waste ?? 0));
-        return { id, name: it.name, unit: it.unit, amount: Math.max(1, Math.ceil(each * classSize)), how: `about ${each < 1 ? each.toFixed(1) : Math.round(each)} ml a student, waste included` }; // prettier-ignore
+        return {
+          id,
+          name: it.name,
+          unit: it.unit,
+          amount: Math.max(1, Math.ceil(each * classSize)),
+          how: `about ${each < 1 ? each.toFixed(1) : Math.round(each)} ml a student, waste included`,
+        };
       }
       if (PAPERS.includes(id)) {
         const spare = Math.ceil(classSize / 5);
-        return { id, name: it.name, unit: it.unit, amount: classSize * most.get(id)! + spare, how: `${most.get(id)} each and ${spare} spare` }; // prettier-ignore
+        return {
+          id,
+          name: it.name,
+          unit: it.unit,
+          amount: classSize * most.get(id)! + spare,
+          how: `${most.get(id)} each and ${spare} spare`,
+        };
       }
       const count = id === 'scrap' ? Math.min(3, sum.get(id)!) : most.get(id)!;
-      return { id, name: it.name, unit: it.unit, amount: PER[it.per](classSize) * count, how: count > 1 ? `${count} ${PER_WORDS[it.per].replace('one ', '')}` : PER_WORDS[it.per] }; // prettier-ignore
+      return {
+        id,
+        name: it.name,
+        unit: it.unit,
+        amount: PER[it.per](classSize) * count,
+        how: count > 1 ? `${count} ${PER_WORDS[it.per].replace('one ', '')}` : PER_WORDS[it.per],
+      };
     })
     .sort((a, b) => Number(a.unit === 'piece') - Number(b.unit === 'piece') || a.name.localeCompare(b.name));
 }

@@ -9,7 +9,7 @@ export interface TimedStep {
   dry: number;
 }
 
-export type EntryKind = 'look' | 'hand-out' | 'warm-up' | 'watch' | 'turn' | 'meanwhile' | 'wait' | 'spare' | 'clear-up' | 'talk'; // prettier-ignore
+export type EntryKind = 'look' | 'hand-out' | 'warm-up' | 'watch' | 'turn' | 'meanwhile' | 'wait' | 'spare' | 'clear-up' | 'talk';
 
 export interface Entry {
   kind: EntryKind;
@@ -60,9 +60,19 @@ class Clock {
     readonly length: number,
     readonly frame: Frame,
   ) {
-    this.add('look', frame.look, 'Look together', 'The source large on the wall: what strikes you first? Then the rules, one by one, found in the picture.'); // prettier-ignore
-    this.add('hand-out', frame.handOut, 'Hand out', 'Materials to the tables, names on the backs, the source where everybody sees it.'); // prettier-ignore
-    this.add('warm-up', frame.warmUp, 'Warm up', 'Arm and wrist loose, then practice strokes in boxes on scrap, at the measured gap and angle.'); // prettier-ignore
+    this.add(
+      'look',
+      frame.look,
+      'Look together',
+      'The source large on the wall: what strikes you first? Then the rules, one by one, found in the picture.',
+    );
+    this.add('hand-out', frame.handOut, 'Hand out', 'Materials to the tables, names on the backs, the source where everybody sees it.');
+    this.add(
+      'warm-up',
+      frame.warmUp,
+      'Warm up',
+      'Arm and wrist loose, then practice strokes in boxes on scrap, at the measured gap and angle.',
+    );
   }
 
   /** Minutes left before clearing up. */
@@ -74,18 +84,23 @@ class Clock {
     if (minutes <= 0) return;
     this.periods.at(-1)!.push({ kind, start: this.t, minutes, title, text, step, part });
     this.t += minutes;
-  } // prettier-ignore
+  }
 
   close(spare: string): void {
     this.add('spare', this.left, 'Finish; extra for the quick', spare);
-    this.add('clear-up', this.frame.clearUp, 'Clear up', 'Sheets flat to dry, tools washed and counted in, tables wiped wet.'); // prettier-ignore
+    this.add('clear-up', this.frame.clearUp, 'Clear up', 'Sheets flat to dry, tools washed and counted in, tables wiped wet.');
   }
 
   nextPeriod(spare: string): void {
     this.close(spare);
     this.periods.push([]);
     this.t = 0;
-    this.add('hand-out', this.frame.handOut, 'Hand out and recall', 'Sheets back, the source up again; somebody says where we stopped and what comes next.'); // prettier-ignore
+    this.add(
+      'hand-out',
+      this.frame.handOut,
+      'Hand out and recall',
+      'Sheets back, the source up again; somebody says where we stopped and what comes next.',
+    );
   }
 }
 
@@ -105,7 +120,7 @@ function waitFor(layers: readonly Layer[], next: Technique, clock: Clock): { min
     if (reason && (!most || l.ready - clock.t > most.minutes)) most = { minutes: l.ready - clock.t, reason, after: l.step };
   }
   return most;
-} // prettier-ignore
+}
 
 /** What is worth trying on scrap beforehand. */
 const PRACTISED = new Set(['line', 'tone', 'wash', 'paint', 'light', 'print']);
@@ -115,9 +130,23 @@ function useWait(clock: Clock, minutes: number, coming: readonly Technique[], fi
   const next = coming.find((t) => PRACTISED.has(t.role)) ?? coming[0];
   const until = clock.t + minutes;
   const practise = Math.min(8, until - clock.t);
-  if (practise >= 3) clock.add('meanwhile', practise, `Practise on scrap: ${next.name.toLowerCase()}`, next.easier ? `Easier: ${next.easier}. Bolder: ${next.bolder}.` : next.does); // prettier-ignore
+  if (practise >= 3)
+    clock.add(
+      'meanwhile',
+      practise,
+      `Practise on scrap: ${next.name.toLowerCase()}`,
+      next.easier ? `Easier: ${next.easier}. Bolder: ${next.bolder}.` : next.does,
+    );
   const write = Math.min(8, until - clock.t);
-  if (write >= 3) clock.add('meanwhile', write, first ? 'Write a principle down' : 'Walk round and look', first ? 'One sentence: what does this hand always do? And where in the picture is that seen?' : 'Hands behind the back: what works in three neighbours’ sheets?'); // prettier-ignore
+  if (write >= 3)
+    clock.add(
+      'meanwhile',
+      write,
+      first ? 'Write a principle down' : 'Walk round and look',
+      first
+        ? 'One sentence: what does this hand always do? And where in the picture is that seen?'
+        : 'Hands behind the back: what works in three neighbours’ sheets?',
+    );
   clock.add('wait', until - clock.t, 'Let it dry', 'Test with the back of the hand: cool means damp.');
 }
 
@@ -127,7 +156,9 @@ function useWait(clock: Clock, minutes: number, coming: readonly Technique[], fi
  */
 export function schedule(steps: readonly TimedStep[], length: number, frame: Frame): Schedule {
   if (length < frame.look + frame.handOut + frame.warmUp + frame.clearUp + SHORTEST_PART)
-    throw new CoreError(`minutes: a period of ${length} minutes leaves no time to work; give at least ${frame.look + frame.handOut + frame.warmUp + frame.clearUp + SHORTEST_PART}`); // prettier-ignore
+    throw new CoreError(
+      `minutes: a period of ${length} minutes leaves no time to work; give at least ${frame.look + frame.handOut + frame.warmUp + frame.clearUp + SHORTEST_PART}`,
+    );
   const clock = new Clock(length, frame);
   const layers: Layer[] = [];
   const waits: Wait[] = [];
@@ -156,7 +187,7 @@ export function schedule(steps: readonly TimedStep[], length: number, frame: Fra
     }
     let now = Math.min(minutes, Math.max(0, clock.left));
     // A last minute or two is not worth setting out for again: the break moves forward.
-    if (now < minutes && minutes - now < SHORTEST_REST && minutes - SHORTEST_REST >= SHORTEST_PART) now = minutes - SHORTEST_REST; // prettier-ignore
+    if (now < minutes && minutes - now < SHORTEST_REST && minutes - SHORTEST_REST >= SHORTEST_PART) now = minutes - SHORTEST_REST;
     const rest = minutes - now;
     clock.add('turn', now, technique.name, technique.does, k, rest > 0 ? 1 : null);
     let open = rest;
@@ -170,13 +201,13 @@ export function schedule(steps: readonly TimedStep[], length: number, frame: Fra
   });
   if (clock.left < frame.talk) clock.nextPeriod(steps.at(-1)?.technique.extra ?? '');
   const spare = clock.left - frame.talk;
-  clock.add('spare', spare, 'Finish; extra for the quick', `${steps.map((s) => s.technique.extra).at(-1) ?? 'a second try on scrap'}.`); // prettier-ignore
-  clock.add('talk', frame.talk, 'Hang and talk', 'What works is said first. Then one thing each would try next. Title, name and credit on the back.'); // prettier-ignore
+  clock.add('spare', spare, 'Finish; extra for the quick', `${steps.map((s) => s.technique.extra).at(-1) ?? 'a second try on scrap'}.`);
   clock.add(
-    'clear-up',
-    frame.clearUp,
-    'Clear up',
-    'Sheets flat to dry, tools washed and counted in, tables wiped wet.',
+    'talk',
+    frame.talk,
+    'Hang and talk',
+    'What works is said first. Then one thing each would try next. Title, name and credit on the back.',
   );
+  clock.add('clear-up', frame.clearUp, 'Clear up', 'Sheets flat to dry, tools washed and counted in, tables wiped wet.');
   return { periods: clock.periods, waits };
 }

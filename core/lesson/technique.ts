@@ -5,11 +5,25 @@
 import { ItemId } from './items';
 import { CautionId } from './hazards';
 
-export const LESSON_MEDIA = ['pen-and-wash', 'pen', 'brush-ink', 'pencil', 'coloured-pencil', 'charcoal', 'pastel', 'wax-crayon', 'gouache', 'watercolour', 'acrylic', 'print'] as const; // prettier-ignore
+export const LESSON_MEDIA = [
+  'pen-and-wash',
+  'pen',
+  'brush-ink',
+  'pencil',
+  'coloured-pencil',
+  'charcoal',
+  'pastel',
+  'wax-crayon',
+  'gouache',
+  'watercolour',
+  'acrylic',
+  'print',
+] as const;
 export type LessonMedium = (typeof LESSON_MEDIA)[number];
 
 /** What a step does to the picture. */
-type Role = 'ground' | 'draft' | 'resist' | 'line' | 'tone' | 'wash' | 'paint' | 'light' | 'accent' | 'fill' | 'blend' | 'rub-out' | 'fix' | 'print'; // prettier-ignore
+type Role =
+  'ground' | 'draft' | 'resist' | 'line' | 'tone' | 'wash' | 'paint' | 'light' | 'accent' | 'fill' | 'blend' | 'rub-out' | 'fix' | 'print';
 
 export interface Technique {
   id: string;

@@ -6,14 +6,14 @@ const BY_ID: ReadonlyMap<string, Technique> = new Map(TECHNIQUE_TABLE.map((t) =>
 
 export const techniqueOf = (id: string): Technique | null => BY_ID.get(id) ?? null;
 
-export const isLessonMedium = (name: string): name is LessonMedium => (LESSON_MEDIA as readonly string[]).includes(name); // prettier-ignore
+export const isLessonMedium = (name: string): name is LessonMedium => (LESSON_MEDIA as readonly string[]).includes(name);
 
 /** Techniques that go with a medium, in the order of the table, which is a usual working order. */
-export const techniquesFor = (medium: LessonMedium): Technique[] => TECHNIQUE_TABLE.filter((t) => t.media.includes(medium)); // prettier-ignore
+export const techniquesFor = (medium: LessonMedium): Technique[] => TECHNIQUE_TABLE.filter((t) => t.media.includes(medium));
 
 /** A usual lesson in each medium: technique ids in working order. */
 export const USUAL: Record<LessonMedium, readonly string[]> = {
-  'pen-and-wash': ['pencil-draft', 'pen-line', 'pen-hatch', 'rub-out-pencil', 'first-wash', 'second-wash', 'opaque-white', 'accent'], // prettier-ignore
+  'pen-and-wash': ['pencil-draft', 'pen-line', 'pen-hatch', 'rub-out-pencil', 'first-wash', 'second-wash', 'opaque-white', 'accent'],
   pen: ['pencil-draft', 'pen-line', 'pen-hatch', 'cross-hatch', 'rub-out-pencil'],
   'brush-ink': ['big-shapes', 'first-wash', 'second-wash', 'dry-brush', 'swelling-line'],
   pencil: ['big-shapes', 'pencil-draft', 'pencil-layers', 'pencil-darks', 'lift-lights'],

@@ -31,9 +31,7 @@ function lightnessAt(image: RgbImage, x: number, y: number): number {
   const i = (yi * image.width + xi) * 3;
   const d = image.data;
   return lightnessFromLuminance(
-    0.2126390059 * linearFromByte[d[i]] +
-      0.7151686788 * linearFromByte[d[i + 1]] +
-      0.0721923154 * linearFromByte[d[i + 2]],
+    0.2126390059 * linearFromByte[d[i]] + 0.7151686788 * linearFromByte[d[i + 1]] + 0.0721923154 * linearFromByte[d[i + 2]],
   );
 }
 
@@ -65,11 +63,7 @@ function handlingOf(profile: number[], reach: number): EdgeHandling {
  * Boundaries between value steps of the form-size lightness (thin dark lines closed over first), each judged on the
  * mark-size picture along its normal. Shares are of boundary length; all 0 where there is no boundary.
  */
-export function readEdges(
-  form: Plane,
-  mark: RgbImage,
-  steps: readonly ValueStep[],
-): { shares: EdgeShares; points: BoundaryPoint[] } {
+export function readEdges(form: Plane, mark: RgbImage, steps: readonly ValueStep[]): { shares: EdgeShares; points: BoundaryPoint[] } {
   const closed = gaussian(erodeMin(dilateMax(form, 3), 3), 1.6);
   const { width: w, height: h, data } = closed;
   const factor = mark.width / form.width;

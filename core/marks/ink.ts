@@ -26,9 +26,7 @@ export function darkness(image: RgbImage): Plane {
   const d = image.data;
   for (let i = 0, j = 0; i < out.data.length; i++, j += 3)
     out.data[i] = lightnessFromLuminance(
-      0.2126390059 * linearFromByte[d[j]] +
-        0.7151686788 * linearFromByte[d[j + 1]] +
-        0.0721923154 * linearFromByte[d[j + 2]],
+      0.2126390059 * linearFromByte[d[j]] + 0.7151686788 * linearFromByte[d[j + 1]] + 0.0721923154 * linearFromByte[d[j + 2]],
     );
   const [light] = histogramQuantiles(out.data, 0, 100, [0.98]);
   for (let i = 0; i < out.data.length; i++) out.data[i] = Math.max(0, light - out.data[i]);

@@ -58,8 +58,7 @@ export interface Evidence {
 
 function planeIn(source: Plane, [x0, y0, w, h]: Rect): Plane {
   const out = plane(w, h);
-  for (let y = 0; y < h; y++)
-    out.data.set(source.data.subarray((y0 + y) * source.width + x0, (y0 + y) * source.width + x0 + w), y * w);
+  for (let y = 0; y < h; y++) out.data.set(source.data.subarray((y0 + y) * source.width + x0, (y0 + y) * source.width + x0 + w), y * w);
   return out;
 }
 
@@ -96,12 +95,7 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
   let lineDepart = 0;
   let restDepart = 0;
   let skeleton = 0;
-  const [isMarked, isLine, isCentre, departs] = [
-    work.marked.data,
-    work.lines.data,
-    work.skeleton.data,
-    work.depart.data,
-  ];
+  const [isMarked, isLine, isCentre, departs] = [work.marked.data, work.lines.data, work.skeleton.data, work.depart.data];
   for (let y = y0; y < y0 + h; y++)
     for (let i = y * work.width + x0, end = i + w; i < end; i++) {
       marked += isMarked[i];
@@ -154,8 +148,7 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
   const { mean, sd } = spreadIn(work.tone, rect);
   let steepest = 0;
   const rise = work.rise.data;
-  for (let y = y0; y < y0 + h; y++)
-    for (let i = y * work.width + x0, end = i + w; i < end; i++) if (rise[i] > steepest) steepest = rise[i];
+  for (let y = y0; y < y0 + h; y++) for (let i = y * work.width + x0, end = i + w; i < end; i++) if (rise[i] > steepest) steepest = rise[i];
   return {
     coverage: marked / n,
     lineCoverage: lineArea / n,
@@ -182,8 +175,7 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
 }
 
 /** A soft yes (1) above `edge`, no (0) below it; `soft` is the half-width of doubt. */
-const above = (value: number, edge: number, soft: number) =>
-  1 / (1 + Math.exp(-clamp((4 * (value - edge)) / (2 * soft), -30, 30)));
+const above = (value: number, edge: number, soft: number) => 1 / (1 + Math.exp(-clamp((4 * (value - edge)) / (2 * soft), -30, 30)));
 const below = (value: number, edge: number, soft: number) => 1 - above(value, edge, soft);
 
 /** The angle at which the two strongest directions meet, 0–90; null with fewer than two. */
@@ -208,11 +200,7 @@ export function weighKinds(e: Evidence): Record<MarkKind, number> {
   const stroked = lines * (1 - speckled) * above(e.strokeShare, 0.35, 0.15) * (1 - filled);
   const set = above(e.strokeCount, 5, 2) * (e.spacing ? 1 : 0.15) * above(e.lineCoverage, 0.05, 0.025);
   const two =
-    above(second, 0.33, 0.09) *
-    above(crossing, 17, 4) *
-    (e.secondSpacing || second > 0.6 ? 1 : 0.35) *
-    below(e.order, 0.8, 0.08) *
-    aimed;
+    above(second, 0.33, 0.09) * above(crossing, 17, 4) * (e.secondSpacing || second > 0.6 ? 1 : 0.35) * below(e.order, 0.8, 0.08) * aimed;
   const straight = above(e.straightness, 0.86, 0.06);
   const curly = above(e.curl, 0.02, 0.004) * (1 - aimed);
   const turning = above(e.turn, 11, 3.5) * above(e.order, 0.74, 0.08);
@@ -230,8 +218,7 @@ export function weighKinds(e: Evidence): Record<MarkKind, number> {
     'parallel-hatch': stroked * set * ordered * (1 - two) * (1 - turning) * straight,
     'cross-hatch': stroked * set * two * straight * above(e.strokeCount, 9, 3),
     'contour-hatch': stroked * set * turning * (1 - two) * above(e.coherence, 0.25, 0.1),
-    scribble:
-      stroked * Math.max(1 - straight, curly) * above(e.lineCoverage, 0.06, 0.03) * below(e.coherence, 0.6, 0.15),
+    scribble: stroked * Math.max(1 - straight, curly) * above(e.lineCoverage, 0.06, 0.03) * below(e.coherence, 0.6, 0.15),
     line:
       stroked *
       (1 - set * Math.max(ordered, two, turning)) *
@@ -251,11 +238,23 @@ export function weighKinds(e: Evidence): Record<MarkKind, number> {
 }
 
 /** How often a kind with so much of the belief was right on the drawn patches of the train seeds; between these, straight lines. */
-const RELIABILITY = [[0, 0], [0.45, 0.46], [0.56, 0.58], [0.66, 0.76], [0.76, 0.9], [0.86, 0.96], [0.93, 0.985], [1, 0.995]] as const; // prettier-ignore
+const RELIABILITY = [
+  [0, 0],
+  [0.45, 0.46],
+  [0.56, 0.58],
+  [0.66, 0.76],
+  [0.76, 0.9],
+  [0.86, 0.96],
+  [0.93, 0.985],
+  [1, 0.995],
+] as const;
 
 /** Belief turned into the chance of being right. */
 function calibrated(belief: number): number {
-  const k = Math.max(1, RELIABILITY.findIndex(([b]) => b >= belief)); // prettier-ignore
+  const k = Math.max(
+    1,
+    RELIABILITY.findIndex(([b]) => b >= belief),
+  );
   const [[b0, r0], [b1, r1]] = [RELIABILITY[k - 1], RELIABILITY[k]];
   return r0 + ((r1 - r0) * (belief - b0)) / (b1 - b0);
 }

@@ -48,18 +48,13 @@ export function readWidths(marks: Plane, skeleton: Mask, inside: Plane, field: O
     for (let d = -far; d <= far + 1e-9; d += STEP) profile.push(sampleBilinear(marks, x + d * nx, y + d * ny));
     const middle = profile.length >> 1;
     let core = middle;
-    for (let j = Math.max(0, middle - 3); j <= Math.min(profile.length - 1, middle + 3); j++)
-      if (profile[j] > profile[core]) core = j;
+    for (let j = Math.max(0, middle - 3); j <= Math.min(profile.length - 1, middle + 3); j++) if (profile[j] > profile[core]) core = j;
     // Down to the lowest point on each side; what rises again beyond it is a neighbour.
     const side = (step: number) => {
       let low = core;
       for (let j = core; j >= 0 && j < profile.length; j += step) {
         if (profile[j] < profile[low]) low = j;
-        else if (
-          profile[j] > profile[low] + 0.25 * (profile[core] - profile[low]) &&
-          profile[low] < 0.7 * profile[core]
-        )
-          break;
+        else if (profile[j] > profile[low] + 0.25 * (profile[core] - profile[low]) && profile[low] < 0.7 * profile[core]) break;
       }
       return low;
     };

@@ -1,13 +1,5 @@
 /** Mark readings on generated patches of known truth: spacing 7–40 px, width 1.2–5 px, jitter to 20 %. */
-import {
-  addNoise,
-  blankPatch,
-  drawHatch,
-  drawLine,
-  HatchTruth,
-  seededRandom,
-  stipplePatch,
-} from '../../tests/support/patches';
+import { addNoise, blankPatch, drawHatch, drawLine, HatchTruth, seededRandom, stipplePatch } from '../../tests/support/patches';
 import { RgbImage } from '../raster/image';
 import { axialDifference, median } from '../raster/statistics';
 import { MarkKind } from './kind';
@@ -36,21 +28,15 @@ function hatched(seed: number): { truth: HatchTruth; reading: Reading } {
 test('direction, spacing, width and length of parallel hatching come back within their targets', () => {
   const rows = Array.from({ length: 24 }, (_, i) => hatched(i + 1));
   const direction = median(
-    rows.map(({ truth, reading }) =>
-      Math.abs(axialDifference(truth.angle, reading.directions[0]?.angle ?? truth.angle + 90)),
-    ),
+    rows.map(({ truth, reading }) => Math.abs(axialDifference(truth.angle, reading.directions[0]?.angle ?? truth.angle + 90))),
   );
   const spaced = rows.filter((r) => r.reading.spacing);
   const spacing = median(spaced.map(({ truth, reading }) => Math.abs(reading.spacing!.px / truth.spacing - 1)));
   const width = median(
-    rows
-      .filter((r) => r.reading.lineWidth)
-      .map(({ truth, reading }) => Math.abs(reading.lineWidth!.px / truth.width - 1)),
+    rows.filter((r) => r.reading.lineWidth).map(({ truth, reading }) => Math.abs(reading.lineWidth!.px / truth.width - 1)),
   );
   const length = median(
-    rows
-      .filter((r) => r.reading.strokeLength)
-      .map(({ truth, reading }) => Math.abs(reading.strokeLength!.px / truth.length - 1)),
+    rows.filter((r) => r.reading.strokeLength).map(({ truth, reading }) => Math.abs(reading.strokeLength!.px / truth.length - 1)),
   );
   const right = rows.filter((r) => r.reading.kind === 'parallel-hatch').length / rows.length;
   console.log(
@@ -70,10 +56,7 @@ test('the other kinds are told apart on at least nine patches in ten', () => {
     ['blank', (s) => addNoise(blankPatch(SIDE, SIDE), 1 + (s % 3), seededRandom(s))],
     ['flat', (s) => addNoise(blankPatch(SIDE, SIDE, [120 + 10 * (s % 5), 150, 100]), 1 + (s % 3), seededRandom(s))],
     ['smooth-shading', (s) => shaded(s)],
-    [
-      'stipple',
-      (s) => addNoise(stipplePatch(SIDE, 10 + (s % 6) * 2, 3 + (s % 3), seededRandom(s)), 2, seededRandom(s)),
-    ],
+    ['stipple', (s) => addNoise(stipplePatch(SIDE, 10 + (s % 6) * 2, 3 + (s % 3), seededRandom(s)), 2, seededRandom(s))],
     ['cross-hatch', (s) => crossed(s).image],
     ['contour-hatch', (s) => bent(s)],
   ];
@@ -103,8 +86,7 @@ function crossed(seed: number): { image: RgbImage; crossing: number } {
   const r = seededRandom(seed);
   const image = blankPatch(SIDE, SIDE);
   const [angle, crossing, spacing] = [180 * r(), 45 + 45 * r(), 9 + 8 * r()];
-  for (const a of [angle, angle + crossing])
-    drawHatch(image, { angle: a, spacing, width: 2, length: 90, jitter: 0.08 }, r);
+  for (const a of [angle, angle + crossing]) drawHatch(image, { angle: a, spacing, width: 2, length: 90, jitter: 0.08 }, r);
   return { image: addNoise(image, 2, r), crossing };
 }
 
@@ -131,11 +113,27 @@ test('the angle at which two sets cross is read within 4°', () => {
 
 test('half the contrast keeps a blurred line’s width, and a pale wash with a line in it stays marked', () => {
   const image = blankPatch(80, 80, [205, 200, 188]);
-  drawLine(image, [[0, 40.5], [80, 40.5]], 4, [30, 30, 40]); // prettier-ignore
+  drawLine(
+    image,
+    [
+      [0, 40.5],
+      [80, 40.5],
+    ],
+    4,
+    [30, 30, 40],
+  );
   const marked = markedMask(departure(image, GROUND));
   expect(marked.data.reduce((s, v) => s + v, 0) / 6400).toBeGreaterThan(0.97);
   const bare = blankPatch(80, 80);
-  drawLine(bare, [[0, 40.5], [80, 40.5]], 4, [30, 30, 40]); // prettier-ignore
+  drawLine(
+    bare,
+    [
+      [0, 40.5],
+      [80, 40.5],
+    ],
+    4,
+    [30, 30, 40],
+  );
   const line = markedMask(departure(bare, GROUND));
   expect(line.data.reduce((s, v) => s + v, 0) / 80).toBeCloseTo(4, 0);
 });
@@ -145,8 +143,7 @@ test('a whole picture is read by its worked part, whatever margin surrounds it',
   const image = blankPatch(900, 700);
   const inner = blankPatch(420, 420);
   drawHatch(inner, { angle: 30, spacing: 12, width: 2.4, length: 80, jitter: 0.06 }, r);
-  for (let y = 0; y < 420; y++)
-    image.data.set(inner.data.subarray(y * 1260, (y + 1) * 1260), ((y + 140) * 900 + 240) * 3);
+  for (let y = 0; y < 420; y++) image.data.set(inner.data.subarray(y * 1260, (y + 1) * 1260), ((y + 140) * 900 + 240) * 3);
   const { reading, shares } = readOverall(addNoise(image, 1.5, r), GROUND, { ...SCALE, pictureWidth: 900 });
   expect(reading.kind).toBe('parallel-hatch');
   expect(shares['parallel-hatch']).toBeGreaterThan(0.6);

@@ -57,12 +57,9 @@ function lengthReading(
 ): Pick<Reading, 'strokeLength' | 'straightness'> {
   // Thinning eats about half a width at each end.
   const ends = width ? width.px : 2;
-  const long = strokes
-    .filter((s) => s.length >= Math.max(8, 2.5 * ends))
-    .map((s) => ({ ...s, length: s.length + ends }));
+  const long = strokes.filter((s) => s.length >= Math.max(8, 2.5 * ends)).map((s) => ({ ...s, length: s.length + ends }));
   const free = long.filter((s) => !s.cut);
-  if (free.length < 5)
-    return { strokeLength: null, straightness: long.length ? median(long.map((s) => s.straightness)) : null };
+  if (free.length < 5) return { strokeLength: null, straightness: long.length ? median(long.map((s) => s.straightness)) : null };
   const [short, middle, most] = [0.1, 0.5, 0.9].map((q) => censoredQuantile(long, q));
   return {
     strokeLength: { ...size(middle, scale), short: short * scale.factor, long: most * scale.factor },
@@ -80,9 +77,7 @@ export function readPatch(image: RgbImage, ground: readonly number[] | null, sca
   const spacing = HATCHED.has(kind) ? e.spacing : null;
   const strokes = ONE_WAY.has(kind) ? work.follow() : work.strokes;
   const stroked = lined ? lengthReading(strokes, width, scale) : { strokeLength: null, straightness: null };
-  const directions = lined
-    ? e.directions
-    : e.directions.filter(() => e.coherence > 0.15 && kind !== 'blank' && kind !== 'flat');
+  const directions = lined ? e.directions : e.directions.filter(() => e.coherence > 0.15 && kind !== 'blank' && kind !== 'flat');
   return {
     kind,
     confidence,
@@ -90,10 +85,7 @@ export function readPatch(image: RgbImage, ground: readonly number[] | null, sca
     coherence: clamp(e.coherence, 0, 1),
     crossing: crossingOf(directions),
     spacing: spacing && { ...size(spacing.px, scale), variation: spacing.variation },
-    lineWidth:
-      lined && width
-        ? { ...size(width.px, scale), thin: width.thin * scale.factor, thick: width.thick * scale.factor }
-        : null,
+    lineWidth: lined && width ? { ...size(width.px, scale), thin: width.thin * scale.factor, thick: width.thick * scale.factor } : null,
     ...stroked,
     coverage: clamp(e.coverage, 0, 1),
   };
@@ -113,12 +105,7 @@ function chooseWindows(width: number, height: number): Rect[] {
   const all: Rect[] = [];
   for (let j = 0; j < ny; j++)
     for (let i = 0; i < nx; i++)
-      all.push([
-        nx > 1 ? Math.round((i * (width - w)) / (nx - 1)) : 0,
-        ny > 1 ? Math.round((j * (height - h)) / (ny - 1)) : 0,
-        w,
-        h,
-      ]);
+      all.push([nx > 1 ? Math.round((i * (width - w)) / (nx - 1)) : 0, ny > 1 ? Math.round((j * (height - h)) / (ny - 1)) : 0, w, h]);
   if (all.length <= MOST_WINDOWS) return all;
   // Golden-ratio steps through the list spread the choice over rows and columns alike.
   const step = Math.max(1, Math.round(all.length * 0.381966));
@@ -167,12 +154,7 @@ function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number): T
     for (let i = 0; i < nx; i++) {
       const x = Math.floor((i * work.width) / nx);
       const y = Math.floor((j * work.height) / ny);
-      const rect: Rect = [
-        x,
-        y,
-        Math.floor(((i + 1) * work.width) / nx) - x,
-        Math.floor(((j + 1) * work.height) / ny) - y,
-      ];
+      const rect: Rect = [x, y, Math.floor(((i + 1) * work.width) / nx) - x, Math.floor(((j + 1) * work.height) / ny) - y];
       const evidence = gatherEvidence(work, rect);
       const belief = weighKinds(evidence);
       const { kind } = decideKind(belief);
@@ -202,26 +184,19 @@ function widened(work: Workup, tiles: TileReading[]): TileReading[] {
   const belief = weighKinds(whole);
   const { kind, confidence } = decideKind(belief);
   if (!HATCHED.has(kind) || confidence < 0.5 || !whole.spacing || whole.spacing.px < WIDE * TILE) return tiles;
-  return tiles.map((t) => (t.kind === 'line' ? { ...t, kind, belief, evidence: { ...t.evidence, spacing: whole.spacing } } : t)); // prettier-ignore
+  return tiles.map((t) => (t.kind === 'line' ? { ...t, kind, belief, evidence: { ...t.evidence, spacing: whole.spacing } } : t));
 }
 
 /** How far a stroke of the hatching may lean from its tile's direction; outlines and crossing strokes lean farther. */
 const ASTRAY = 20;
 
 /** Is this a stroke that can be followed: of a tile hatched in one direction, and running its way? */
-function followed(
-  tiles: readonly TileReading[],
-  [ox, oy]: Rect,
-  stroke: Stroke,
-  width: number,
-  height: number,
-): boolean {
+function followed(tiles: readonly TileReading[], [ox, oy]: Rect, stroke: Stroke, width: number, height: number): boolean {
   const { points } = stroke;
   const [x, y] = points[points.length >> 1];
   const [u, v] = [(ox + x) / width, (oy + y) / height];
   let near = tiles[0];
-  for (const t of tiles)
-    if (Math.hypot(t.centre[0] - u, t.centre[1] - v) < Math.hypot(near.centre[0] - u, near.centre[1] - v)) near = t;
+  for (const t of tiles) if (Math.hypot(t.centre[0] - u, t.centre[1] - v) < Math.hypot(near.centre[0] - u, near.centre[1] - v)) near = t;
   if (!ONE_WAY.has(near.kind)) return false;
   const [a, b] = [points[0], points[points.length - 1]];
   const lean = (Math.atan2(a[1] - b[1], b[0] - a[0]) * 180) / Math.PI;
@@ -248,7 +223,7 @@ function surfaceReading(surfaces: readonly SurfaceEnergy[]): OverallMarks['surfa
   const each = surfaces.flatMap((s) => surfaceOf([s], 500) ?? []);
   const spread = { ...mean };
   for (const band of SURFACE_BANDS)
-    spread[band] = each.length > 2 ? standardDeviation(each.map((e) => e[band])) / Math.sqrt(each.length) : 0.3 * mean[band]; // prettier-ignore
+    spread[band] = each.length > 2 ? standardDeviation(each.map((e) => e[band])) / Math.sqrt(each.length) : 0.3 * mean[band];
   return { mean, spread };
 }
 
@@ -260,7 +235,13 @@ export function readOverall(image: RgbImage, ground: readonly number[] | null, s
   const strokes: Stroke[] = [];
   const surfaces: SurfaceEnergy[] = [];
   const windows: WindowReadings = {
-    spacing: [], variation: [], width: [], weight: [], angle: [], length: [] }; // prettier-ignore
+    spacing: [],
+    variation: [],
+    width: [],
+    weight: [],
+    angle: [],
+    length: [],
+  };
   for (const rect of chooseWindows(image.width, image.height)) {
     const work = workUp(cropImage(image, rect), ground);
     const own = widened(work, tilesOf(work, rect, image.width, image.height));
@@ -314,8 +295,7 @@ function summarise(
     for (const k of MARK_KINDS) trust[k] += (t.belief[k] * t.area) / worked;
   }
   let kind: MarkKind = 'blank';
-  if (worked > 0)
-    for (const k of MARK_KINDS) if (k !== 'blank' && (kind === 'blank' || shares[k] > shares[kind])) kind = k;
+  if (worked > 0) for (const k of MARK_KINDS) if (k !== 'blank' && (kind === 'blank' || shares[k] > shares[kind])) kind = k;
   const active = tiles.filter((t) => t.area);
   const coverages = active.map((t) => t.evidence.coverage);
   const coverage = active.length ? active.reduce((s, t) => s + t.evidence.coverage * t.area, 0) / worked : 0;
@@ -324,11 +304,16 @@ function summarise(
   const { angle: meanAngle, resultant } = axialMean(angles, density);
   const spread =
     windows.angle.length > 2
-      ? standardDeviation(windows.angle.map((a) => ((a - meanAngle + 270) % 180) - 90)) /
-        Math.sqrt(windows.angle.length)
+      ? standardDeviation(windows.angle.map((a) => ((a - meanAngle + 270) % 180) - 90)) / Math.sqrt(windows.angle.length)
       : null;
   const width = windows.width.length
-    ? (['px', 'thin', 'thick'] as const).map((k) => weightedQuantile(windows.width.map((x) => x[k]), windows.weight, 0.5)) // prettier-ignore
+    ? (['px', 'thin', 'thick'] as const).map((k) =>
+        weightedQuantile(
+          windows.width.map((x) => x[k]),
+          windows.weight,
+          0.5,
+        ),
+      )
     : null;
   const widthReading = width && { px: width[0], thin: width[1], thick: width[2] };
   const stroked = lengthReading(strokes, widthReading, scale);

@@ -13,9 +13,29 @@ function forms(off: number, line: boolean, seed = 1, hatch = false) {
   for (let k = 0; k < 6; k++) {
     const [cx, cy, size] = [60 + 90 * (k % 3), 55 + 90 * Math.floor(k / 3), 28 + 6 * r()];
     const wave = Array.from({ length: 10 }, () => 0.85 + 0.25 * r());
-    const at = (more: number) => smooth(wave.map((v, i): P => [cx + (size * v + more) * Math.cos((2 * Math.PI * i) / 10), cy + (size * v + more) * Math.sin((2 * Math.PI * i) / 10)]), true, 10); // prettier-ignore
+    const at = (more: number) =>
+      smooth(
+        wave.map((v, i): P => [
+          cx + (size * v + more) * Math.cos((2 * Math.PI * i) / 10),
+          cy + (size * v + more) * Math.sin((2 * Math.PI * i) / 10),
+        ]),
+        true,
+        10,
+      );
     easel.put(easel.field(at(off)), ['#b8503c', '#4c7fa6', '#6f9a54'][k % 3], { grain: 0.05 });
-    if (hatch) for (let x = cx - size * 0.6; x < cx + size * 0.6; x += 2.4) { const s = easel.stencil(); easel.stroke(s, [[x, cy - 0.5 * size], [x + 6, cy + 0.5 * size]], 0.45); easel.put(s, '#26221f'); } // prettier-ignore
+    if (hatch)
+      for (let x = cx - size * 0.6; x < cx + size * 0.6; x += 2.4) {
+        const s = easel.stencil();
+        easel.stroke(
+          s,
+          [
+            [x, cy - 0.5 * size],
+            [x + 6, cy + 0.5 * size],
+          ],
+          0.45,
+        );
+        easel.put(s, '#26221f');
+      }
     if (!line) continue;
     const outline = easel.stencil();
     easel.stroke(outline, [...at(0), at(0)[0]], 0.8);

@@ -46,7 +46,6 @@ function lineDepth(lightness: Plane): Plane {
     [1, 1],
     [1, -1],
   ])
-    // prettier-ignore
     for (let d = 2; d <= LINE_REACH; d++) {
       const k = Math.max(1, Math.round(d / Math.hypot(dx, dy)));
       pairs.push([k * (dy * w + dx), -k * (dy * w + dx)]);
@@ -72,8 +71,7 @@ function withoutLines(source: Plane, keep: Plane, kept: Plane): Plane {
   const weighted = plane(source.width, source.height);
   for (let i = 0; i < weighted.data.length; i++) weighted.data[i] = source.data[i] * keep.data[i];
   const near = gaussian(weighted, FILL);
-  for (let i = 0; i < near.data.length; i++)
-    near.data[i] = kept.data[i] > 0.003 ? near.data[i] / kept.data[i] : source.data[i];
+  for (let i = 0; i < near.data.length; i++) near.data[i] = kept.data[i] > 0.003 ? near.data[i] / kept.data[i] : source.data[i];
   return near;
 }
 
@@ -94,7 +92,10 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   const clear = erodeMin(keep, 1);
   const kept = gaussian(clear, FILL);
   const fields = [L, a, b].map((p) => withoutLines(p, clear, kept));
-  const { steepness, nx, ny } = colourRise(fields.map((p) => gaussianGradient(p, 1.2)), STEEP); // prettier-ignore
+  const { steepness, nx, ny } = colourRise(
+    fields.map((p) => gaussianGradient(p, 1.2)),
+    STEEP,
+  );
   const across = gaussianGradient(depth, 1.2);
   const reach = Math.max(6, Math.round(FAR * Math.max(w, h)));
   const distances: number[] = [];
@@ -115,7 +116,7 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
     }
   if (borders < LEAST_POINTS || distances.length < LEAST_LINED * borders) return null;
   const eighth = Math.ceil(distances.length / 8);
-  const parts = Array.from({ length: 8 }, (_, k) => distances.slice(k * eighth, (k + 1) * eighth)).filter((d) => d.length > 4); // prettier-ignore
+  const parts = Array.from({ length: 8 }, (_, k) => distances.slice(k * eighth, (k + 1) * eighth)).filter((d) => d.length > 4);
   return {
     px: mean(distances),
     spread: parts.length > 2 ? standardDeviation(parts.map((d) => mean(d))) / Math.sqrt(parts.length) : 1,
@@ -124,13 +125,7 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
 }
 
 /** Distance along the normal `n` (`at` gives its pixels) to the crest of the nearest line along the border; null for none. */
-function nearestLine(
-  depth: Plane,
-  across: Gradient,
-  at: (k: number) => number,
-  n: Point,
-  reach: number,
-): number | null {
+function nearestLine(depth: Plane, across: Gradient, at: (k: number) => number, n: Point, reach: number): number | null {
   let best: number | null = null;
   for (const side of [1, -1])
     for (let k = 0; k < reach - 1; k++) {

@@ -39,8 +39,7 @@ function turned(source: Plane, angle: number): Plane {
       const fx = x - x0;
       const fy = y - y0;
       const i = y0 * w + x0;
-      to[v * long + u] =
-        (from[i] * (1 - fx) + from[i + 1] * fx) * (1 - fy) + (from[i + w] * (1 - fx) + from[i + w + 1] * fx) * fy;
+      to[v * long + u] = (from[i] * (1 - fx) + from[i + 1] * fx) * (1 - fy) + (from[i + w] * (1 - fx) + from[i + w + 1] * fx) * fy;
     }
   }
   return out;

@@ -30,8 +30,7 @@ function tracePaths(skeleton: Mask): { paths: Path[]; junctions: number } {
   const around = steps(w);
   const degree = new Uint8Array(w * h);
   for (let y = 1; y < h - 1; y++)
-    for (let i = y * w + 1, end = y * w + w - 1; i < end; i++)
-      if (data[i]) for (let k = 0; k < 8; k++) degree[i] += data[i + around[k]];
+    for (let i = y * w + 1, end = y * w + w - 1; i < end; i++) if (data[i]) for (let k = 0; k < 8; k++) degree[i] += data[i + around[k]];
   // Junction pixels that touch are one junction.
   const junction = new Int32Array(w * h).fill(-1);
   let junctions = 0;
@@ -95,8 +94,7 @@ function tracePaths(skeleton: Mask): { paths: Path[]; junctions: number } {
 /** Unit vector pointing out of a path at one end, over about `reach` px. */
 function outward(path: Path, end: 0 | 1, reach: number): Point {
   const p = path.points;
-  const [tip, inner] =
-    end === 0 ? [p[0], p[Math.min(p.length - 1, reach)]] : [p[p.length - 1], p[Math.max(0, p.length - 1 - reach)]];
+  const [tip, inner] = end === 0 ? [p[0], p[Math.min(p.length - 1, reach)]] : [p[p.length - 1], p[Math.max(0, p.length - 1 - reach)]];
   const [dx, dy] = [tip[0] - inner[0], tip[1] - inner[1]];
   const n = Math.hypot(dx, dy) || 1;
   return [dx / n, dy / n];
@@ -126,7 +124,10 @@ function joinThrough(paths: readonly Path[], junctions: number): Map<number, num
         const v = outward(paths[b >> 1], (b & 1) as 0 | 1, 7);
         options.push({ a, b, cos: u[0] * v[0] + u[1] * v[1] });
       }
-    pairUp(partner, options.filter((o) => o.cos < -0.82).sort((p, q) => p.cos - q.cos)); // prettier-ignore
+    pairUp(
+      partner,
+      options.filter((o) => o.cos < -0.82).sort((p, q) => p.cos - q.cos),
+    );
   }
   return partner;
 }
@@ -191,7 +192,10 @@ function bridgeGaps(paths: readonly Path[], partner: Map<number, number>, depart
       else cells.set(key(column, row), [tip]);
     }
   });
-  pairUp(partner, options.sort((p, q) => p.gap - q.gap)); // prettier-ignore
+  pairUp(
+    partner,
+    options.sort((p, q) => p.gap - q.gap),
+  );
 }
 
 /** Three steps of four px: shorter ones turn by what the raster makes of them. */
@@ -215,10 +219,7 @@ function measure(points: Point[], width: number, height: number): Stroke {
   if ((points.length - 1) % step !== 0) coarse.push(points[points.length - 1]);
   const soft = coarse.map((p, i): Point => {
     if (i === 0 || i === coarse.length - 1) return p;
-    return [
-      0.25 * coarse[i - 1][0] + 0.5 * p[0] + 0.25 * coarse[i + 1][0],
-      0.25 * coarse[i - 1][1] + 0.5 * p[1] + 0.25 * coarse[i + 1][1],
-    ];
+    return [0.25 * coarse[i - 1][0] + 0.5 * p[0] + 0.25 * coarse[i + 1][0], 0.25 * coarse[i - 1][1] + 0.5 * p[1] + 0.25 * coarse[i + 1][1]];
   });
   let length = 0;
   for (let i = 1; i < soft.length; i++) length += Math.hypot(soft[i][0] - soft[i - 1][0], soft[i][1] - soft[i - 1][1]);

@@ -31,7 +31,11 @@ test('each band answers to texture of its own size, and camera noise is taken of
 });
 
 test('the finish by region names where most and least is done, and nothing where all is alike', () => {
-  const places = Array.from({ length: 36 }, (_, i) => ({ x: ((i % 6) + 0.5) / 6, y: (Math.floor(i / 6) + 0.5) / 6, detail: i % 6 < 2 && i < 12 ? 0.6 : i % 6 > 3 && i > 23 ? 0.05 : 0.3 })); // prettier-ignore
+  const places = Array.from({ length: 36 }, (_, i) => ({
+    x: ((i % 6) + 0.5) / 6,
+    y: (Math.floor(i / 6) + 0.5) / 6,
+    detail: i % 6 < 2 && i < 12 ? 0.6 : i % 6 > 3 && i > 23 ? 0.05 : 0.3,
+  }));
   expect(finishByRegion(places)).toMatchObject({ most: 0, least: 8 });
   expect(finishByRegion(places.map((p) => ({ ...p, detail: 0.3 })))).toMatchObject({ most: null, least: null });
   expect(finishByRegion([]).fields).toEqual(new Array(9).fill(null));
@@ -62,8 +66,11 @@ test('a wash that misses its line by 2 mm reads so in the profile, in thousandth
     [60, 130],
     [160, 130],
   ] as const) {
-    // prettier-ignore
-    const oval = (grow: number) => Array.from({ length: 60 }, (_, i): [number, number] => [x + (34 + grow) * Math.cos(i / 9.549), y + (24 + grow) * Math.sin(i / 9.549)]); // prettier-ignore
+    const oval = (grow: number) =>
+      Array.from({ length: 60 }, (_, i): [number, number] => [
+        x + (34 + grow) * Math.cos(i / 9.549),
+        y + (24 + grow) * Math.sin(i / 9.549),
+      ]);
     easel.wash(easel.field(oval(2)), '#6c86b4', 0.8);
     const line = easel.stencil();
     easel.stroke(line, [...oval(0), oval(0)[0]], 0.7);

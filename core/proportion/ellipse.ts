@@ -71,27 +71,24 @@ export function fitEllipse(points: readonly Point[]): Ellipse | null {
   const M = s1.map((row, i) => row.map((v, j) => v + times(s2, T)[i][j]));
   const R = [M[2].map((v) => v / 2), M[1].map((v) => -v), M[0].map((v) => v / 2)];
   const trace = R[0][0] + R[1][1] + R[2][2];
-  const minors =
-    R[0][0] * R[1][1] -
-    R[0][1] * R[1][0] +
-    R[0][0] * R[2][2] -
-    R[0][2] * R[2][0] +
-    R[1][1] * R[2][2] -
-    R[1][2] * R[2][1];
+  const minors = R[0][0] * R[1][1] - R[0][1] * R[1][0] + R[0][0] * R[2][2] - R[0][2] * R[2][0] + R[1][1] * R[2][2] - R[1][2] * R[2][1];
   for (const root of cubicRoots(-trace, minors, -det3(R))) {
     const N = R.map((row, i) => row.map((v, j) => v - (i === j ? root : 0)));
     // A null vector is the longest cross product of two rows.
-    const crosses = [[0, 1], [0, 2], [1, 2]].map(([i, j]) => [
+    const crosses = [
+      [0, 1],
+      [0, 2],
+      [1, 2],
+    ].map(([i, j]) => [
       N[i][1] * N[j][2] - N[i][2] * N[j][1],
       N[i][2] * N[j][0] - N[i][0] * N[j][2],
       N[i][0] * N[j][1] - N[i][1] * N[j][0],
-    ]); // prettier-ignore
+    ]);
     const v = crosses.sort((a, b) => Math.hypot(...b) - Math.hypot(...a))[0];
     if (4 * v[0] * v[2] - v[1] * v[1] <= 0) continue;
     const rest = T.map((row) => row.reduce((s, t, k) => s + t * v[k], 0));
     const found = fromConic([...v, ...rest]);
-    if (found)
-      return { ...found, cx: found.cx * size + mx, cy: found.cy * size + my, rx: found.rx * size, ry: found.ry * size };
+    if (found) return { ...found, cx: found.cx * size + mx, cy: found.cy * size + my, rx: found.rx * size, ry: found.ry * size };
   }
   return null;
 }
@@ -109,6 +106,6 @@ function fromConic([A, B, C, D, E, F]: number[]): Ellipse | null {
   const theta = 0.5 * Math.atan2(B, A - C);
   const [r1, r2] = [Math.sqrt(l1), Math.sqrt(l2)];
   const axis = r1 >= r2 ? theta : theta + Math.PI / 2;
-  const seen = (((-axis * 180) / Math.PI) % 180 + 180) % 180; // prettier-ignore
+  const seen = ((((-axis * 180) / Math.PI) % 180) + 180) % 180;
   return { cx, cy, rx: Math.max(r1, r2), ry: Math.min(r1, r2), angle: seen };
 }

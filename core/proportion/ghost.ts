@@ -14,9 +14,7 @@ export function ghostMap(reference: Landmarks, bent: Landmarks, width: number, h
     ([x, y]) => x === 0 || y === 0 || x === width || y === height,
   );
   // A frame point close to a moved one would fight with it.
-  const far = frame.filter((f) =>
-    names.every((n) => Math.hypot(bent[n][0] - f[0], bent[n][1] - f[1]) > 0.06 * Math.max(width, height)),
-  );
+  const far = frame.filter((f) => names.every((n) => Math.hypot(bent[n][0] - f[0], bent[n][1] - f[1]) > 0.06 * Math.max(width, height)));
   return thinPlate([...names.map((n) => bent[n]), ...far], [...names.map((n) => reference[n]), ...far]);
 }
 
@@ -75,11 +73,8 @@ export function drawGhost(picture: RgbImage, map: PlaneMap, frame: readonly [num
       const from = (y0 * width + x0) * 3;
       const to = (y * width + x) * 3;
       for (let c = 0; c < 3; c++) {
-        const a =
-          linearFromByte[picture.data[from + c]] * (1 - fx) + linearFromByte[picture.data[from + right + c]] * fx;
-        const b =
-          linearFromByte[picture.data[from + down + c]] * (1 - fx) +
-          linearFromByte[picture.data[from + down + right + c]] * fx;
+        const a = linearFromByte[picture.data[from + c]] * (1 - fx) + linearFromByte[picture.data[from + right + c]] * fx;
+        const b = linearFromByte[picture.data[from + down + c]] * (1 - fx) + linearFromByte[picture.data[from + down + right + c]] * fx;
         data[to + c] = byteFromLinear(a * (1 - fy) + b * fy);
       }
     }

@@ -54,7 +54,9 @@ describe('bending a reference to the manner', () => {
     const here = bendToManner('figure-standing', figure, asked).points;
     fc.assert(
       fc.property(fc.double({ min: 0.2, max: 8, noNaN: true }), fc.double({ min: -500, max: 500, noNaN: true }), (k, shift) => {
-        const moved = Object.fromEntries(Object.entries(figure).map(([n, [x, y]]) => [n, [k * x + shift, k * y - shift] as [number, number]]));
+        const moved = Object.fromEntries(
+          Object.entries(figure).map(([n, [x, y]]) => [n, [k * x + shift, k * y - shift] as [number, number]]),
+        );
         const there = bendToManner('figure-standing', moved, asked).points;
         for (const n of Object.keys(here)) {
           expect((there[n][0] - shift) / k).toBeCloseTo(here[n][0], 1);
@@ -63,7 +65,7 @@ describe('bending a reference to the manner', () => {
       }),
       { numRuns: 12 },
     );
-  }); // prettier-ignore
+  });
   test('the master’s factor is the geometric mean over works; measures without canon have none', () => {
     const short = natural('figure-standing', 200, 640);
     const tall = natural('figure-standing', 200, 640);
@@ -87,16 +89,28 @@ describe('bending a reference to the manner', () => {
   test('every point of a template belongs to exactly one part', () => {
     for (const [template, points] of Object.entries(TEMPLATES) as [keyof typeof TEMPLATES, (typeof TEMPLATES)['face-front']][])
       for (const p of points) expect(PARTS[template].filter((q) => q.points.test(p.name)).length).toBe(1);
-  }); // prettier-ignore
+  });
   test('two points are refused', () => {
     expect(() => bendToManner('face-front', { crown: [0, 0], chin: [0, 9] }, [])).toThrow(/at least three/);
   });
 });
 
 describe('thin-plate spline', () => {
-  const from: [number, number][] = [[0, 0], [100, 10], [20, 90], [80, 70], [50, 40]]; // prettier-ignore
+  const from: [number, number][] = [
+    [0, 0],
+    [100, 10],
+    [20, 90],
+    [80, 70],
+    [50, 40],
+  ];
   test('carries every point exactly', () => {
-    const to: [number, number][] = [[3, 1], [90, 20], [25, 100], [70, 60], [60, 30]]; // prettier-ignore
+    const to: [number, number][] = [
+      [3, 1],
+      [90, 20],
+      [25, 100],
+      [70, 60],
+      [60, 30],
+    ];
     const map = thinPlate(from, to);
     from.forEach((p, i) => {
       expect(map(...p)[0]).toBeCloseTo(to[i][0], 3);
@@ -105,17 +119,24 @@ describe('thin-plate spline', () => {
   });
   test('an affine move stays affine everywhere and bends nothing', () => {
     const move = ([x, y]: [number, number]): [number, number] => [1.2 * x - 0.3 * y + 5, 0.1 * x + 0.9 * y - 7];
-    const map = thinPlate(from, from.map(move)); // prettier-ignore
-    for (const p of [[-40, 300], [55, 12]] as [number, number][]) {
+    const map = thinPlate(from, from.map(move));
+    for (const p of [
+      [-40, 300],
+      [55, 12],
+    ] as [number, number][]) {
       expect(map(...p)[0]).toBeCloseTo(move(p)[0], 4);
       expect(map(...p)[1]).toBeCloseTo(move(p)[1], 4);
-    } // prettier-ignore
+    }
     const K = bendingMatrix(from.map(([x, y]) => [x / 100, y / 100]));
     const energy = from.reduce((s, p, i) => s + from.reduce((t, q, j) => t + K[i][j] * move(p)[0] * move(q)[0], 0), 0);
     expect(Math.abs(energy)).toBeLessThan(1e-3);
   });
   test('points on one line are refused', () => {
-    const line: [number, number][] = [[0, 0], [1, 1], [2, 2]]; // prettier-ignore
+    const line: [number, number][] = [
+      [0, 0],
+      [1, 1],
+      [2, 2],
+    ];
     expect(() => thinPlate(line, line)).toThrow(CoreError);
   });
 });
@@ -171,7 +192,8 @@ describe('the master’s values and palette', () => {
     for (let y = 20; y < 32; y++)
       for (let x = 60; x < 72; x++) [250, 110, 10].forEach((v, c) => (reference.data[(y * 90 + x) * 3 + c] = v));
     const told = inMastersPalette(reference, palette);
-    const at = (x: number, y: number) => '#' + [0, 1, 2].map((c) => told.image.data[(y * 90 + x) * 3 + c].toString(16).padStart(2, '0')).join(''); // prettier-ignore
+    const at = (x: number, y: number) =>
+      '#' + [0, 1, 2].map((c) => told.image.data[(y * 90 + x) * 3 + c].toString(16).padStart(2, '0')).join('');
     expect(at(10, 10)).toBe('#1d2740');
     expect(at(80, 50)).toBe('#d9c08a');
     expect(at(66, 26)).toBe('#f26a12');

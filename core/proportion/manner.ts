@@ -133,9 +133,7 @@ export function bendToManner(template: TemplateName, reference: Landmarks, facto
   }
   const reached = measureProportions(template, at(d));
   return {
-    points: Object.fromEntries(
-      names.map((name, i) => [name, [from[i][0] + size * d[2 * i], from[i][1] + size * d[2 * i + 1]]]),
-    ),
+    points: Object.fromEntries(names.map((name, i) => [name, [from[i][0] + size * d[2 * i], from[i][1] + size * d[2 * i + 1]]])),
     measures: asked.map((a) => ({ ...a, reached: reached.find((m) => m.name === a.measure)!.value! })),
   };
 }

@@ -76,9 +76,7 @@ function faceFront(get: Get): [string, Maybe, Proportion['unit'], number | null]
   const head = dist(crown, chin);
   // Heights along the axis from crown to chin.
   const along = (q: readonly [number, number] | null): Maybe =>
-    q && crown && chin && head
-      ? ((q[0] - crown[0]) * (chin[0] - crown[0]) + (q[1] - crown[1]) * (chin[1] - crown[1])) / head
-      : null;
+    q && crown && chin && head ? ((q[0] - crown[0]) * (chin[0] - crown[0]) + (q[1] - crown[1]) * (chin[1] - crown[1])) / head : null;
   const span = (a: Maybe, b: Maybe): Maybe => (a === null || b === null ? null : b - a);
   const corners = ['eye-left-outer', 'eye-left-inner', 'eye-right-inner', 'eye-right-outer'].map((n) => along(get(n)));
   const eyes = corners.every((c) => c !== null) ? average(...corners) : null;
@@ -87,20 +85,11 @@ function faceFront(get: Get): [string, Maybe, Proportion['unit'], number | null]
   const nose = along(get('nose-base'));
   const chinAt = head;
   const face = dist(get('face-left'), get('face-right'));
-  const eyeWidth = average(
-    dist(get('eye-left-outer'), get('eye-left-inner')),
-    dist(get('eye-right-inner'), get('eye-right-outer')),
-  );
+  const eyeWidth = average(dist(get('eye-left-outer'), get('eye-left-inner')), dist(get('eye-right-inner'), get('eye-right-outer')));
   const gap = dist(get('eye-left-inner'), get('eye-right-inner'));
   const [pl, pr] = [along(get('pupil-left')), along(get('pupil-right'))];
-  const eyeHeight = average(
-    dist(get('eye-left-top'), get('eye-left-bottom')),
-    dist(get('eye-right-top'), get('eye-right-bottom')),
-  );
-  const pupil = average(
-    dist(get('pupil-left-inner'), get('pupil-left-outer')),
-    dist(get('pupil-right-inner'), get('pupil-right-outer')),
-  );
+  const eyeHeight = average(dist(get('eye-left-top'), get('eye-left-bottom')), dist(get('eye-right-top'), get('eye-right-bottom')));
+  const pupil = average(dist(get('pupil-left-inner'), get('pupil-left-outer')), dist(get('pupil-right-inner'), get('pupil-right-outer')));
   return [
     ['eye-line', over(eyes, head), 'ratio', 0.5],
     ['brow-third', over(span(hair, brow), span(hair, chinAt)), 'ratio', 1 / 3],
@@ -110,12 +99,7 @@ function faceFront(get: Get): [string, Maybe, Proportion['unit'], number | null]
     ['eye-gap', over(gap, eyeWidth), 'ratio', 1],
     ['eye-height', over(eyeHeight, eyeWidth), 'ratio', null],
     ['pupil-size', over(pupil, eyeWidth), 'ratio', null],
-    [
-      'mouth-width',
-      over(dist(get('mouth-left'), get('mouth-right')), dist(get('pupil-left'), get('pupil-right'))),
-      'ratio',
-      1,
-    ],
+    ['mouth-width', over(dist(get('mouth-left'), get('mouth-right')), dist(get('pupil-left'), get('pupil-right'))), 'ratio', 1],
     ['nose-width', over(dist(get('nose-left'), get('nose-right')), gap), 'ratio', 1],
     ['face-shape', over(face, head), 'ratio', 0.67],
     ['neck-width', over(dist(get('neck-left'), get('neck-right')), face), 'ratio', 0.6],
@@ -131,10 +115,7 @@ function figureStanding(get: Get): [string, Maybe, Proportion['unit'], number | 
   const head = dist(get('crown'), get('chin'));
   const height = dist(get('crown'), get('sole'));
   const shoulders = dist(get('shoulder-left'), get('shoulder-right'));
-  const hand = average(
-    dist(get('wrist-left'), get('fingertip-left')),
-    dist(get('wrist-right'), get('fingertip-right')),
-  );
+  const hand = average(dist(get('wrist-left'), get('fingertip-left')), dist(get('wrist-right'), get('fingertip-right')));
   const arm = (side: string): Maybe => {
     const [s, e, w] = ['shoulder', 'elbow', 'wrist'].map((n) => get(`${n}-${side}`));
     if (!e) return dist(s, w);

@@ -10,14 +10,14 @@ const place = fc.integer({ min: 0, max: 1000 });
 const points = (template: TemplateName) =>
   fc
     .array(fc.tuple(place, place), { minLength: TEMPLATES[template].length, maxLength: TEMPLATES[template].length })
-    .map((all): Landmarks => Object.fromEntries(TEMPLATES[template].map((p, i) => [p.name, all[i]]))); // prettier-ignore
+    .map((all): Landmarks => Object.fromEntries(TEMPLATES[template].map((p, i) => [p.name, all[i]])));
 const move = fc.record({ scale: number(0.1, 10), turn: number(-179, 179), x: number(-500, 500), y: number(-500, 500) });
 
 function moved(at: Landmarks, m: { scale: number; turn: number; x: number; y: number }): Landmarks {
   const t = (m.turn * Math.PI) / 180;
   // Anticlockwise as seen, with y downward.
   const [c, s] = [m.scale * Math.cos(t), m.scale * Math.sin(t)];
-  return Object.fromEntries(Object.entries(at).map(([n, [x, y]]) => [n, [c * x + s * y + m.x, -s * x + c * y + m.y] as const])); // prettier-ignore
+  return Object.fromEntries(Object.entries(at).map(([n, [x, y]]) => [n, [c * x + s * y + m.x, -s * x + c * y + m.y] as const]));
 }
 
 test.each(Object.keys(TEMPLATES) as TemplateName[])('ratios of a %s do not change with place, size or turn', (template) => {
@@ -38,33 +38,32 @@ test.each(Object.keys(TEMPLATES) as TemplateName[])('ratios of a %s do not chang
     }),
     { seed: 5, numRuns: 60 },
   );
-}); // prettier-ignore
+});
 
-test.each(Object.keys(TEMPLATES) as TemplateName[])('a %s with points left out gives null there, and no number that is none', (template) => {
-  fc.assert(
-    fc.property(points(template), fc.array(fc.constantFrom(...TEMPLATES[template].map((p) => p.name))), (at, hidden) => {
-      const left = Object.fromEntries(Object.entries(at).filter(([n]) => !hidden.includes(n)));
-      const [whole, part] = [measureProportions(template, at), measureProportions(template, left)];
-      part.forEach((p, i) => {
-        if (p.value !== null) expect(Number.isFinite(p.value)).toBe(true);
-        if (p.factor !== null) expect(p.factor).toBeCloseTo(p.value! / p.canon!, 9);
-        // Leaving points out never invents a reading where there was none.
-        if (whole[i].value === null) expect(p.value).toBeNull();
-      });
-      expect(measureProportions(template, {}).every((p) => p.value === null)).toBe(true);
-    }),
-    { seed: 6, numRuns: 60 },
-  );
-}); // prettier-ignore
+test.each(Object.keys(TEMPLATES) as TemplateName[])(
+  'a %s with points left out gives null there, and no number that is none',
+  (template) => {
+    fc.assert(
+      fc.property(points(template), fc.array(fc.constantFrom(...TEMPLATES[template].map((p) => p.name))), (at, hidden) => {
+        const left = Object.fromEntries(Object.entries(at).filter(([n]) => !hidden.includes(n)));
+        const [whole, part] = [measureProportions(template, at), measureProportions(template, left)];
+        part.forEach((p, i) => {
+          if (p.value !== null) expect(Number.isFinite(p.value)).toBe(true);
+          if (p.factor !== null) expect(p.factor).toBeCloseTo(p.value! / p.canon!, 9);
+          // Leaving points out never invents a reading where there was none.
+          if (whole[i].value === null) expect(p.value).toBeNull();
+        });
+        expect(measureProportions(template, {}).every((p) => p.value === null)).toBe(true);
+      }),
+      { seed: 6, numRuns: 60 },
+    );
+  },
+);
 
 test('a figure all in one place, or on one line, breaks nothing', () => {
   for (const template of Object.keys(TEMPLATES) as TemplateName[])
     for (const at of [() => [5, 5] as const, (i: number) => [i, 2 * i] as const])
-      for (const p of measureProportions(
-        template,
-        Object.fromEntries(TEMPLATES[template].map((q, i) => [q.name, at(i)])),
-      ))
-        // prettier-ignore
+      for (const p of measureProportions(template, Object.fromEntries(TEMPLATES[template].map((q, i) => [q.name, at(i)]))))
         expect(p.value === null || Number.isFinite(p.value)).toBe(true);
 });
 
@@ -92,9 +91,14 @@ test('no other size, turn or shift leaves less over', () => {
       const best = align(a, b);
       const rest = (g: typeof best) =>
         Object.entries(a).reduce((s, [n, p]) => s + (b[n][0] - applyAlignment(g, p)[0]) ** 2 + (b[n][1] - applyAlignment(g, p)[1]) ** 2, 0);
-      const other = { ...best, scale: best.scale * size, rotation: best.rotation + turn, shift: [best.shift[0] + shift, best.shift[1] - shift] as [number, number] };
+      const other = {
+        ...best,
+        scale: best.scale * size,
+        rotation: best.rotation + turn,
+        shift: [best.shift[0] + shift, best.shift[1] - shift] as [number, number],
+      };
       expect(rest(best)).toBeLessThanOrEqual(rest(other) * (1 + 1e-9));
     }),
     { seed: 8, numRuns: 80 },
   );
-}); // prettier-ignore
+});

@@ -24,11 +24,34 @@ const ring = (f: (t: number) => Point): Point[] => Array.from({ length: 60 }, (_
 
 const CASES: [ShapeKind, Point[]][] = [
   ['ellipse', ring((t) => [120 * Math.cos(t), 70 * Math.sin(t)])],
-  ['rectangle', [[-110, -60], [110, -60], [110, 60], [-110, 60]]],
-  ['triangle', [[-100, 80], [110, 80], [20, -90]]],
-  ['trapezoid', [[-50, -60], [50, -60], [120, 70], [-120, 70]]],
+  [
+    'rectangle',
+    [
+      [-110, -60],
+      [110, -60],
+      [110, 60],
+      [-110, 60],
+    ],
+  ],
+  [
+    'triangle',
+    [
+      [-100, 80],
+      [110, 80],
+      [20, -90],
+    ],
+  ],
+  [
+    'trapezoid',
+    [
+      [-50, -60],
+      [50, -60],
+      [120, 70],
+      [-120, 70],
+    ],
+  ],
   ['egg', ring((t) => [120 * Math.cos(t), 70 * Math.sin(t) * (1 + 0.4 * Math.cos(t))])],
-]; // prettier-ignore
+];
 
 test.each(CASES)('a shaken %s is known at any turn, with an overlap of at least 0.93', (kind, corners) => {
   for (const [i, degrees] of [0, 25, 118].entries()) {
@@ -60,6 +83,17 @@ test('all five shapes are given, none better than whole, a freer one first only 
 });
 
 test('an outline without area is refused by name', () => {
-  expect(() => fitShapes([[0, 0], [10, 10]])).toThrow(/polygon/); // prettier-ignore
-  expect(() => fitShapes([[0, 0], [10, 10], [20, 20]])).toThrow(/polygon/); // prettier-ignore
+  expect(() =>
+    fitShapes([
+      [0, 0],
+      [10, 10],
+    ]),
+  ).toThrow(/polygon/);
+  expect(() =>
+    fitShapes([
+      [0, 0],
+      [10, 10],
+      [20, 20],
+    ]),
+  ).toThrow(/polygon/);
 });

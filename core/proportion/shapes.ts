@@ -33,16 +33,28 @@ const outlines = {
       cx,
       cy,
       angle,
-      Array.from({ length: ROUND }, (_, i) => [
-        rx * Math.cos((2 * Math.PI * i) / ROUND),
-        ry * Math.sin((2 * Math.PI * i) / ROUND),
-      ]),
+      Array.from({ length: ROUND }, (_, i) => [rx * Math.cos((2 * Math.PI * i) / ROUND), ry * Math.sin((2 * Math.PI * i) / ROUND)]),
     ),
-  rectangle: ([cx, cy, w, h, angle]: readonly number[]) => place(cx, cy, angle, [[-w / 2, -h / 2], [w / 2, -h / 2], [w / 2, h / 2], [-w / 2, h / 2]]), // prettier-ignore
-  triangle: (p: readonly number[]): Point[] => [[p[0], p[1]], [p[2], p[3]], [p[4], p[5]]], // prettier-ignore
+  rectangle: ([cx, cy, w, h, angle]: readonly number[]) =>
+    place(cx, cy, angle, [
+      [-w / 2, -h / 2],
+      [w / 2, -h / 2],
+      [w / 2, h / 2],
+      [-w / 2, h / 2],
+    ]),
+  triangle: (p: readonly number[]): Point[] => [
+    [p[0], p[1]],
+    [p[2], p[3]],
+    [p[4], p[5]],
+  ],
   /** Two parallel sides of length top and bottom, `height` apart, the top slid by `slide`. */
   trapezoid: ([cx, cy, top, bottom, height, slide, angle]: readonly number[]) =>
-    place(cx, cy, angle, [[slide - top / 2, -height / 2], [slide + top / 2, -height / 2], [bottom / 2, height / 2], [-bottom / 2, height / 2]]), // prettier-ignore
+    place(cx, cy, angle, [
+      [slide - top / 2, -height / 2],
+      [slide + top / 2, -height / 2],
+      [bottom / 2, height / 2],
+      [-bottom / 2, height / 2],
+    ]),
   /** An ellipse whose width grows by `skew` toward one end of its length; convex for |skew| ≤ 0.5. */
   egg: ([cx, cy, length, width, skew, angle]: readonly number[]) =>
     place(
@@ -64,12 +76,7 @@ const POSITIVE: Record<ShapeKind, readonly number[]> = {
   egg: [2, 3],
 };
 
-function refine(
-  kind: ShapeKind,
-  polygon: readonly Point[],
-  starts: readonly number[][],
-  size: number,
-): { x: number[]; overlap: number } {
+function refine(kind: ShapeKind, polygon: readonly Point[], starts: readonly number[][], size: number): { x: number[]; overlap: number } {
   const cost = (x: readonly number[]) => {
     if (POSITIVE[kind].some((i) => x[i] <= 0.02 * size)) return 2;
     if (kind === 'egg' && Math.abs(x[4]) > 0.5) return 2;
@@ -85,7 +92,12 @@ function refine(
   for (const start of starts) {
     let x = minimise(cost, start, scale(start));
     // A second simplex from where the first settled escapes most false floors.
-    x = minimise(cost, x, scale(x).map((s) => s * -0.4), 160); // prettier-ignore
+    x = minimise(
+      cost,
+      x,
+      scale(x).map((s) => s * -0.4),
+      160,
+    );
     const f = cost(x);
     if (f < best.f) best = { x, f };
   }
@@ -153,8 +165,7 @@ export function fitShapes(points: readonly Point[]): FittedShape[] {
   const [mx, my] = centroid(polygon);
   const around = resample(polygon, 90);
   const ellipse = fitEllipse(around) ?? { cx: mx, cy: my, rx: rect.w / 2, ry: rect.h / 2, angle: rect.angle };
-  const long =
-    rect.w >= rect.h ? { l: rect.w, s: rect.h, a: rect.angle } : { l: rect.h, s: rect.w, a: rect.angle + 90 };
+  const long = rect.w >= rect.h ? { l: rect.w, s: rect.h, a: rect.angle } : { l: rect.h, s: rect.w, a: rect.angle + 90 };
   const starts: Record<ShapeKind, number[][]> = {
     ellipse: [[ellipse.cx, ellipse.cy, ellipse.rx, ellipse.ry, ellipse.angle]],
     rectangle: [
@@ -178,7 +189,6 @@ export function fitShapes(points: readonly Point[]): FittedShape[] {
     ['trapezoid', 'rectangle'],
     ['egg', 'ellipse'],
   ] as const) {
-    // prettier-ignore
     const i = fitted.findIndex((f) => f.kind === freer);
     const j = fitted.findIndex((f) => f.kind === plain);
     if (i < j && fitted[i].overlap < fitted[j].overlap + FREER) {

@@ -14,12 +14,7 @@ export interface Placing {
 export type Fit = 'fit' | 'fill' | 'stretch';
 
 /** Places a source of any unit on a sheet in mm with a margin on all sides; throws where the margin eats the sheet. */
-export function placeOnSheet(
-  source: readonly [number, number],
-  sheet: readonly [number, number],
-  fit: Fit,
-  margin: number,
-): Placing {
+export function placeOnSheet(source: readonly [number, number], sheet: readonly [number, number], fit: Fit, margin: number): Placing {
   const [w, h] = [sheet[0] - 2 * margin, sheet[1] - 2 * margin];
   if (!(w > 0 && h > 0)) throw new CoreError('margin: it leaves nothing of the sheet');
   if (fit === 'stretch') return { left: margin, top: margin, width: w, height: h, sheet };

@@ -32,7 +32,13 @@ export function cropAndTurn(image: RgbImage, crop: Crop): RgbImage {
   const cut = cropImage(image, [x, y, w, h]);
   const [width, height] = turn === 90 || turn === 270 ? [h, w] : [w, h];
   // Where the middle of the first pixel comes to, and how far on the next one across and the next one down.
-  const [first, across, down] = ([[0.5, 0.5], [1.5, 0.5], [0.5, 1.5]] as const).map((p) => turned(p, crop));
+  const [first, across, down] = (
+    [
+      [0.5, 0.5],
+      [1.5, 0.5],
+      [0.5, 1.5],
+    ] as const
+  ).map((p) => turned(p, crop));
   const at = ([px, py]: Point) => Math.floor(py) * width + Math.floor(px);
   const [start, column, row] = [at(first), at(across) - at(first), at(down) - at(first)];
   const data = new Uint8Array(w * h * 3);
@@ -40,7 +46,7 @@ export function cropAndTurn(image: RgbImage, crop: Crop): RgbImage {
     for (let c = 0, to = 3 * (start + r * row); c < w; c++, from += 3, to += 3 * column)
       for (let k = 0; k < 3; k++) data[to + k] = cut.data[from + k];
   return { width, height, data };
-} // prettier-ignore
+}
 
 /** A point in the new picture's pixels, or null where it was cropped away. */
 export function carryPoint([px, py]: Point, crop: Crop): [number, number] | null {
@@ -49,10 +55,7 @@ export function carryPoint([px, py]: Point, crop: Crop): [number, number] | null
 }
 
 /** A patch x, y, width, height in the new picture; null where any of it was cropped away. */
-export function carryPatch(
-  [x, y, w, h]: readonly [number, number, number, number],
-  crop: Crop,
-): [number, number, number, number] | null {
+export function carryPatch([x, y, w, h]: readonly [number, number, number, number], crop: Crop): [number, number, number, number] | null {
   const a = carryPoint([x, y], crop);
   const b = carryPoint([x + w, y + h], crop);
   if (!a || !b) return null;

@@ -48,7 +48,5 @@ export function cropImage(source: RgbImage, [x, y, w, h]: Rect): RgbImage {
 
 /** Does the rectangle have area and lie wholly inside a picture of this size? */
 export function rectInside([x, y, w, h]: Rect, width: number, height: number): boolean {
-  return (
-    [x, y, w, h].every(Number.isFinite) && x >= 0 && y >= 0 && w >= 1 && h >= 1 && x + w <= width && y + h <= height
-  );
+  return [x, y, w, h].every(Number.isFinite) && x >= 0 && y >= 0 && w >= 1 && h >= 1 && x + w <= width && y + h <= height;
 }

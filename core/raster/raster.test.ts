@@ -100,8 +100,24 @@ test('area means keep the light of a picture, whatever its size', () => {
 
 test('thinning leaves one connected line of one pixel for every connected mark, and never adds a pixel', () => {
   const image = blankPatch(90, 70, [255, 255, 255]);
-  drawLine(image, [[10, 12], [70, 50]], 7, [0, 0, 0]); // prettier-ignore
-  drawLine(image, [[12, 60], [40, 58]], 5, [0, 0, 0]); // prettier-ignore
+  drawLine(
+    image,
+    [
+      [10, 12],
+      [70, 50],
+    ],
+    7,
+    [0, 0, 0],
+  );
+  drawLine(
+    image,
+    [
+      [12, 60],
+      [40, 58],
+    ],
+    5,
+    [0, 0, 0],
+  );
   const marks: Mask = {
     width: 90,
     height: 70,
@@ -124,8 +140,16 @@ test.each([1, 1.6, 2, 2.4, 3.5, 6])('thinning keeps a line %f px wide whole and 
   for (let angle = 0; angle < 180; angle += 7.5) {
     const [dx, dy] = [40 * Math.cos((angle * Math.PI) / 180), -40 * Math.sin((angle * Math.PI) / 180)];
     const image = blankPatch(120, 120, [255, 255, 255]);
-    drawLine(image, [[60.3 - dx, 60.4 - dy], [60.3 + dx, 60.4 + dy]], width, [0, 0, 0]); // prettier-ignore
-    const marks: Mask = { width: 120, height: 120, data: Uint8Array.from({ length: 14_400 }, (_, i) => (image.data[i * 3] < 150 ? 1 : 0)) }; // prettier-ignore
+    drawLine(
+      image,
+      [
+        [60.3 - dx, 60.4 - dy],
+        [60.3 + dx, 60.4 + dy],
+      ],
+      width,
+      [0, 0, 0],
+    );
+    const marks: Mask = { width: 120, height: 120, data: Uint8Array.from({ length: 14_400 }, (_, i) => (image.data[i * 3] < 150 ? 1 : 0)) };
     const line = thin(marks);
     const pixels = line.data.reduce((s, v) => s + v, 0);
     const whole = 2 * Math.max(Math.abs(dx), Math.abs(dy));
@@ -173,7 +197,12 @@ test('Sauvola finds dark lines under uneven light and nothing on a bare sheet', 
 
 test('multi-level Otsu refuses impossible counts and parts clear groups', () => {
   const counts = new Float64Array(30);
-  for (const [from, to] of [[2, 5], [12, 15], [24, 27]]) for (let i = from; i < to; i++) counts[i] = 10; // prettier-ignore
+  for (const [from, to] of [
+    [2, 5],
+    [12, 15],
+    [24, 27],
+  ])
+    for (let i = from; i < to; i++) counts[i] = 10;
   const [a, b] = multiOtsu(counts, 3);
   expect(a).toBeGreaterThanOrEqual(5);
   expect(a).toBeLessThanOrEqual(12);
@@ -202,17 +231,13 @@ test('quantiles, medians and spreads agree with their definitions', () => {
 
 test('axial differences go the short way round', () => {
   fc.assert(
-    fc.property(
-      fc.double({ min: -720, max: 720, noNaN: true }),
-      fc.double({ min: -720, max: 720, noNaN: true }),
-      (a, b) => {
-        const d = axialDifference(a, b);
-        expect(d).toBeGreaterThanOrEqual(-90);
-        expect(d).toBeLessThan(90);
-        const rest = (((b - a - d) / 180) % 1) + 0;
-        expect(Math.min(Math.abs(rest), 1 - Math.abs(rest))).toBeLessThan(1e-9);
-      },
-    ),
+    fc.property(fc.double({ min: -720, max: 720, noNaN: true }), fc.double({ min: -720, max: 720, noNaN: true }), (a, b) => {
+      const d = axialDifference(a, b);
+      expect(d).toBeGreaterThanOrEqual(-90);
+      expect(d).toBeLessThan(90);
+      const rest = (((b - a - d) / 180) % 1) + 0;
+      expect(Math.min(Math.abs(rest), 1 - Math.abs(rest))).toBeLessThan(1e-9);
+    }),
     { seed: 2 },
   );
 });

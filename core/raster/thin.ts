@@ -25,8 +25,7 @@ export function thin(source: Mask): Mask {
   const data = source.data.slice();
   const alive = new Int32Array(w * h);
   let count = 0;
-  for (let y = 1; y < h - 1; y++)
-    for (let i = y * w + 1, end = y * w + w - 1; i < end; i++) if (data[i]) alive[count++] = i;
+  for (let y = 1; y < h - 1; y++) for (let i = y * w + 1, end = y * w + w - 1; i < end; i++) if (data[i]) alive[count++] = i;
   // A frame of unset pixels spares every bounds check below.
   for (let x = 0; x < w; x++) data[x] = data[(h - 1) * w + x] = 0;
   for (let y = 0; y < h; y++) data[y * w] = data[y * w + w - 1] = 0;

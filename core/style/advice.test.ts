@@ -10,7 +10,7 @@ const f = (feature: string, group: 'marks' | 'colour' | 'value', distance: numbe
 });
 
 test('farthest first, but one group never takes all three while another has something to say', () => {
-  const told = advise([f('a', 'colour', 5), f('b', 'colour', 4), f('c', 'colour', -3.5), f('d', 'marks', 1)], new Set(), new Set()); // prettier-ignore
+  const told = advise([f('a', 'colour', 5), f('b', 'colour', 4), f('c', 'colour', -3.5), f('d', 'marks', 1)], new Set(), new Set());
   expect(told.next.map((n) => n.feature)).toEqual(['a', 'b', 'd']);
 });
 test('a single group may fill all three when nothing else lies outside', () => {

@@ -26,19 +26,14 @@ function offMiddle({ master, piece }: Said): number {
  * What to say of a piece. `aside` holds features the teacher has set aside, `ruled` those with a rule in the study, which
  * go first at equal worth: a rule of the study counts as half as far again as another finding.
  */
-export function advise<F extends Advisable>(
-  findings: readonly F[],
-  aside: ReadonlySet<string>,
-  ruled: ReadonlySet<string>,
-): Advice<F> {
+export function advise<F extends Advisable>(findings: readonly F[], aside: ReadonlySet<string>, ruled: ReadonlySet<string>): Advice<F> {
   const open = findings.filter((f) => !aside.has(f.feature));
   const worth = (f: F) => Math.abs(f.distance) * (ruled.has(f.feature) ? 1.5 : 1);
   const outside = open.filter((f) => f.distance !== 0).sort((a, b) => worth(b) - worth(a));
   const next: F[] = [];
   for (const allowed of [MOST_OF_A_GROUP, MOST])
     for (const f of outside)
-      if (next.length < MOST && !next.includes(f) && next.filter((n) => n.group === f.group).length < allowed)
-        next.push(f);
+      if (next.length < MOST && !next.includes(f) && next.filter((n) => n.group === f.group).length < allowed) next.push(f);
   const kept = open
     .filter((f) => f.distance === 0 && !f.feature.startsWith('place.'))
     .sort((a, b) => Number(ruled.has(b.feature)) - Number(ruled.has(a.feature)) || offMiddle(a) - offMiddle(b));

@@ -3,7 +3,7 @@ import { compare, Measured } from './compare';
 import { FeatureSet } from './features';
 
 const layout = (seed: number) => {
-  const cells = Array.from({ length: 48 * 32 }, (_, i) => (Math.sin(i * 0.37 * seed) + Math.sin((i % 48) * seed) + 2) * 20); // prettier-ignore
+  const cells = Array.from({ length: 48 * 32 }, (_, i) => (Math.sin(i * 0.37 * seed) + Math.sin((i % 48) * seed) + 2) * 20);
   return { width: 48, height: 32, weight: cells, shape: cells.map((c) => (c > 40 ? 100 : 0)) };
 };
 const work = (heads: number, spacing: number, seed: number, more: FeatureSet = {}): Measured => ({
@@ -71,14 +71,21 @@ test('remembered: no places, and only the three proportions that depart farthest
   const names = found.map((f) => f.feature);
   expect(names.filter((n) => n.startsWith('place.'))).toEqual([]);
   // 4.5 of 7.5 heads, 0.2 of 0.33, 0.9 of 0.7; legs as in nature and a hem without canon do not count.
-  expect(names.filter((n) => n.startsWith('proportion.')).sort()).toEqual(['proportion.heads-tall', 'proportion.neck-length', 'proportion.waist-width']); // prettier-ignore
+  expect(names.filter((n) => n.startsWith('proportion.')).sort()).toEqual([
+    'proportion.heads-tall',
+    'proportion.neck-length',
+    'proportion.waist-width',
+  ]);
 });
 
 test('the signature is told by factor both ways, and an original is never held to an aim', () => {
-  const mids = new Map([['proportion.eye-line', 0.58], ['proportion.mouth-width', 0.5], ['proportion.nose-width', 1.9], ['proportion.eye-tilt', 9]]); // prettier-ignore
+  const mids = new Map([
+    ['proportion.eye-line', 0.58],
+    ['proportion.mouth-width', 0.5],
+    ['proportion.nose-width', 1.9],
+    ['proportion.eye-tilt', 9],
+  ]);
   expect([...signatureOf(mids, 2)]).toEqual(['proportion.mouth-width', 'proportion.nose-width']);
-  const [a, b] = (['replica', 'remembered'] as const).map((aim) =>
-    compare([work(4.5, 5, 1)], work(5.4, 6, 2), { as: 'original', aim }),
-  );
+  const [a, b] = (['replica', 'remembered'] as const).map((aim) => compare([work(4.5, 5, 1)], work(5.4, 6, 2), { as: 'original', aim }));
   expect(a).toEqual(b);
 });

@@ -54,5 +54,10 @@ export function signatureOf(mids: ReadonlyMap<string, number>, most: number): Se
     const canon = canonOf(name.replace('proportion.', ''));
     return canon === null || !(mid > 0) ? [] : [[name, Math.abs(Math.log(mid / canon))]];
   });
-  return new Set(departures.sort((a, b) => b[1] - a[1]).slice(0, most).map(([name]) => name)); // prettier-ignore
+  return new Set(
+    departures
+      .sort((a, b) => b[1] - a[1])
+      .slice(0, most)
+      .map(([name]) => name),
+  );
 }

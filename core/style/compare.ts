@@ -40,12 +40,7 @@ export interface Comparison {
 }
 
 /** Features that say little by themselves, or owe much to how the picture was taken: findings, but counted a quarter toward closeness. */
-const LIGHT_NAMES = new Set([
-  'marks.coherence',
-  'colour.warm',
-  'colour.cool',
-  ...SURFACE_BANDS.map((b) => `marks.${b}`),
-]);
+const LIGHT_NAMES = new Set(['marks.coherence', 'colour.warm', 'colour.cool', ...SURFACE_BANDS.map((b) => `marks.${b}`)]);
 const LIGHT = (name: string) => name.startsWith('marks.share.') || LIGHT_NAMES.has(name);
 
 interface Scored extends Finding {
@@ -117,15 +112,7 @@ function placeFindings(source: Measured, piece: Measured): Scored[] {
   const [a, b] = [source.layout, piece.layout];
   const r = registerLayouts(a, b, false);
   const out: Scored[] = [];
-  const push = (
-    group: FeatureGroup,
-    feature: string,
-    unit: FeatureUnit,
-    mid: number,
-    half: number,
-    value: number,
-    words: string,
-  ) => {
+  const push = (group: FeatureGroup, feature: string, unit: FeatureUnit, mid: number, half: number, value: number, words: string) => {
     const off = value - mid;
     const distance = Math.abs(off) <= half ? 0 : Math.sign(off) * (Math.abs(off) / half - 1);
     out.push({
@@ -152,10 +139,23 @@ function placeFindings(source: Measured, piece: Measured): Scored[] {
       ? 'The whole keeps the source’s size on the sheet.'
       : `The whole is ${percent(grew)} ${grew > 0 ? 'larger' : 'smaller'} on the sheet than in the source.`,
   );
-  for (const [k, name, plus, minus] of [[0, 'X', 'right', 'left'], [1, 'Y', 'down', 'up']] as const) {
+  for (const [k, name, plus, minus] of [
+    [0, 'X', 'right', 'left'],
+    [1, 'Y', 'down', 'up'],
+  ] as const) {
     const s = r.shift[k];
-    push('composition', `place.shift${name}`, 'ratio', 0, 0.03, s, Math.abs(s) <= 0.03 ? `The whole stands where the source has it, ${name === 'X' ? 'left to right' : 'top to bottom'}.` : `The whole has moved ${percent(s)} of the sheet ${s > 0 ? plus : minus}.`);
-  } // prettier-ignore
+    push(
+      'composition',
+      `place.shift${name}`,
+      'ratio',
+      0,
+      0.03,
+      s,
+      Math.abs(s) <= 0.03
+        ? `The whole stands where the source has it, ${name === 'X' ? 'left to right' : 'top to bottom'}.`
+        : `The whole has moved ${percent(s)} of the sheet ${s > 0 ? plus : minus}.`,
+    );
+  }
   for (let j = 0; j < 3; j++)
     for (let i = 0; i < 3; i++) {
       let [sa, sb, n] = [0, 0, 0];
@@ -172,15 +172,22 @@ function placeFindings(source: Measured, piece: Measured): Scored[] {
       const [mid, value] = [sa / n, sb / n];
       const where = fieldName(3 * j + i);
       const off = value - mid;
-      push('value', `place.weight.${FIELD_ROWS[j]}-${FIELD_COLUMNS[i]}`, 'L*', mid, 5, value, Math.abs(off) <= 5 ? `The ${where} is as worked as the source’s.` : `The ${where} is ${off > 0 ? 'more heavily' : 'more lightly'} worked than the source’s: ${value.toFixed(0)} against ${mid.toFixed(0)}.`);
-    } // prettier-ignore
+      push(
+        'value',
+        `place.weight.${FIELD_ROWS[j]}-${FIELD_COLUMNS[i]}`,
+        'L*',
+        mid,
+        5,
+        value,
+        Math.abs(off) <= 5
+          ? `The ${where} is as worked as the source’s.`
+          : `The ${where} is ${off > 0 ? 'more heavily' : 'more lightly'} worked than the source’s: ${value.toFixed(0)} against ${mid.toFixed(0)}.`,
+      );
+    }
   return out;
 }
 
-function closenessOf(
-  findings: readonly Scored[],
-  weights: Partial<Record<FeatureGroup, number>>,
-): Comparison['closeness'] {
+function closenessOf(findings: readonly Scored[], weights: Partial<Record<FeatureGroup, number>>): Comparison['closeness'] {
   const groups = Object.fromEntries(
     FEATURE_GROUPS.map((group): [FeatureGroup, number | null] => {
       let sum = 0;
@@ -248,7 +255,10 @@ export function compare(sources: readonly Measured[], piece: Measured, options: 
   if (!sources.length) throw new CoreError('source: at least one work by the master is needed');
   const words = options.words ?? PLAIN_WORDS;
   const mm = piece.widthMm !== null && sources.every((s) => s.widthMm !== null);
-  const invention: Invention | null = inventionOf(sources.map((s) => s.layout), piece.layout); // prettier-ignore
+  const invention: Invention | null = inventionOf(
+    sources.map((s) => s.layout),
+    piece.layout,
+  );
   const nearest = invention?.nearest ?? 0;
   const copy = options.as === 'copy';
   const asked = copy && options.aim ? ASKED[options.aim] : null;

@@ -5,8 +5,7 @@ import { SURFACE_BANDS } from '../marks/surface';
 export type FeatureGroup = 'proportion' | 'marks' | 'colour' | 'value' | 'composition';
 export const FEATURE_GROUPS: readonly FeatureGroup[] = ['proportion', 'marks', 'colour', 'value', 'composition'];
 
-export type FeatureUnit =
-  'degrees' | 'ratio' | 'share' | 'mm' | 'permille' | 'L*' | 'C*' | 'count' | 'heads' | 'offset' | 'ΔE';
+export type FeatureUnit = 'degrees' | 'ratio' | 'share' | 'mm' | 'permille' | 'L*' | 'C*' | 'count' | 'heads' | 'offset' | 'ΔE';
 
 export interface FeatureSpec {
   group: FeatureGroup;
@@ -22,13 +21,7 @@ export interface FeatureSpec {
   typical: { part: number; floor: number };
 }
 
-const spec = (
-  group: FeatureGroup,
-  unit: FeatureUnit,
-  part: number,
-  floor: number,
-  more: Partial<FeatureSpec> = {},
-): FeatureSpec => ({
+const spec = (group: FeatureGroup, unit: FeatureUnit, part: number, floor: number, more: Partial<FeatureSpec> = {}): FeatureSpec => ({
   group,
   unit,
   typical: { part, floor },
@@ -85,8 +78,7 @@ export function featureSpec(name: string): FeatureSpec | null {
   const measure = name.slice('proportion.'.length);
   if (measure === 'lean' || measure.endsWith('-tilt')) return spec('proportion', 'degrees', 0, 2);
   if (measure === 'eye-level') return spec('proportion', 'offset', 0, 0.012);
-  if (measure === 'heads-tall' || measure === 'shoulder-width' || measure === 'arm-length')
-    return spec('proportion', 'heads', 0.05, 0.05);
+  if (measure === 'heads-tall' || measure === 'shoulder-width' || measure === 'arm-length') return spec('proportion', 'heads', 0.05, 0.05);
   return spec('proportion', 'ratio', 0.05, 0.012);
 }
 

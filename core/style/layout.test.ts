@@ -21,10 +21,10 @@ function scene(blobs: readonly Blob[], width = 480, height = 320): Layout {
 
 const blobs = (seed: number): Blob[] => {
   const random = seededRandom(seed);
-  return Array.from({ length: 7 }, () => [0.15 + 0.7 * random(), 0.15 + 0.7 * random(), 0.03 + 0.06 * random(), 40 + 80 * random()]); // prettier-ignore
+  return Array.from({ length: 7 }, () => [0.15 + 0.7 * random(), 0.15 + 0.7 * random(), 0.03 + 0.06 * random(), 40 + 80 * random()]);
 };
 const moved = (list: readonly Blob[], scale: number, sx: number, sy: number, mirror = false): Blob[] =>
-  list.map(([x, y, r, d]) => [((mirror ? 1 - x : x) - 0.5) * scale + 0.5 + sx, (y - 0.5) * scale + 0.5 + sy, r * scale, d]); // prettier-ignore
+  list.map(([x, y, r, d]) => [((mirror ? 1 - x : x) - 0.5) * scale + 0.5 + sx, (y - 0.5) * scale + 0.5 + sy, r * scale, d]);
 
 test('a layout is small, keeps the sheet’s shape, and knows dark from light', () => {
   const l = scene([[0.25, 0.5, 0.1, 20]]);

@@ -17,13 +17,15 @@ export interface Layout {
 
 /** Layout of a form-size picture on a lattice of at most 48 cells. */
 export function layoutOf(form: RgbImage, worked: Mask): Layout {
-  const lattice = { w: Math.max(8, Math.round((SIDE * form.width) / Math.max(form.width, form.height))), h: Math.max(8, Math.round((SIDE * form.height) / Math.max(form.width, form.height))) }; // prettier-ignore
+  const lattice = {
+    w: Math.max(8, Math.round((SIDE * form.width) / Math.max(form.width, form.height))),
+    h: Math.max(8, Math.round((SIDE * form.height) / Math.max(form.width, form.height))),
+  };
   const w = Math.min(form.width, lattice.w);
   const h = Math.min(form.height, lattice.h);
   const dark = lightnessPlane(form);
   for (let i = 0; i < dark.data.length; i++) dark.data[i] = 100 - dark.data[i];
-  const round = (p: Plane, f: number) =>
-    Array.from({ length: p.data.length }, (_, i) => Math.round(p.data[i] * f * 10) / 10);
+  const round = (p: Plane, f: number) => Array.from({ length: p.data.length }, (_, i) => Math.round(p.data[i] * f * 10) / 10);
   const bits: Plane = { width: form.width, height: form.height, data: Float32Array.from(worked.data) };
   return {
     width: w,
@@ -47,11 +49,16 @@ export interface Registration {
 export type Placing = Omit<Registration, 'correlation'>;
 
 /** Where the middle of a source's cell comes to on the piece, in shares of it. */
-export function placed({ mirrored, scale, shift }: Placing, source: Pick<Plane, 'width' | 'height'>, x: number, y: number): [number, number] {
+export function placed(
+  { mirrored, scale, shift }: Placing,
+  source: Pick<Plane, 'width' | 'height'>,
+  x: number,
+  y: number,
+): [number, number] {
   const u = (x + 0.5) / source.width - 0.5;
   const v = (y + 0.5) / source.height - 0.5;
   return [(mirrored ? -u : u) * scale + shift[0] + 0.5, v * scale + shift[1] + 0.5];
-} // prettier-ignore
+}
 
 /** The piece's value under a source's cell; null where that falls beside the piece. */
 function valueUnder(placing: Placing, a: Plane, b: Plane, x: number, y: number): number | null {
@@ -117,7 +124,7 @@ function correlateBlock(a: Plane, b: Plane, [x0, y0, w, h]: Rect, placing: Placi
     }
   if (n < 0.5 * w * h) return null;
   return { c: saa > 1e-6 && sbb > 1e-6 ? sab / Math.sqrt(saa * sbb) : 0, weight: Math.sqrt(saa / n) };
-} // prettier-ignore
+}
 
 /**
  * How alike the smaller forms are, 0–1, when a source lies over a piece as registered: normalised correlation block by
@@ -126,7 +133,7 @@ function correlateBlock(a: Plane, b: Plane, [x0, y0, w, h]: Rect, placing: Placi
 export function likenessOfForms(source: Layout, piece: Layout, placing: Placing): number {
   const a = bandOf(source, 0.008, 0.035);
   const b = bandOf(piece, 0.008, 0.035);
-  const slips = SLIP.flatMap((x) => SLIP.map((y): Placing => ({ ...placing, shift: [placing.shift[0] + x, placing.shift[1] + y] }))); // prettier-ignore
+  const slips = SLIP.flatMap((x) => SLIP.map((y): Placing => ({ ...placing, shift: [placing.shift[0] + x, placing.shift[1] + y] })));
   let [sum, weights] = [0, 0];
   for (let j = 0; j < BLOCKS; j++)
     for (let i = 0; i < BLOCKS; i++) {
@@ -157,6 +164,9 @@ export function registerLayouts(source: Layout, piece: Layout, allowMirror = tru
       for (let i = -4; i <= 4; i++) for (let j = -4; j <= 4; j++) consider(a, b, scale, i * 0.06, j * 0.06, mirrored);
   const coarse = best;
   best = { ...coarse, correlation: -2 };
-  for (const scale of [0.95, 1, 1.05]) for (let i = -2; i <= 2; i++) for (let j = -2; j <= 2; j++) consider(fineA, fineB, coarse.scale * scale, coarse.shift[0] + i * 0.02, coarse.shift[1] + j * 0.02, coarse.mirrored); // prettier-ignore
+  for (const scale of [0.95, 1, 1.05])
+    for (let i = -2; i <= 2; i++)
+      for (let j = -2; j <= 2; j++)
+        consider(fineA, fineB, coarse.scale * scale, coarse.shift[0] + i * 0.02, coarse.shift[1] + j * 0.02, coarse.mirrored);
   return best;
 }

@@ -61,24 +61,16 @@ export interface ProfileWithMaps {
 /** The picture at mark size: native, or at most 10 px/mm where the scale is known, long side at most 4096. */
 function markSize(image: RgbImage, mmPerPixel: number | null): { image: RgbImage; factor: number } {
   let side = Math.min(MARK_SIDE, Math.max(image.width, image.height));
-  if (mmPerPixel !== null)
-    side = Math.min(side, Math.ceil(Math.max(image.width, image.height) * mmPerPixel * MARK_PX_PER_MM));
+  if (mmPerPixel !== null) side = Math.min(side, Math.ceil(Math.max(image.width, image.height) * mmPerPixel * MARK_PX_PER_MM));
   side = Math.max(side, Math.min(64, Math.max(image.width, image.height)));
   const reduced = reduceToLongSide(image, side);
   return { image: reduced, factor: image.width / reduced.width };
 }
 
 /** Reads one patch given in the picture's own pixels; throws when it does not lie inside. */
-export function measurePatch(
-  image: RgbImage,
-  patch: Rect,
-  ground: readonly number[] | null,
-  mmPerPixel: number | null,
-): Reading {
+export function measurePatch(image: RgbImage, patch: Rect, ground: readonly number[] | null, mmPerPixel: number | null): Reading {
   if (!rectInside(patch, image.width, image.height))
-    throw new CoreError(
-      `patch ${patch.join(',')} does not lie inside the picture, which is ${image.width} by ${image.height} px`,
-    );
+    throw new CoreError(`patch ${patch.join(',')} does not lie inside the picture, which is ${image.width} by ${image.height} px`);
   const whole = patch.map(Math.round) as unknown as Rect;
   const cut = cropImage(image, [
     whole[0],
@@ -196,9 +188,7 @@ function vividShare(entries: readonly PaletteEntry[]): number {
     .filter(
       (e) =>
         (e.accent && e.lch[1] > 30) ||
-        (e.share < 0.08 &&
-          e.lch[1] > 55 &&
-          entries.every((o) => o === e || o.share < e.share || ciede2000(o.lab, e.lab) > 18)),
+        (e.share < 0.08 && e.lch[1] > 55 && entries.every((o) => o === e || o.share < e.share || ciede2000(o.lab, e.lab) > 18)),
     )
     .reduce((s, e) => s + e.share, 0);
 }
@@ -259,8 +249,7 @@ function collect(g: Gathered): FeatureSet {
     'composition.margin': [g.bare ? g.margin : 0],
     'composition.envelope': [g.composition.envelope.fit],
   };
-  for (const band of SURFACE_BANDS)
-    values[`marks.${band}`] = [g.marks.surface?.mean[band] ?? null, g.marks.surface?.spread[band]];
+  for (const band of SURFACE_BANDS) values[`marks.${band}`] = [g.marks.surface?.mean[band] ?? null, g.marks.surface?.spread[band]];
   for (const [kind, part] of Object.entries(g.marks.shares)) values[`marks.share.${kind}`] = [part];
   for (const p of g.proportions) values[`proportion.${p.name}`] = [p.value];
   const names = [...Object.keys(FEATURES), ...g.proportions.map((p) => `proportion.${p.name}`)];

@@ -18,7 +18,15 @@ const feature = (value: number | null, name = 'marks.spacing'): Feature => ({
 
 test('Student’s t at 95 % one-sided agrees with printed tables to two figures', () => {
   // Two-sided 90 % points, from memory of the usual tables.
-  for (const [df, t] of [[1, 6.314], [2, 2.92], [3, 2.353], [5, 2.015], [10, 1.812], [30, 1.697]] as const) expect(studentT95(df)).toBeCloseTo(t, 1); // prettier-ignore
+  for (const [df, t] of [
+    [1, 6.314],
+    [2, 2.92],
+    [3, 2.353],
+    [5, 2.015],
+    [10, 1.812],
+    [30, 1.697],
+  ] as const)
+    expect(studentT95(df)).toBeCloseTo(t, 1);
 });
 
 test('a range holds its middle, narrows with agreeing works, and goes round 0° the short way', () => {
@@ -39,19 +47,13 @@ test('a range holds its middle, narrows with agreeing works, and goes round 0° 
 const layout = (seed: number): Layout => {
   const weight = Array.from(
     { length: 48 * 32 },
-    (_, i) =>
-      50 +
-      40 *
-        Math.sin(seed * 3.1 + (i % 48) * (0.2 + 0.05 * seed)) *
-        Math.cos(seed + Math.floor(i / 48) * (0.25 + 0.03 * seed)),
+    (_, i) => 50 + 40 * Math.sin(seed * 3.1 + (i % 48) * (0.2 + 0.05 * seed)) * Math.cos(seed + Math.floor(i / 48) * (0.25 + 0.03 * seed)),
   );
   return { width: 48, height: 32, weight, shape: weight.map((w) => (w > 50 ? 100 : 0)) };
 };
 
 const measured = (spacing: number, seed: number, widthMm: number | null = null): Measured => {
-  const features: FeatureSet = Object.fromEntries(
-    Object.keys(FEATURES).map((n) => [n, feature(n === 'marks.spacing' ? spacing : 1, n)]),
-  );
+  const features: FeatureSet = Object.fromEntries(Object.keys(FEATURES).map((n) => [n, feature(n === 'marks.spacing' ? spacing : 1, n)]));
   return { features, palette: [{ lab: [50, 0, 0], share: 1 }], layout: layout(seed), widthMm };
 };
 
@@ -70,15 +72,11 @@ test('what departs stands first, signed, with the range it left; an equal piece 
 });
 
 test('sizes are compared in mm when every width is known, else per thousandth', () => {
-  const mm = compare([measured(5, 1, 300)], measured(5, 2, 150), { as: 'original' }).findings.find(
-    (f) => f.feature === 'marks.spacing',
-  )!;
+  const mm = compare([measured(5, 1, 300)], measured(5, 2, 150), { as: 'original' }).findings.find((f) => f.feature === 'marks.spacing')!;
   expect(mm.unit).toBe('mm');
   expect(mm.master.mid).toBeCloseTo(1.5, 9);
   expect(mm.piece).toBeCloseTo(0.75, 9);
-  const permille = compare([measured(5, 1, 300)], measured(5, 2), { as: 'original' }).findings.find(
-    (f) => f.feature === 'marks.spacing',
-  )!;
+  const permille = compare([measured(5, 1, 300)], measured(5, 2), { as: 'original' }).findings.find((f) => f.feature === 'marks.spacing')!;
   expect(permille.unit).toBe('permille');
 });
 
@@ -93,37 +91,24 @@ test('own invention: the same layout scores near 0, also mirrored, another near 
 });
 
 test('a copy is also held place by place', () => {
-  const places = compare([measured(5, 1)], measured(5, 1), { as: 'copy' }).findings.filter((f) =>
-    f.feature.startsWith('place.'),
-  );
+  const places = compare([measured(5, 1)], measured(5, 1), { as: 'copy' }).findings.filter((f) => f.feature.startsWith('place.'));
   expect(places.length).toBeGreaterThan(9);
   expect(places.every((f) => f.distance === 0)).toBe(true);
 });
 
 test('palette transport is a metric: zero on itself, symmetric, and a whole change costs its ΔE00', () => {
   const colour = fc.record({
-    lab: fc.tuple(
-      fc.integer({ min: 5, max: 95 }),
-      fc.integer({ min: -60, max: 60 }),
-      fc.integer({ min: -60, max: 60 }),
-    ),
+    lab: fc.tuple(fc.integer({ min: 5, max: 95 }), fc.integer({ min: -60, max: 60 }), fc.integer({ min: -60, max: 60 })),
     share: fc.double({ min: 0.05, max: 1, noNaN: true }),
   });
   fc.assert(
-    fc.property(
-      fc.array(colour, { minLength: 1, maxLength: 6 }),
-      fc.array(colour, { minLength: 1, maxLength: 6 }),
-      (a, b) => {
-        expect(paletteDistance(a, a)).toBeCloseTo(0, 6);
-        expect(paletteDistance(a, b)).toBeCloseTo(paletteDistance(b, a), 5);
-      },
-    ),
+    fc.property(fc.array(colour, { minLength: 1, maxLength: 6 }), fc.array(colour, { minLength: 1, maxLength: 6 }), (a, b) => {
+      expect(paletteDistance(a, a)).toBeCloseTo(0, 6);
+      expect(paletteDistance(a, b)).toBeCloseTo(paletteDistance(b, a), 5);
+    }),
     { numRuns: 40, seed: 7 },
   );
-  expect(paletteDistance([{ lab: [50, 2.5, 0], share: 1 }], [{ lab: [73, 25, -18], share: 1 }])).toBeCloseTo(
-    27.1492,
-    3,
-  );
+  expect(paletteDistance([{ lab: [50, 2.5, 0], share: 1 }], [{ lab: [73, 25, -18], share: 1 }])).toBeCloseTo(27.1492, 3);
 });
 
 test('every feature can be said inside, above and below its range, in both spellings, with a next step outside', () => {
@@ -158,9 +143,7 @@ test('every feature can be said inside, above and below its range, in both spell
 });
 
 test('every measure of every template has a sentence of its own, both ways', () => {
-  const measures = (Object.keys(TEMPLATES) as TemplateName[]).flatMap((t) =>
-    measureProportions(t, {}).map((m) => m.name),
-  );
+  const measures = (Object.keys(TEMPLATES) as TemplateName[]).flatMap((t) => measureProportions(t, {}).map((m) => m.name));
   for (const name of new Set(measures)) {
     const base = { feature: `proportion.${name}`, unit: 'ratio' as const, master: { low: 1, mid: 1.5, high: 2 } };
     const [above, below] = [2, -2].map((distance) => sayFinding({ ...base, piece: 1.5 + distance, distance }));
@@ -176,10 +159,19 @@ test('every measure of every template has a sentence of its own, both ways', () 
 
 test('one and many, counted and uncounted, and directions as a protractor shows them', () => {
   const share = { unit: 'share' as const, master: { low: 0.1, mid: 0.2, high: 0.3 }, piece: 0.6, distance: 3 };
-  const said = (kind: string) => [sayFinding({ ...share, feature: `marks.share.${kind}` }), nextStep({ feature: `marks.share.${kind}`, distance: 3 })]; // prettier-ignore
-  expect(said('stipple')).toEqual(['Dots cover more of the work than the master’s: 60 % against 20 %.', 'Next time use fewer dots.']); // prettier-ignore
-  expect(said('wash')).toEqual(['Wash covers more of the work than the master’s: 60 % against 20 %.', 'Next time use less wash.']); // prettier-ignore
-  const turned = { feature: 'marks.direction', unit: 'degrees' as const, master: { low: 170, mid: 176, high: 182 }, piece: 190, distance: 2 }; // prettier-ignore
+  const said = (kind: string) => [
+    sayFinding({ ...share, feature: `marks.share.${kind}` }),
+    nextStep({ feature: `marks.share.${kind}`, distance: 3 }),
+  ];
+  expect(said('stipple')).toEqual(['Dots cover more of the work than the master’s: 60 % against 20 %.', 'Next time use fewer dots.']);
+  expect(said('wash')).toEqual(['Wash covers more of the work than the master’s: 60 % against 20 %.', 'Next time use less wash.']);
+  const turned = {
+    feature: 'marks.direction',
+    unit: 'degrees' as const,
+    master: { low: 170, mid: 176, high: 182 },
+    piece: 190,
+    distance: 2,
+  };
   expect(sayFinding(turned)).toBe('The strokes are turned farther to the left than the master’s: 10° against 176°.');
-  expect(sayFinding({ ...turned, piece: 178, distance: 0 })).toBe('Stroke direction: like the master’s, 178° against 176°.'); // prettier-ignore
+  expect(sayFinding({ ...turned, piece: 178, distance: 0 })).toBe('Stroke direction: like the master’s, 178° against 176°.');
 });

@@ -45,14 +45,12 @@ export function paletteDistance(a: readonly Weighted[], b: readonly Weighted[]):
       if (!changed) break;
     }
     let end = -1;
-    for (let j = 0; j < m; j++)
-      if (need[j] > 1e-9 && dist[n + j] < Infinity && (end < 0 || dist[n + j] < dist[n + end])) end = j;
+    for (let j = 0; j < m; j++) if (need[j] > 1e-9 && dist[n + j] < Infinity && (end < 0 || dist[n + j] < dist[n + end])) end = j;
     if (end < 0) break;
     const path: number[] = [n + end];
     while (back[path[0]] >= 0) path.unshift(back[path[0]]);
     let amount = Math.min(left[path[0]], need[end]);
-    for (let k = 1; k < path.length; k++)
-      if (path[k - 1] >= n) amount = Math.min(amount, flow[path[k]][path[k - 1] - n]);
+    for (let k = 1; k < path.length; k++) if (path[k - 1] >= n) amount = Math.min(amount, flow[path[k]][path[k - 1] - n]);
     for (let k = 1; k < path.length; k++) {
       if (path[k] >= n) flow[path[k - 1]][path[k] - n] += amount;
       else flow[path[k]][path[k - 1] - n] -= amount;

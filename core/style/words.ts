@@ -92,8 +92,7 @@ export function sayFinding(f: Said, settings: WordSettings = PLAIN_WORDS): strin
   const pair = `${valueWords(shown, f.unit, settings)} against ${valueWords(f.master.mid, f.unit, settings)}`;
   if (!said) return spell(`${f.feature}: ${pair}.`, settings);
   const capital = (text: string) => text[0].toUpperCase() + text.slice(1);
-  if (Math.abs(f.distance) === 0)
-    return spell(`${capital(featureTitle(f.feature))}: like the master’s, ${pair}.`, settings);
+  if (Math.abs(f.distance) === 0) return spell(`${capital(featureTitle(f.feature))}: like the master’s, ${pair}.`, settings);
   const does = f.distance > 0 ? said.above : said.below;
   const much = Math.abs(f.distance) > 3 ? ' much' : '';
   const verb = much
@@ -118,8 +117,7 @@ export const FIELD_ROWS = ['upper', 'middle', 'lower'];
 export const FIELD_COLUMNS = ['left', 'middle', 'right'];
 
 /** Name of one of the nine fields of a picture, 0 to 8 from the top left, row by row. */
-export const fieldName = (i: number): string =>
-  i === 4 ? 'centre' : `${FIELD_ROWS[Math.floor(i / 3)]} ${FIELD_COLUMNS[i % 3]}`;
+export const fieldName = (i: number): string => (i === 4 ? 'centre' : `${FIELD_ROWS[Math.floor(i / 3)]} ${FIELD_COLUMNS[i % 3]}`);
 
 /** Title of a feature for lists and charts. */
 export function featureTitle(feature: string): string {

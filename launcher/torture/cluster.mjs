@@ -13,17 +13,25 @@ const WHO = root ? 'nobody' : '';
 
 /** Galera and rsync from Debian, and the state-transfer scripts out of the server's package, unpacked but not installed. */
 function tools(scratch) {
-  const missing = [[PROVIDER, 'galera-4'], ['/usr/bin/rsync', 'rsync'], ['/usr/bin/lsof', 'lsof']].filter(([f]) => !existsSync(f)).map(([, p]) => p); // prettier-ignore
+  const missing = [
+    [PROVIDER, 'galera-4'],
+    ['/usr/bin/rsync', 'rsync'],
+    ['/usr/bin/lsof', 'lsof'],
+  ]
+    .filter(([f]) => !existsSync(f))
+    .map(([, p]) => p);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   const folder = join(scratch, 'server-package');
   mkdirSync(folder, { recursive: true });
   try {
-    if (missing.length) execFileSync('apt-get', ['install', '-y', '--no-install-recommends', ...missing], { stdio: 'ignore', env }); // prettier-ignore
+    if (missing.length) execFileSync('apt-get', ['install', '-y', '--no-install-recommends', ...missing], { stdio: 'ignore', env });
     execFileSync('apt-get', ['download', 'mariadb-server'], { cwd: folder, stdio: 'ignore', env });
     const file = readdirSync(folder).find((n) => n.endsWith('.deb'));
     execFileSync('dpkg', ['-x', file, '.'], { cwd: folder, stdio: 'ignore' });
   } catch {
-    throw plainError('a cluster needs Debian’s galera-4, rsync and lsof, and its package mariadb-server to be had; run the trial with a network, as root'); // prettier-ignore
+    throw plainError(
+      'a cluster needs Debian’s galera-4, rsync and lsof, and its package mariadb-server to be had; run the trial with a network, as root',
+    );
   }
   return join(folder, 'usr', 'bin');
 }
@@ -35,18 +43,53 @@ export async function startCluster(scratch) {
   mkdirSync(base, { recursive: true });
   for (let dir = base; dir !== '/' && dir !== '/tmp'; dir = join(dir, '..')) chmodSync(dir, 0o777);
   const nodes = [];
-  for (let i = 1; i <= 3; i++)
-    nodes.push({ name: `n${i}`, port: await freePort(3911 + 10 * i), group: await freePort(5101 + 100 * i) });
+  for (let i = 1; i <= 3; i++) nodes.push({ name: `n${i}`, port: await freePort(3911 + 10 * i), group: await freePort(5101 + 100 * i) });
   const address = `gcomm://${nodes.map((n) => `127.0.0.1:${n.group}`).join(',')}`;
   const env = { ...process.env, PATH: path };
-  const ask = (node, sql) => spawnSync('mariadb', ['--no-defaults', '-uroot', '-S', join(base, `${node.name}.sock`), '-N', '-e', sql], { encoding: 'utf8', env }); // prettier-ignore
+  const ask = (node, sql) =>
+    spawnSync('mariadb', ['--no-defaults', '-uroot', '-S', join(base, `${node.name}.sock`), '-N', '-e', sql], { encoding: 'utf8', env });
   for (const [i, node] of nodes.entries()) {
     const dir = join(base, node.name);
     mkdirSync(dir);
-    execFileSync('mariadb-install-db', ['--no-defaults', ...(WHO ? [`--user=${WHO}`] : []), `--datadir=${join(dir, 'd')}`, '--auth-root-authentication-method=normal', '--skip-test-db'], { stdio: 'ignore', env }); // prettier-ignore
+    execFileSync(
+      'mariadb-install-db',
+      [
+        '--no-defaults',
+        ...(WHO ? [`--user=${WHO}`] : []),
+        `--datadir=${join(dir, 'd')}`,
+        '--auth-root-authentication-method=normal',
+        '--skip-test-db',
+      ],
+      { stdio: 'ignore', env },
+    );
     if (WHO) execFileSync('chown', ['-R', WHO, base]);
     const log = openSync(join(base, `${node.name}.log`), 'a');
-    const words = ['--no-defaults', ...(WHO ? [`--user=${WHO}`] : []), `--datadir=${join(dir, 'd')}`, `--socket=${join(base, `${node.name}.sock`)}`, `--port=${node.port}`, '--bind-address=127.0.0.1', `--pid-file=${join(base, `${node.name}.pid`)}`, '--binlog-format=ROW', '--innodb-autoinc-lock-mode=2', '--max-allowed-packet=64M', '--max-connections=200', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci', '--skip-name-resolve', '--wsrep-on=ON', `--wsrep-provider=${PROVIDER}`, '--wsrep-cluster-name=trial', `--wsrep-cluster-address=${address}`, `--wsrep-node-name=${node.name}`, `--wsrep-node-address=127.0.0.1:${node.group}`, `--wsrep-provider-options=base_port=${node.group};gmcast.listen_addr=tcp://127.0.0.1:${node.group};ist.recv_addr=127.0.0.1:${node.group + 1};gcache.size=64M`, '--wsrep-sst-method=rsync', `--wsrep-sst-receive-address=127.0.0.1:${node.group + 2}`, ...(i === 0 ? ['--wsrep-new-cluster'] : [])]; // prettier-ignore
+    const words = [
+      '--no-defaults',
+      ...(WHO ? [`--user=${WHO}`] : []),
+      `--datadir=${join(dir, 'd')}`,
+      `--socket=${join(base, `${node.name}.sock`)}`,
+      `--port=${node.port}`,
+      '--bind-address=127.0.0.1',
+      `--pid-file=${join(base, `${node.name}.pid`)}`,
+      '--binlog-format=ROW',
+      '--innodb-autoinc-lock-mode=2',
+      '--max-allowed-packet=64M',
+      '--max-connections=200',
+      '--character-set-server=utf8mb4',
+      '--collation-server=utf8mb4_unicode_ci',
+      '--skip-name-resolve',
+      '--wsrep-on=ON',
+      `--wsrep-provider=${PROVIDER}`,
+      '--wsrep-cluster-name=trial',
+      `--wsrep-cluster-address=${address}`,
+      `--wsrep-node-name=${node.name}`,
+      `--wsrep-node-address=127.0.0.1:${node.group}`,
+      `--wsrep-provider-options=base_port=${node.group};gmcast.listen_addr=tcp://127.0.0.1:${node.group};ist.recv_addr=127.0.0.1:${node.group + 1};gcache.size=64M`,
+      '--wsrep-sst-method=rsync',
+      `--wsrep-sst-receive-address=127.0.0.1:${node.group + 2}`,
+      ...(i === 0 ? ['--wsrep-new-cluster'] : []),
+    ];
     const child = spawn(mariadbd, words, { stdio: ['ignore', log, log], env });
     node.known = { pid: child.pid, began: beganAt(child.pid) };
     let synced = false;
@@ -56,7 +99,10 @@ export async function startCluster(scratch) {
     }
     if (!synced) throw plainError(`node ${node.name} did not join; see ${join(base, `${node.name}.log`)}`);
   }
-  ask(nodes[0], "create database oldhand character set utf8mb4 collate utf8mb4_unicode_ci; create user 'oldhand'@'127.0.0.1' identified by 'trial'; grant all on oldhand.* to 'oldhand'@'127.0.0.1'"); // prettier-ignore
+  ask(
+    nodes[0],
+    "create database oldhand character set utf8mb4 collate utf8mb4_unicode_ci; create user 'oldhand'@'127.0.0.1' identified by 'trial'; grant all on oldhand.* to 'oldhand'@'127.0.0.1'",
+  );
   say(`Three nodes are synced on ports ${nodes.map((n) => n.port).join(', ')}`);
   const url = (order) => `mysql://oldhand:trial@${order.map((i) => `127.0.0.1:${nodes[i].port}`).join(',')}/oldhand`;
   return {

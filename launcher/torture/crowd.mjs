@@ -19,11 +19,17 @@ export async function crowdTrial(servers, { uploads = UPLOADS, minutes = 20, mea
   const opening = openPages(looker, study, () => going);
   const accepted = new Map();
   const begun = performance.now();
-  const senders = servers.map((s) => Object.assign(new Teacher(s), { cookie: s === servers[0] ? teacher.cookie : looker.cookie })); // prettier-ignore
+  const senders = servers.map((s) => Object.assign(new Teacher(s), { cookie: s === servers[0] ? teacher.cookie : looker.cookie }));
   let sends = 0;
   const handing = Promise.all(
     made.map(async (bytes, i) => {
-      const { id, sent } = await senders[i % senders.length].handIn(`/api/studies/${study}/pieces`, bytes, `p${i}.jpg`, { kind: 'copy' }, () => performance.now() - begun > minutes * 60_000); // prettier-ignore
+      const { id, sent } = await senders[i % senders.length].handIn(
+        `/api/studies/${study}/pieces`,
+        bytes,
+        `p${i}.jpg`,
+        { kind: 'copy' },
+        () => performance.now() - begun > minutes * 60_000,
+      );
       sends += sent;
       if (id) accepted.set(id, sha(bytes));
     }),
@@ -48,7 +54,11 @@ export async function crowdTrial(servers, { uploads = UPLOADS, minutes = 20, mea
     teacher: looker,
     study,
   };
-  say(`  accepted ${r.accepted} of ${uploads} within ${tookIn.toFixed(0)} s (sent ${sends} times), measured after ${r.measuredSeconds.toFixed(0)} s; lost ${r.lost}, altered ${r.altered}, stuck ${r.stuck}, failed ${r.failed}`); // prettier-ignore
-  say(`  pages meanwhile: ${r.pages}, not answered ${r.badPages}; median ${r.p50.toFixed(0)} ms, p95 ${r.p95.toFixed(0)} ms (goal 300), slowest ${r.slowest.toFixed(0)} ms`); // prettier-ignore
+  say(
+    `  accepted ${r.accepted} of ${uploads} within ${tookIn.toFixed(0)} s (sent ${sends} times), measured after ${r.measuredSeconds.toFixed(0)} s; lost ${r.lost}, altered ${r.altered}, stuck ${r.stuck}, failed ${r.failed}`,
+  );
+  say(
+    `  pages meanwhile: ${r.pages}, not answered ${r.badPages}; median ${r.p50.toFixed(0)} ms, p95 ${r.p95.toFixed(0)} ms (goal 300), slowest ${r.slowest.toFixed(0)} ms`,
+  );
   return r;
 }

@@ -14,7 +14,11 @@ const LONGEST_MIN = 25;
 
 function launch(data, port) {
   const env = { ...process.env, DATABASE_URL: '', OLDHAND_RATE_LIMIT: 'off' };
-  const child = spawn(process.execPath, [join(ROOT, 'oldhand'), 'start', '--no-demo', '--data', data, '--port', String(port)], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] }); // prettier-ignore
+  const child = spawn(process.execPath, [join(ROOT, 'oldhand'), 'start', '--no-demo', '--data', data, '--port', String(port)], {
+    cwd: ROOT,
+    env,
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   const launched = { child, said: '', up: false, over: false };
   for (const stream of [child.stdout, child.stderr])
     stream.on('data', (c) => {
@@ -69,7 +73,13 @@ async function school(scratch, port) {
   let next = 0;
   const hand = async () => {
     for (let i = next++; i < UPLOADS; i = next++) {
-      const { id, sent } = await teacher.handIn(`/api/studies/${study}/pieces`, photographs[i], `p${i}.jpg`, { kind: 'copy' }, () => Date.now() > until_); // prettier-ignore
+      const { id, sent } = await teacher.handIn(
+        `/api/studies/${study}/pieces`,
+        photographs[i],
+        `p${i}.jpg`,
+        { kind: 'copy' },
+        () => Date.now() > until_,
+      );
       sends += sent;
       if (id) accepted.set(id, sha(photographs[i]));
       // Spread over the whole trial, so that kills meet uploads, jobs and idle moments.
@@ -111,7 +121,7 @@ async function school(scratch, port) {
   launched.child.kill('SIGINT');
   await launched.ended;
   const left = noted(data).filter(isAlive).length;
-  return { kills, sends, counts, ...result, left, log: readFileSync(join(data, 'mariadb.log'), 'utf8').match(/corrupt/gi)?.length ?? 0 }; // prettier-ignore
+  return { kills, sends, counts, ...result, left, log: readFileSync(join(data, 'mariadb.log'), 'utf8').match(/corrupt/gi)?.length ?? 0 };
 }
 
 export async function killsTrial(scratch) {
@@ -121,8 +131,14 @@ export async function killsTrial(scratch) {
   say('Kills while photographs come in and are measured …');
   const r = await school(scratch, await freePort(4831));
   const total = Object.values(r.kills).reduce((a, b) => a + b, 0) + begun.kills;
-  say(`  ${total} kills in all (${Object.entries(r.kills).map(([k, n]) => `${n} ${k}`).join(', ')})`); // prettier-ignore
-  say(`  uploads accepted ${r.accepted} of ${UPLOADS} (sent ${r.sends} times); lost ${r.lost}, altered ${r.altered}, stuck ${r.stuck}, failed for good ${r.failed}`); // prettier-ignore
+  say(
+    `  ${total} kills in all (${Object.entries(r.kills)
+      .map(([k, n]) => `${n} ${k}`)
+      .join(', ')})`,
+  );
+  say(
+    `  uploads accepted ${r.accepted} of ${UPLOADS} (sent ${r.sends} times); lost ${r.lost}, altered ${r.altered}, stuck ${r.stuck}, failed for good ${r.failed}`,
+  );
   say(`  jobs: ${JSON.stringify(r.counts)}; processes left ${r.left}; corrupt tables ${r.log}`);
   return { ...r, kills: total, started: `${begun.startedAgain} of ${begun.folders}` };
 }

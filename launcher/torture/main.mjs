@@ -51,8 +51,12 @@ async function twoServers(urls, killNode = null) {
         one.origin = two.origin;
       },
     });
-    const db = await createConnection(urls[1].replace(/@([^/]+)\//, (_, hosts) => `@${hosts.split(',').find((h) => !killNode || h !== urls[0].match(/@([^,/]+)/)[1])}/`)); // prettier-ignore
-    const [[{ twice }]] = await db.query('select count(*) twice from (select picture_id from profiles group by picture_id, profile_version, width_mm having count(*) > 1) x'); // prettier-ignore
+    const db = await createConnection(
+      urls[1].replace(/@([^/]+)\//, (_, hosts) => `@${hosts.split(',').find((h) => !killNode || h !== urls[0].match(/@([^,/]+)/)[1])}/`),
+    );
+    const [[{ twice }]] = await db.query(
+      'select count(*) twice from (select picture_id from profiles group by picture_id, profile_version, width_mm having count(*) > 1) x',
+    );
     const [[{ orphans }]] = await db.query('select count(*) orphans from blobs b where b.complete = 0');
     await db.end();
     say(`  readings stored twice ${twice}; bytes half stored ${orphans}`);
@@ -68,10 +72,7 @@ try {
   if (wanted('kills')) {
     const r = await killsTrial(scratch);
     expect(r.kills >= 50, 'fewer kills than meant');
-    expect(
-      r.lost + r.altered + r.stuck + r.failed + r.left === 0,
-      'kills: an upload was lost, altered, stuck or failed',
-    );
+    expect(r.lost + r.altered + r.stuck + r.failed + r.left === 0, 'kills: an upload was lost, altered, stuck or failed');
     expect(/^(\d+) of \1$/.test(r.started), 'kills: a data folder did not start again');
   }
   if (wanted('crowd') || wanted('malformed') || wanted('servers')) {
@@ -86,7 +87,7 @@ try {
         }
         if (wanted('crowd')) {
           const r = await crowdTrial([server]);
-          expect(r.lost + r.altered + r.stuck + r.failed + r.badPages === 0, 'crowd: an upload was lost, or a page did not answer'); // prettier-ignore
+          expect(r.lost + r.altered + r.stuck + r.failed + r.badPages === 0, 'crowd: an upload was lost, or a page did not answer');
           expect(r.p95 < 300, `crowd: pages took ${r.p95.toFixed(0)} ms at the 95th percentile`);
         }
         await server.stop();

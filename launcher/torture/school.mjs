@@ -12,9 +12,11 @@ export async function photograph(seed, width = 720, height = 540, quality = 80) 
   const lines = [];
   for (let i = 0; i < 24; i++) {
     const x = 90 + ((seed * 37 + i * 53) % 520);
-    lines.push(`<line x1="${x}" y1="${90 + ((seed * 11 + i * 29) % 120)}" x2="${x + 20 + (seed % 30)}" y2="${300 + ((seed * 7 + i * 17) % 140)}" stroke="#223" stroke-width="${2 + (seed % 3)}"/>`); // prettier-ignore
+    lines.push(
+      `<line x1="${x}" y1="${90 + ((seed * 11 + i * 29) % 120)}" x2="${x + 20 + (seed % 30)}" y2="${300 + ((seed * 7 + i * 17) % 140)}" stroke="#223" stroke-width="${2 + (seed % 3)}"/>`,
+    );
   }
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 720 540" width="${width}" height="${height}"><rect width="720" height="540" fill="#3a342e"/><polygon points="60,60 665,52 670,480 52,490" fill="#f4f1ea"/>${lines.join('')}</svg>`; // prettier-ignore
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 720 540" width="${width}" height="${height}"><rect width="720" height="540" fill="#3a342e"/><polygon points="60,60 665,52 670,480 52,490" fill="#f4f1ea"/>${lines.join('')}</svg>`;
   return sharp(Buffer.from(svg)).jpeg({ quality }).toBuffer();
 }
 
@@ -23,7 +25,11 @@ let grain = null;
 /** The same with grain, so that it is some megabytes. */
 export async function largePhotograph(seed) {
   const [width, height] = [2600, 1950];
-  grain ??= await sharp({ create: { width, height, channels: 3, background: '#808080', noise: { type: 'gaussian', mean: 128, sigma: 60 } } }).jpeg({ quality: 97 }).toBuffer(); // prettier-ignore
+  grain ??= await sharp({
+    create: { width, height, channels: 3, background: '#808080', noise: { type: 'gaussian', mean: 128, sigma: 60 } },
+  })
+    .jpeg({ quality: 97 })
+    .toBuffer();
   const base = await photograph(seed, width, height, 95);
   return sharp(base)
     .composite([{ input: grain, blend: 'soft-light' }])
@@ -47,19 +53,36 @@ export class Teacher {
     return typeof this.server === 'string' ? this.server : this.server.origin;
   }
   fetch(path, init = {}) {
-    return fetch(this.origin + path, { ...init, headers: { origin: this.origin, cookie: this.cookie, ...init.headers }, signal: AbortSignal.timeout(120_000) }); // prettier-ignore
+    return fetch(this.origin + path, {
+      ...init,
+      headers: { origin: this.origin, cookie: this.cookie, ...init.headers },
+      signal: AbortSignal.timeout(120_000),
+    });
   }
   send(method, path, value) {
     return this.fetch(path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(value) });
   }
   async enter(what) {
-    const answer = await this.send('POST', `/api/auth/${what}/email`, { email: this.email, password: PASSWORD, name: 'Trial' }); // prettier-ignore
+    const answer = await this.send('POST', `/api/auth/${what}/email`, { email: this.email, password: PASSWORD, name: 'Trial' });
     if (!answer.ok) throw new Error(`${what} answered ${answer.status}: ${await answer.text()}`);
-    this.cookie = answer.headers.getSetCookie().map((c) => c.split(';')[0]).join('; '); // prettier-ignore
+    this.cookie = answer.headers
+      .getSetCookie()
+      .map((c) => c.split(';')[0])
+      .join('; ');
     return this;
   }
   async study(title) {
-    const answer = await this.send('POST', '/api/studies', { title, master: 'An invented hand', kind: 'master', aim: 'study', medium: 'pen', about: '', classId: null, paperWidthMm: 297, paperHeightMm: 210 }); // prettier-ignore
+    const answer = await this.send('POST', '/api/studies', {
+      title,
+      master: 'An invented hand',
+      kind: 'master',
+      aim: 'study',
+      medium: 'pen',
+      about: '',
+      classId: null,
+      paperWidthMm: 297,
+      paperHeightMm: 210,
+    });
     return (await answer.json()).id;
   }
   form(bytes, name, fields) {
@@ -74,7 +97,8 @@ export class Teacher {
       try {
         const answer = await this.fetch(path, { method: 'POST', body: this.form(bytes, name, fields) });
         if (answer.ok) return { id: (await answer.json()).id, sent };
-        if (answer.status < 500) throw Object.assign(new Error(`handing in answered ${answer.status}: ${await answer.text()}`), { final: true }); // prettier-ignore
+        if (answer.status < 500)
+          throw Object.assign(new Error(`handing in answered ${answer.status}: ${await answer.text()}`), { final: true });
         await answer.arrayBuffer();
       } catch (error) {
         if (error.final) throw error;
@@ -108,7 +132,16 @@ export const quantile = (list, q) => {
 /** Opens pages one after another while `going()`; gives how long each took, ms, and how many did not answer well. */
 export async function openPages(teacher, study, going, pauseMs = 100) {
   const base = `/studies/${study}`;
-  const pages = ['/studies', `${base}/look`, `${base}/marks`, `${base}/colour`, `${base}/pieces`, `${base}/compare`, `${base}/plan`, `${base}/hanging`]; // prettier-ignore
+  const pages = [
+    '/studies',
+    `${base}/look`,
+    `${base}/marks`,
+    `${base}/colour`,
+    `${base}/pieces`,
+    `${base}/compare`,
+    `${base}/plan`,
+    `${base}/hanging`,
+  ];
   const times = [];
   let bad = 0;
   for (let k = 0; going(); k++) {

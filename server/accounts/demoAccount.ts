@@ -9,6 +9,6 @@ export const DEMO_NAME = 'Demo teacher';
 
 /** What to sign in with, where the demo is in this database. */
 export async function demoSignIn(): Promise<{ email: string; password: string } | null> {
-  const [row] = await database().select({ id: user.id }).from(user).where(eq(user.email, DEMO_EMAIL)); // prettier-ignore
+  const [row] = await database().select({ id: user.id }).from(user).where(eq(user.email, DEMO_EMAIL));
   return row ? { email: DEMO_EMAIL, password: DEMO_PASSWORD } : null;
 }

@@ -15,7 +15,7 @@ interface Limit {
 async function countTry({ key, seconds, most }: Limit, now = Date.now()): Promise<void> {
   const window = seconds * 1000;
   const wait = await changing(async (tx) => {
-    await tx.insert(rateLimit).values({ id: newId(), key, count: 0, lastRequest: now }).onDuplicateKeyUpdate({ set: { key } }); // prettier-ignore
+    await tx.insert(rateLimit).values({ id: newId(), key, count: 0, lastRequest: now }).onDuplicateKeyUpdate({ set: { key } });
     const [row] = await tx.select().from(rateLimit).where(eq(rateLimit.key, key)).for('update');
     const over = now - row.lastRequest >= window;
     if (!over && row.count >= most) return Math.ceil((row.lastRequest + window - now) / 1000);
@@ -33,8 +33,12 @@ export async function checkTries(what: 'sign-in' | 'sign-up', email: string, hea
   const own = email.trim().toLowerCase().slice(0, 120);
   const limits: Limit[] =
     what === 'sign-in'
-      ? [{ key: `in:mail:${own}`, seconds: 60, most: 8 }, { key: 'in:all', seconds: 60, most: 240 }]
-      : [{ key: 'up:all', seconds: 600, most: 40 }]; // prettier-ignore
-  if (address !== null) limits.unshift({ key: `${what}:from:${address}`, seconds: what === 'sign-in' ? 60 : 600, most: what === 'sign-in' ? 60 : 10 }); // prettier-ignore
+      ? [
+          { key: `in:mail:${own}`, seconds: 60, most: 8 },
+          { key: 'in:all', seconds: 60, most: 240 },
+        ]
+      : [{ key: 'up:all', seconds: 600, most: 40 }];
+  if (address !== null)
+    limits.unshift({ key: `${what}:from:${address}`, seconds: what === 'sign-in' ? 60 : 600, most: what === 'sign-in' ? 60 : 10 });
   for (const limit of limits) await countTry(limit);
 }

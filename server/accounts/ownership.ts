@@ -52,7 +52,7 @@ export async function studentOf(teacherId: string, id: string, db: Querying = da
     .select({ id: students.id, firstName: students.firstName, initial: students.initial, className: classes.name })
     .from(students)
     .innerJoin(classes, eq(classes.id, students.classId))
-    .where(and(eq(students.id, id), eq(classes.teacherId, teacherId))); // prettier-ignore
+    .where(and(eq(students.id, id), eq(classes.teacherId, teacherId)));
   if (!row) throw notFound('This student');
   return row;
 }
@@ -67,14 +67,17 @@ export async function ownStudent(db: Querying, study: StudyRow, studentId: strin
 /** Holds a study for the rest of the transaction: changes within one study come one after another. */
 export async function lockStudy(tx: Transaction, teacherId: string, studyId: string): Promise<StudyRow> {
   // A write and no mere lock: on a cluster locks end at the node, and only rows written by both tell of a clash.
-  const [result] = await tx.update(studies).set({ updatedAt: new Date() }).where(and(eq(studies.id, studyId), eq(studies.teacherId, teacherId))); // prettier-ignore
+  const [result] = await tx
+    .update(studies)
+    .set({ updatedAt: new Date() })
+    .where(and(eq(studies.id, studyId), eq(studies.teacherId, teacherId)));
   if (result.affectedRows !== 1) throw notFound('This study');
   return studyOf(teacherId, studyId, tx);
 }
 
 /** A change within a study: whole or not at all, alone in that study while it lasts. */
 export const inStudy = <T>(teacherId: string, studyId: string, work: (tx: Transaction, study: StudyRow) => Promise<T>): Promise<T> =>
-  changing(async (tx) => work(tx, await lockStudy(tx, teacherId, studyId))); // prettier-ignore
+  changing(async (tx) => work(tx, await lockStudy(tx, teacherId, studyId)));
 
 /** A change of a thing that hangs off a study: alone in that study, with the thing's row as it is then. */
 export async function within<Row extends { studyId: string }, T>(

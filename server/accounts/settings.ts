@@ -14,10 +14,15 @@ export const DEFAULT_SETTINGS: Settings = {
 };
 
 export async function settingsOf(teacherId: string): Promise<Settings> {
-  const [row] = await database().select().from(teacherSettings).where(eq(teacherSettings.userId, teacherId)); // prettier-ignore
+  const [row] = await database().select().from(teacherSettings).where(eq(teacherSettings.userId, teacherId));
   return row ?? DEFAULT_SETTINGS;
 }
 
 export async function saveSettings(teacherId: string, settings: Settings): Promise<void> {
-  await changing((tx) => tx.insert(teacherSettings).values({ userId: teacherId, ...settings }).onDuplicateKeyUpdate({ set: settings })); // prettier-ignore
+  await changing((tx) =>
+    tx
+      .insert(teacherSettings)
+      .values({ userId: teacherId, ...settings })
+      .onDuplicateKeyUpdate({ set: settings }),
+  );
 }

@@ -13,7 +13,7 @@ function policy(): { kind: SignUp; code: string } {
   const set = process.env.OLDHAND_SIGN_UP?.trim() || 'open';
   if (set === 'open' || set === 'closed') return { kind: set, code: '' };
   const code = /^code:(.{4,})$/.exec(set)?.[1];
-  if (code === undefined) throw new Told(503, 'OLDHAND_SIGN_UP must be open, closed, or code: and at least four letters.'); // prettier-ignore
+  if (code === undefined) throw new Told(503, 'OLDHAND_SIGN_UP must be open, closed, or code: and at least four letters.');
   return { kind: 'code', code };
 }
 

@@ -66,8 +66,7 @@ function answered<T>(work: Promise<T>): Promise<T> {
 function lasting(client: Client): Client {
   const again = (name: 'query' | 'execute') =>
     ((query: unknown, values?: unknown) => {
-      const run = () =>
-        answered((client[name] as (q: unknown, v: unknown) => Promise<unknown>).call(client, query, values));
+      const run = () => answered((client[name] as (q: unknown, v: unknown) => Promise<unknown>).call(client, query, values));
       return READS.test(sqlOf(query)) ? whileLost(run) : run();
     }) as Client['query'];
   return {
@@ -103,7 +102,12 @@ function poolClient(url: string, limit: number): Client {
 /** Several hosts: the first that answers is used; one that fails rests a while and is then tried again. */
 function clusterClient(url: string, limit: number): Client {
   const { hosts, ...account } = readDatabaseUrl(url);
-  const cluster = createPoolCluster({ canRetry: true, removeNodeErrorCount: 1, restoreNodeTimeout: NODE_REST_MS, defaultSelector: 'ORDER' }); // prettier-ignore
+  const cluster = createPoolCluster({
+    canRetry: true,
+    removeNodeErrorCount: 1,
+    restoreNodeTimeout: NODE_REST_MS,
+    defaultSelector: 'ORDER',
+  });
   const add = (i: number) => cluster.add(`n${i}`, { ...OPTIONS, ...account, ...hosts[i], connectionLimit: limit });
   hosts.forEach((_, i) => add(i));
   const nodes = cluster.of('*', 'ORDER');
@@ -213,7 +217,7 @@ export async function changing<T>(work: (tx: Transaction) => Promise<T>): Promis
         continue;
       }
       if (isLost(error) && committing)
-        throw new Told(503, 'The database went away just as this was being saved. Look whether it is there before you do it again.'); // prettier-ignore
+        throw new Told(503, 'The database went away just as this was being saved. Look whether it is there before you do it again.');
       throw error;
     }
   }

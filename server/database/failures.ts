@@ -31,16 +31,15 @@ function* chain(error: unknown): Generator<Failure> {
   for (let e = error as Failure | undefined; e && typeof e === 'object'; e = e.cause as typeof e) yield e;
 }
 
-const has = (error: unknown, codes: Set<string>): boolean =>
-  [...chain(error)].some((e) => typeof e.code === 'string' && codes.has(e.code));
+const has = (error: unknown, codes: Set<string>): boolean => [...chain(error)].some((e) => typeof e.code === 'string' && codes.has(e.code));
 
 export const isDuplicate = (error: unknown): boolean => has(error, new Set(['ER_DUP_ENTRY']));
 /** A row that another row must stand on is not there. */
-export const isOrphan = (error: unknown): boolean => has(error, new Set(['ER_NO_REFERENCED_ROW', 'ER_NO_REFERENCED_ROW_2'])); // prettier-ignore
+export const isOrphan = (error: unknown): boolean => has(error, new Set(['ER_NO_REFERENCED_ROW', 'ER_NO_REFERENCED_ROW_2']));
 export const isDeadlock = (error: unknown): boolean => has(error, DEADLOCK);
 /** The database is out of reach, or went away in the middle. */
 export const isLost = (error: unknown): boolean =>
-  has(error, LOST) || [...chain(error)].some((e) => /in closed state|Pool is closed|Connection lost/.test(String(e.message))); // prettier-ignore
+  has(error, LOST) || [...chain(error)].some((e) => /in closed state|Pool is closed|Connection lost/.test(String(e.message)));
 /** A cluster's node that has lost the others: it takes connections and answers nothing. */
 export const isSevered = (error: unknown): boolean => has(error, new Set(['ER_UNKNOWN_COM_ERROR']));
 export const isFull = (error: unknown): boolean =>

@@ -5,7 +5,8 @@ import { createConnection, type Connection, type RowDataPacket } from 'mysql2/pr
 import { migrateDatabase, pendingMigrations } from './migrateCommand';
 
 const ROOT = join(__dirname, '..', '..');
-const EMPTY = 'drop database if exists oldhand_trial; create database oldhand_trial character set utf8mb4 collate utf8mb4_unicode_ci; use oldhand_trial'; // prettier-ignore
+const EMPTY =
+  'drop database if exists oldhand_trial; create database oldhand_trial character set utf8mb4 collate utf8mb4_unicode_ci; use oldhand_trial';
 const url = () => process.env.DATABASE_URL!.replace(/\/oldhand$/, '/oldhand_trial');
 let db: Connection;
 beforeAll(async () => {
@@ -20,12 +21,18 @@ beforeEach(() => db.query(EMPTY));
 const rows = async (sql: string) => (await db.query<RowDataPacket[]>(sql))[0];
 /** Everything the schema is made of, but for the migrations' own tables. */
 async function shape(): Promise<string[]> {
-  const columns = await rows("select concat(table_name, '.', column_name, ' ', column_type, ' ', is_nullable) as s from information_schema.columns where table_schema = 'oldhand_trial' and table_name not like '\\_\\_%'"); // prettier-ignore
-  const keys = await rows("select concat(table_name, ' ', constraint_name, ' ', constraint_type) as s from information_schema.table_constraints where table_schema = 'oldhand_trial' and table_name not like '\\_\\_%'"); // prettier-ignore
-  const indexes = await rows("select concat(table_name, ' ', index_name, ' ', column_name, ' ', seq_in_index) as s from information_schema.statistics where table_schema = 'oldhand_trial' and table_name not like '\\_\\_%'"); // prettier-ignore
+  const columns = await rows(
+    "select concat(table_name, '.', column_name, ' ', column_type, ' ', is_nullable) as s from information_schema.columns where table_schema = 'oldhand_trial' and table_name not like '\\_\\_%'",
+  );
+  const keys = await rows(
+    "select concat(table_name, ' ', constraint_name, ' ', constraint_type) as s from information_schema.table_constraints where table_schema = 'oldhand_trial' and table_name not like '\\_\\_%'",
+  );
+  const indexes = await rows(
+    "select concat(table_name, ' ', index_name, ' ', column_name, ' ', seq_in_index) as s from information_schema.statistics where table_schema = 'oldhand_trial' and table_name not like '\\_\\_%'",
+  );
   return [...columns, ...keys, ...indexes].map((r) => r.s as string).sort();
 }
-const migrate = (onStatement?: (tag: string, statement: number) => void) => migrateDatabase(url(), ROOT, onStatement); // prettier-ignore
+const migrate = (onStatement?: (tag: string, statement: number) => void) => migrateDatabase(url(), ROOT, onStatement);
 
 let whole: string[] = [];
 const statements: [string, number][] = [];
@@ -65,9 +72,7 @@ test('a folder that an earlier version left half made comes to the same end', as
   for (const many of [7, 11, 31]) {
     await db.query(EMPTY);
     // As the library's own migrator leaves it: its table, and no word of what has run.
-    await db.query(
-      'create table `__drizzle_migrations` (id serial primary key, hash text not null, created_at bigint)',
-    );
+    await db.query('create table `__drizzle_migrations` (id serial primary key, hash text not null, created_at bigint)');
     for (const statement of first.split('--> statement-breakpoint').slice(0, many)) await db.query(statement);
     await migrate();
     expect(await shape()).toEqual(whole);
@@ -75,10 +80,13 @@ test('a folder that an earlier version left half made comes to the same end', as
 });
 
 test('what an earlier version had wrapped up is taken over: its data stays, its landmarks hang on by key', async () => {
-  const journal = JSON.parse(await readFile(join(ROOT, 'server/migrations/meta/_journal.json'), 'utf8')) as { entries: { tag: string; when: number }[] }; // prettier-ignore
+  const journal = JSON.parse(await readFile(join(ROOT, 'server/migrations/meta/_journal.json'), 'utf8')) as {
+    entries: { tag: string; when: number }[];
+  };
   const old = journal.entries.slice(0, 2);
   for (const { tag } of old)
-    for (const statement of (await readFile(join(ROOT, 'server/migrations', `${tag}.sql`), 'utf8')).split('--> statement-breakpoint')) await db.query(statement); // prettier-ignore
+    for (const statement of (await readFile(join(ROOT, 'server/migrations', `${tag}.sql`), 'utf8')).split('--> statement-breakpoint'))
+      await db.query(statement);
   await db.query('create table `__drizzle_migrations` (id serial primary key, hash text not null, created_at bigint)');
   await db.query('insert into `__drizzle_migrations` (hash, created_at) values (?, ?)', ['x', old[1].when]);
   await db.query(`insert into user (id, name, email, created_at, updated_at) values ('t', 'T', 't@fennick.example', now(), now());
@@ -88,12 +96,12 @@ test('what an earlier version had wrapped up is taken over: its data stays, its 
     insert into works (id, study_id, picture_id, title, impressions) values ('w', 's', 'p', 'W', '');
     insert into landmark_sets (id, study_id, subject, subject_id, template, points, updated_at) values ('a', 's', 'work', 'w', 'free', '{}', now()), ('b', 's', 'piece', 'gone', 'free', '{}', now());
     insert into edits (study_id, subject, subject_id, label, at) values ('s', 'work', 'w', 'old', now());
-    insert into jobs (id, teacher_id, study_id, kind, work_key, payload, told, created_at) values ('j', 't', 's', 'measure-work', 'measure-work:w', '{}', '', now()), ('k', 't', 'gone', 'measure-work', 'measure-work:gone', '{}', '', now())`); // prettier-ignore
+    insert into jobs (id, teacher_id, study_id, kind, work_key, payload, told, created_at) values ('j', 't', 's', 'measure-work', 'measure-work:w', '{}', '', now()), ('k', 't', 'gone', 'measure-work', 'measure-work:gone', '{}', '', now())`);
   const { holdsData, pending } = await pendingMigrations(url(), ROOT);
-  expect([holdsData, pending[0], pending.length]).toEqual([true, expect.stringMatching(/^0002/), journal.entries.length - 2]); // prettier-ignore
+  expect([holdsData, pending[0], pending.length]).toEqual([true, expect.stringMatching(/^0002/), journal.entries.length - 2]);
   await migrate();
   expect(await shape()).toEqual(whole);
-  expect(await rows('select id, work_id, piece_id from landmark_sets')).toEqual([{ id: 'a', work_id: 'w', piece_id: null }]); // prettier-ignore
+  expect(await rows('select id, work_id, piece_id from landmark_sets')).toEqual([{ id: 'a', work_id: 'w', piece_id: null }]);
   expect(await rows('select id, work_id, study_id from jobs')).toEqual([{ id: 'j', work_id: 'w', study_id: 's' }]);
   expect(await rows('select title from works')).toEqual([{ title: 'W' }]);
 });

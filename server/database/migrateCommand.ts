@@ -34,11 +34,18 @@ interface Migration {
 
 async function migrationsIn(root: string): Promise<Migration[]> {
   const folder = join(root, 'server', 'migrations');
-  const journal = JSON.parse(await readFile(join(folder, 'meta', '_journal.json'), 'utf8')) as { entries: { tag: string; when: number }[] }; // prettier-ignore
+  const journal = JSON.parse(await readFile(join(folder, 'meta', '_journal.json'), 'utf8')) as { entries: { tag: string; when: number }[] };
   return Promise.all(
     journal.entries.map(async ({ tag, when }) => {
       const text = await readFile(join(folder, `${tag}.sql`), 'utf8');
-      return { tag, when, statements: text.split(BREAK).map((s) => s.trim()).filter(Boolean) }; // prettier-ignore
+      return {
+        tag,
+        when,
+        statements: text
+          .split(BREAK)
+          .map((s) => s.trim())
+          .filter(Boolean),
+      };
     }),
   );
 }
@@ -56,7 +63,7 @@ async function connect(url: string): Promise<Connection> {
   throw last;
 }
 
-const rowsOf = async (db: Connection, sql: string, values: unknown[] = []) => (await db.query<RowDataPacket[]>(sql, values as never))[0]; // prettier-ignore
+const rowsOf = async (db: Connection, sql: string, values: unknown[] = []) => (await db.query<RowDataPacket[]>(sql, values as never))[0];
 const hasTable = async (db: Connection, name: string) => (await rowsOf(db, 'show tables like ?', [name])).length > 0;
 
 /** Statements by migration: whether each was begun and done. */
@@ -85,13 +92,13 @@ async function alone(url: string): Promise<() => Promise<void>> {
   const db = await connect(url);
   try {
     const [got] = await rowsOf(db, 'select get_lock(?, 600) as got', [LEASE]);
-    if (Number(got.got) !== 1) throw new Error('another server has been bringing the database up to date for ten minutes'); // prettier-ignore
+    if (Number(got.got) !== 1) throw new Error('another server has been bringing the database up to date for ten minutes');
     return () => db.end();
   } catch (error) {
     if (!/cluster|wsrep|not.*support/i.test((error as Error).message)) throw error;
   }
   const owner = crypto.randomUUID();
-  await db.query(`create table if not exists \`${LEASE}\` (id int primary key, owner varchar(60) not null, until bigint not null)`); // prettier-ignore
+  await db.query(`create table if not exists \`${LEASE}\` (id int primary key, owner varchar(60) not null, until bigint not null)`);
   await db.query(`insert ignore into \`${LEASE}\` values (1, '', 0)`);
   const renew = async () => {
     const now = Date.now();
@@ -116,9 +123,11 @@ export async function pendingMigrations(url: string, root: string): Promise<{ pe
   const db = await connect(url);
   try {
     const migrations = await migrationsIn(root);
-    const holdsData = await hasTable(db, 'user') && (await rowsOf(db, 'select 1 from `user` limit 1')).length > 0; // prettier-ignore
+    const holdsData = (await hasTable(db, 'user')) && (await rowsOf(db, 'select 1 from `user` limit 1')).length > 0;
     if (!(await hasTable(db, LOG))) {
-      const old = (await hasTable(db, '__drizzle_migrations')) ? await rowsOf(db, 'select max(created_at) as at from `__drizzle_migrations`') : []; // prettier-ignore
+      const old = (await hasTable(db, '__drizzle_migrations'))
+        ? await rowsOf(db, 'select max(created_at) as at from `__drizzle_migrations`')
+        : [];
       return { pending: migrations.filter((m) => m.when > Number(old[0]?.at ?? 0)).map((m) => m.tag), holdsData };
     }
     const log = await written(db);
@@ -139,7 +148,9 @@ export async function migrateDatabase(
   const release = await alone(url);
   const db = await connect(url);
   try {
-    await db.query(`create table if not exists \`${LOG}\` (tag varchar(120) not null, statement int not null, done tinyint not null, at timestamp not null default current_timestamp, primary key (tag, statement))`); // prettier-ignore
+    await db.query(
+      `create table if not exists \`${LOG}\` (tag varchar(120) not null, statement int not null, done tinyint not null, at timestamp not null default current_timestamp, primary key (tag, statement))`,
+    );
     const inherited = await takeOver(db, migrations);
     const log = await written(db);
     for (const { tag, statements } of migrations)

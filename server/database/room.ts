@@ -5,7 +5,11 @@ import { Told } from '../errors';
 const LEAST_MB = 300;
 
 export const noRoom = (): Told =>
-  new Told(507, 'The disk of this installation is almost full, so no pictures are taken in just now. Everything saved before is safe. Ask whoever runs it to make room, then send the picture again.', 'picture'); // prettier-ignore
+  new Told(
+    507,
+    'The disk of this installation is almost full, so no pictures are taken in just now. Everything saved before is safe. Ask whoever runs it to make room, then send the picture again.',
+    'picture',
+  );
 
 /** Refuses an upload while space is short. A database elsewhere looks after its own disk and says so itself. */
 export async function checkRoom(bytes = 0): Promise<void> {

@@ -51,7 +51,7 @@ async function cached(dir: string, what: unknown, ending: string, make: () => Pr
 
 async function demoTeacher(): Promise<string> {
   const db = database();
-  const [row] = await db.select({ id: user.id }).from(user).where(eq(user.email, DEMO_EMAIL)); // prettier-ignore
+  const [row] = await db.select({ id: user.id }).from(user).where(eq(user.email, DEMO_EMAIL));
   if (row) return row.id;
   const made = await auth().api.signUpEmail({ body: { email: DEMO_EMAIL, password: DEMO_PASSWORD, name: DEMO_NAME } });
   return made.user.id;
@@ -85,10 +85,15 @@ const RULES: readonly ['feature' | 'always' | 'never', string, string, string][]
   ['always', '', 'One small warm light in every picture.', 'A lantern, a lamp, a buoy: always one, always small.'],
   ['never', '', 'Hands are shown.', 'Capes cover them in every figure.'],
   ['always', '', 'The horizon stands high, about a fifth from the top.', 'In all six works.'],
-]; // prettier-ignore
+];
 
 async function seedStudy(teacherId: string, cache: string, say: Say): Promise<string> {
-  const classId = await createClass(teacherId, CLASS_NAME, SCHOOL_NAME, STUDENTS.map((s) => ({ firstName: s.firstName, initial: s.initial }))); // prettier-ignore
+  const classId = await createClass(
+    teacherId,
+    CLASS_NAME,
+    SCHOOL_NAME,
+    STUDENTS.map((s) => ({ firstName: s.firstName, initial: s.initial })),
+  );
   await seedKit(teacherId);
   const studyId = await createStudy(teacherId, {
     title: STUDY_TITLE,
@@ -137,10 +142,9 @@ async function seedStudy(teacherId: string, cache: string, say: Say): Promise<st
     );
     const id = await addReference(teacherId, studyId, png, `${title}.png`, { title, credit: 'class photograph' });
     const [{ template, points }] = drawing.landmarks;
-    await placeLandmarks(teacherId, { subject: 'reference', subjectId: id, template }, 0, scaled(points, REFERENCE_PX_PER_MM), null); // prettier-ignore
+    await placeLandmarks(teacherId, { subject: 'reference', subjectId: id, template }, 0, scaled(points, REFERENCE_PX_PER_MM), null);
   }
-  for (const [kind, feature, sentence, evidence] of RULES)
-    await addRule(teacherId, studyId, { kind, feature, sentence, evidence });
+  for (const [kind, feature, sentence, evidence] of RULES) await addRule(teacherId, studyId, { kind, feature, sentence, evidence });
   // A teacher's undo begins with what the teacher does.
   await database().delete(edits).where(eq(edits.studyId, studyId));
   return studyId;
@@ -173,9 +177,10 @@ async function photographOf(piece: DemoPiece, cache: string): Promise<{ jpeg: Bu
     await cached(cache, [what, 'corners'], 'json', async () => Buffer.from(JSON.stringify(photo.corners)));
     return encodeJpeg(photo.image, 92);
   });
-  const corners = JSON.parse(
-    (await cached(cache, [what, 'corners'], 'json', async () => Buffer.from('[]'))).toString(),
-  ) as [number, number][];
+  const corners = JSON.parse((await cached(cache, [what, 'corners'], 'json', async () => Buffer.from('[]'))).toString()) as [
+    number,
+    number,
+  ][];
   return { jpeg, corners };
 }
 
@@ -192,13 +197,7 @@ async function carryLandmarks(teacherId: string, { piece, id, corners }: Arrived
   const points = Object.fromEntries(
     Object.entries(figure.points).map(([n, p]) => [n, applyHomography(toUpright, applyHomography(toPhoto, p))]),
   );
-  await placeLandmarks(
-    teacherId,
-    { subject: 'piece', subjectId: id, template: figure.template },
-    0,
-    points,
-    null,
-  ).catch(() => 0);
+  await placeLandmarks(teacherId, { subject: 'piece', subjectId: id, template: figure.template }, 0, points, null).catch(() => 0);
   return true;
 }
 
@@ -211,8 +210,11 @@ async function seedPieces(cache: string, only = STUDENTS.length): Promise<void> 
     .innerJoin(user, eq(user.id, studies.teacherId))
     .where(and(eq(user.email, DEMO_EMAIL), eq(studies.title, STUDY_TITLE)));
   if (!study?.classId) return;
-  const roster = await db.select().from(students).where(eq(students.classId, study.classId)); // prettier-ignore
-  const there = await db.select({ id: pieces.id, studentId: pieces.studentId, kind: pieces.kind, attempt: pieces.attempt }).from(pieces).where(eq(pieces.studyId, study.id)); // prettier-ignore
+  const roster = await db.select().from(students).where(eq(students.classId, study.classId));
+  const there = await db
+    .select({ id: pieces.id, studentId: pieces.studentId, kind: pieces.kind, attempt: pieces.attempt })
+    .from(pieces)
+    .where(eq(pieces.studyId, study.id));
   let open: Arrived[] = [];
   const carry = async () => {
     const next: Arrived[] = [];
@@ -220,14 +222,10 @@ async function seedPieces(cache: string, only = STUDENTS.length): Promise<void> 
     open = next;
   };
   for (const piece of demoPieces(only)) {
-    const student = roster.find(
-      (r) => r.firstName === STUDENTS[piece.student].firstName && r.initial === STUDENTS[piece.student].initial,
-    );
+    const student = roster.find((r) => r.firstName === STUDENTS[piece.student].firstName && r.initial === STUDENTS[piece.student].initial);
     if (!student) continue;
     const photo = await photographOf(piece, cache);
-    const before = there.find(
-      (t) => t.studentId === student.id && t.kind === piece.kind && t.attempt === piece.attempt,
-    );
+    const before = there.find((t) => t.studentId === student.id && t.kind === piece.kind && t.attempt === piece.attempt);
     const id =
       before?.id ??
       (await addPiece(study.teacherId, study.id, photo.jpeg, `${piece.key}.jpg`, {
@@ -245,7 +243,7 @@ async function seedPieces(cache: string, only = STUDENTS.length): Promise<void> 
   while (open.length) {
     await new Promise((done) => setTimeout(done, 1500));
     await carry();
-    const [any] = await db.select({ id: works.id }).from(works).where(eq(works.studyId, study.id)).limit(1); // prettier-ignore
+    const [any] = await db.select({ id: works.id }).from(works).where(eq(works.studyId, study.id)).limit(1);
     if (!any) return;
   }
 }

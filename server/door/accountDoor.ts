@@ -29,7 +29,9 @@ export async function accountAnswer(request: Request): Promise<Response> {
       await checkTries(what, email, request.headers);
       if (what === 'sign-up') await checkSignUp(code);
     }
-    const answer = await auth().handler(new Request(request.url, { method: request.method, headers: request.headers, body: text || undefined })); // prettier-ignore
+    const answer = await auth().handler(
+      new Request(request.url, { method: request.method, headers: request.headers, body: text || undefined }),
+    );
     answer.headers.set('cache-control', 'no-store');
     return answer;
   } catch (error) {

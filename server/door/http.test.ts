@@ -23,7 +23,7 @@ const run = async (work: Parameters<typeof handle>[0], r = request()) => {
 };
 
 test('a handler gets the teacher and the path’s names; nothing given back is ok', async () => {
-  expect(await run(async ({ teacher, params }) => [teacher.id, params.study])).toEqual({ status: 200, json: ['t1', 's1'] }); // prettier-ignore
+  expect(await run(async ({ teacher, params }) => [teacher.id, params.study])).toEqual({ status: 200, json: ['t1', 's1'] });
   expect(await run(async () => undefined)).toEqual({ status: 200, json: { ok: true } });
 });
 
@@ -44,7 +44,7 @@ test('a change counts from the configured address alone, by number or name; a lo
   expect(await from({ origin: 'http://elsewhere.example', host: 'elsewhere.example' })).toBe(403);
   // A proxy that passes no Host changes nothing.
   expect(await from({ origin: HOST, host: 'backend:9000' })).toBe(200);
-  for (const origin of ['null', 'not an address', 'http://127.0.0.1:4170.elsewhere.example']) expect(await from({ origin })).toBe(403); // prettier-ignore
+  for (const origin of ['null', 'not an address', 'http://127.0.0.1:4170.elsewhere.example']) expect(await from({ origin })).toBe(403);
   expect(await from({})).toBe(403);
   expect((await run(work, request({}, { origin: 'http://elsewhere.example' }))).status).toBe(200);
 });
@@ -75,14 +75,14 @@ test('an address is believed only from a configured proxy, and of what it says o
 
 test('each kind of error becomes its answer; what nobody foresaw tells nothing of the inside', async () => {
   const failing = (error: unknown) => run(() => Promise.reject(error));
-  expect(await failing(new Told(413, 'Too large.', 'picture'))).toEqual({ status: 413, json: { error: 'Too large.', field: 'picture' } }); // prettier-ignore
+  expect(await failing(new Told(413, 'Too large.', 'picture'))).toEqual({ status: 413, json: { error: 'Too large.', field: 'picture' } });
   expect((await failing(conflict('This rule'))).status).toBe(409);
-  expect(await failing(new CoreError('patch: outside'))).toEqual({ status: 400, json: { error: 'patch: outside', field: null } }); // prettier-ignore
+  expect(await failing(new CoreError('patch: outside'))).toEqual({ status: 400, json: { error: 'patch: outside', field: null } });
   // What the engine says of itself is nobody's business.
   expect((await failing(new RangeError('Maximum call stack size exceeded'))).json.error).not.toMatch(/stack/);
   const gone = await failing(Object.assign(new Error('read ECONNRESET'), { code: 'ECONNRESET' }));
   expect([gone.status, gone.json.error]).toEqual([503, expect.stringMatching(/saved before is safe/)]);
-  const full = await failing(new Error('Failed query', { cause: Object.assign(new Error('x'), { code: 'ER_RECORD_FILE_FULL' }) })); // prettier-ignore
+  const full = await failing(new Error('Failed query', { cause: Object.assign(new Error('x'), { code: 'ER_RECORD_FILE_FULL' }) }));
   expect([full.status, full.json.error]).toEqual([507, expect.stringMatching(/disk .* almost full/)]);
   const inside = await failing(new Error("ER_ACCESS_DENIED for 'oldhand'@'127.0.0.1'"));
   expect(inside.status).toBe(500);
@@ -118,7 +118,12 @@ const sendForm = (parts: [string, string | Blob, string?][]) => {
 };
 
 test('an upload comes with its name and fields; none, or a broken one, is told', async () => {
-  const taken = await upload(sendForm([['picture', new Blob(['abc']), 'sheet.png'], ['title', 'Ferry']])); // prettier-ignore
+  const taken = await upload(
+    sendForm([
+      ['picture', new Blob(['abc']), 'sheet.png'],
+      ['title', 'Ferry'],
+    ]),
+  );
   expect([taken.bytes.toString(), taken.name, taken.fields]).toEqual(['abc', 'sheet.png', { title: 'Ferry' }]);
   await expect(upload(sendForm([['title', 'Ferry']]))).rejects.toMatchObject({ status: 400, field: 'picture' });
   await expect(upload(request({ method: 'POST', body: 'abc' }))).rejects.toMatchObject({ field: 'picture' });
@@ -147,34 +152,35 @@ test('an upload is cut off as soon as it grows beyond 40 MB', async () => {
     body: stream,
     duplex: 'half',
   } as RequestInit);
-  await expect(upload(huge)).rejects.toMatchObject({ status: 413, message: expect.stringMatching(/“big\.jpg” is larger than 40 MB/) }); // prettier-ignore
+  await expect(upload(huge)).rejects.toMatchObject({ status: 413, message: expect.stringMatching(/“big\.jpg” is larger than 40 MB/) });
   // Not all of the 400 MB was taken in before it was refused.
   expect(sent).toBeLessThan(80);
 });
 
-const multipart = (
-  text: string | Buffer,
-  type = 'multipart/form-data; boundary=zzz',
-  more: Record<string, string> = {},
-) =>
+const multipart = (text: string | Buffer, type = 'multipart/form-data; boundary=zzz', more: Record<string, string> = {}) =>
   new Request(`${HOST}/api/x`, { method: 'POST', headers: { 'content-type': type, ...more }, body: text as BodyInit });
-const part = (name: string, file?: string) => `--zzz\r\nContent-Disposition: form-data; name="${name}"${file ? `; filename="${file}"` : ''}\r\n\r\n`; // prettier-ignore
+const part = (name: string, file?: string) =>
+  `--zzz\r\nContent-Disposition: form-data; name="${name}"${file ? `; filename="${file}"` : ''}\r\n\r\n`;
 
 test('exactly 40 MB are taken, one byte more is not, and 41 MB are told before they are read', async () => {
   const forty = Buffer.alloc(40 * 1024 * 1024, 1);
-  const whole = (bytes: Buffer) => multipart(Buffer.concat([Buffer.from(part('picture', 'big.jpg')), bytes, Buffer.from('\r\n--zzz--\r\n')])); // prettier-ignore
+  const whole = (bytes: Buffer) =>
+    multipart(Buffer.concat([Buffer.from(part('picture', 'big.jpg')), bytes, Buffer.from('\r\n--zzz--\r\n')]));
   expect((await upload(whole(forty))).bytes.length).toBe(forty.length);
   await expect(upload(whole(Buffer.concat([forty, Buffer.from('x')])))).rejects.toMatchObject({ status: 413 });
   const announced = multipart('', undefined, { 'content-length': String(42 * 1024 * 1024) });
   const store = jest.fn();
-  await expect(takingIn(announced, store)).rejects.toMatchObject({ status: 413, message: expect.stringMatching(/larger than 40 MB/) }); // prettier-ignore
+  await expect(takingIn(announced, store)).rejects.toMatchObject({ status: 413, message: expect.stringMatching(/larger than 40 MB/) });
   expect(announced.bodyUsed).toBe(false);
 });
 
 test('a missing boundary and a second file are told as what they are', async () => {
-  await expect(upload(multipart('x', 'multipart/form-data'))).rejects.toMatchObject({ status: 400, message: expect.stringMatching(/no boundary/) }); // prettier-ignore
+  await expect(upload(multipart('x', 'multipart/form-data'))).rejects.toMatchObject({
+    status: 400,
+    message: expect.stringMatching(/no boundary/),
+  });
   const two = `${part('picture', 'a.png')}abc\r\n${part('picture', 'b.png')}def\r\n--zzz--\r\n`;
-  await expect(upload(multipart(two))).rejects.toMatchObject({ status: 400, message: expect.stringMatching(/one picture at a time/) }); // prettier-ignore
+  await expect(upload(multipart(two))).rejects.toMatchObject({ status: 400, message: expect.stringMatching(/one picture at a time/) });
 });
 
 test('a fifth upload at once is refused before it is read, and may come again in a second', async () => {

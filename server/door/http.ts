@@ -20,9 +20,10 @@ const json = (value: unknown, status: number, more: Record<string, string> = {})
 /** What is said of an error nobody meant for a person, where something helpful can be said of it. */
 function plainly(error: unknown): unknown {
   if (isFull(error)) return noRoom();
-  if (isLost(error)) return new Told(503, 'The database does not answer just now. What was saved before is safe; try again in a moment.', null, 3); // prettier-ignore
+  if (isLost(error))
+    return new Told(503, 'The database does not answer just now. What was saved before is safe; try again in a moment.', null, 3);
   if (error instanceof CoreError) return new Told(400, error.message);
-  if (error instanceof ValidationError) return new Told(400, error.errors[0], error.path ?? error.inner[0]?.path ?? null); // prettier-ignore
+  if (error instanceof ValidationError) return new Told(400, error.errors[0], error.path ?? error.inner[0]?.path ?? null);
   return error;
 }
 
@@ -98,8 +99,7 @@ function tooDeep(value: unknown): boolean {
 /** The request's JSON checked by a schema; unknown fields are dropped. */
 export async function body<S extends AnyObjectSchema>(request: Request, schema: S): Promise<InferType<S>> {
   const value = readJson(await textOf(request));
-  if (typeof value !== 'object' || value === null || Array.isArray(value))
-    throw new Told(400, 'The request must hold one JSON object.');
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new Told(400, 'The request must hold one JSON object.');
   if (tooDeep(value)) throw new Told(400, 'The request is nested deeper than anything a form here sends.');
   return schema.validate(value, { abortEarly: true, stripUnknown: true });
 }

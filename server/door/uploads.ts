@@ -19,13 +19,12 @@ const FORM_BYTES = 1024 * 1024;
 
 const holder = globalThis as { __oldhandUploads?: number };
 const tooLarge = (name: string | null) =>
-  new Told(413, `${name === null ? 'This picture' : `“${name}”`} is larger than 40 MB. Save it smaller and choose it again.`, 'picture'); // prettier-ignore
+  new Told(413, `${name === null ? 'This picture' : `“${name}”`} is larger than 40 MB. Save it smaller and choose it again.`, 'picture');
 
 /** Reads a multipart upload as it streams in, stopping as soon as it grows beyond 40 MB. */
 export async function readUpload(request: Request): Promise<Upload> {
   const type = request.headers.get('content-type') ?? '';
-  if (!type.startsWith('multipart/form-data') || !request.body)
-    throw new Told(400, 'Choose a picture to send.', 'picture');
+  if (!type.startsWith('multipart/form-data') || !request.body) throw new Told(400, 'Choose a picture to send.', 'picture');
   // One byte more than allowed, so that a picture of just 40 MB is not taken for a larger one.
   const limits = { files: 1, fileSize: MOST_BYTES + 1, fields: 30, fieldSize: 20_000, parts: 40 };
   let busboy: ReturnType<typeof Busboy>;
@@ -70,8 +69,7 @@ export async function takingIn<T>(request: Request, store: (upload: Upload) => P
   const size = Number(request.headers.get('content-length') ?? 0);
   if (size > MOST_BYTES + FORM_BYTES) throw tooLarge(null);
   const under = holder.__oldhandUploads ?? 0;
-  if (under >= MOST_AT_ONCE)
-    throw new Told(503, 'Other pictures are coming in. This one is sent again by itself.', 'picture', 1);
+  if (under >= MOST_AT_ONCE) throw new Told(503, 'Other pictures are coming in. This one is sent again by itself.', 'picture', 1);
   holder.__oldhandUploads = under + 1;
   try {
     await checkRoom(size);
@@ -82,13 +80,7 @@ export async function takingIn<T>(request: Request, store: (upload: Upload) => P
 }
 
 /** A number from a form field, or null where it is empty. */
-export function fieldNumber(
-  fields: Record<string, string>,
-  name: string,
-  low: number,
-  high: number,
-  whole = false,
-): number | null {
+export function fieldNumber(fields: Record<string, string>, name: string, low: number, high: number, whole = false): number | null {
   const text = fields[name]?.trim();
   if (!text) return null;
   const value = Number(text);

@@ -4,24 +4,26 @@ import { desc, eq } from 'drizzle-orm';
 import { getTableConfig, type MySqlTable } from 'drizzle-orm/mysql-core';
 import { TABLES } from '../../tests/support/counting';
 import { planOf as planFor, savePlan, StoredPlan } from '../lessons/plans';
-import {
-  addPiece,
-  answerRule,
-  answersOf,
-  comparisonOf,
-  listPieces,
-  noteFinding,
-  placeCorners,
-  removePiece,
-} from '../pieces/pieces';
+import { addPiece, answerRule, answersOf, comparisonOf, listPieces, noteFinding, placeCorners, removePiece } from '../pieces/pieces';
 import { database, newId } from '../database/connection';
-import { edits, facts, findingNotes, landmarkSets, pieces, pins, plans, referencePictures, ruleAnswers, rules, works } from '../schema'; // prettier-ignore
+import { edits, facts, findingNotes, landmarkSets, pieces, pins, plans, referencePictures, ruleAnswers, rules, works } from '../schema';
 import { createClass, rosterOf } from '../studies/classes';
 import { landmarksOf, placeLandmarks } from '../studies/landmarks';
 import { referenceOf, studyOf, workOf } from '../accounts/ownership';
 import { addReference, changeReference, listReferences, removeReference, tickRule } from '../studies/references';
 import { addRule, changeRule, listRules, removeRule } from '../studies/rules';
-import { addFact, addPin, addWork, cropWork, factsOf, listWorks as worksIn, pinsOf, removeFact, removeWork, updateWork } from '../studies/works'; // prettier-ignore
+import {
+  addFact,
+  addPin,
+  addWork,
+  cropWork,
+  factsOf,
+  listWorks as worksIn,
+  pinsOf,
+  removeFact,
+  removeWork,
+  updateWork,
+} from '../studies/works';
 import { updateStudy } from '../studies/studies';
 import { editState, step } from './log';
 import { partsOf } from './rows';
@@ -67,7 +69,7 @@ test('a new edit ends what could have been redone; the bar says what comes next'
   await never('One.');
   await never('Two.');
   expect(await undo()).toMatch(/Two/);
-  expect(await editState(teacher, study)).toMatchObject({ undo: expect.stringMatching(/One/), redo: expect.stringMatching(/Two/) }); // prettier-ignore
+  expect(await editState(teacher, study)).toMatchObject({ undo: expect.stringMatching(/One/), redo: expect.stringMatching(/Two/) });
   await never('Three.');
   expect((await editState(teacher, study)).redo).toBeNull();
   await expect(step(await newTeacher(), study, 'undo')).rejects.toMatchObject({ status: 404 });
@@ -90,7 +92,7 @@ test('a feature has one rule; sixty rules are enough', async () => {
   expect(await addRule(teacher, study, { ...rule, sentence: 'Lines 1.6 mm apart.' })).toBe(id);
   expect(await sentences()).toEqual(['Lines 1.6 mm apart.']);
   for (let i = 1; i < 60; i++) await never(`Rule ${i}.`);
-  await expect(never('One too many.')).rejects.toMatchObject({ status: 400, message: expect.stringMatching(/at most 60/) }); // prettier-ignore
+  await expect(never('One too many.')).rejects.toMatchObject({ status: 400, message: expect.stringMatching(/at most 60/) });
 });
 
 test('points: placed, moved, undone; the wrong template and too many points are named', async () => {
@@ -105,9 +107,9 @@ test('points: placed, moved, undone; the wrong template and too many points are 
   expect(now.version).toBeGreaterThan(second);
   await undo();
   expect(await landmarksOf(teacher, 'work', work)).toEqual([]);
-  await expect(placeLandmarks(teacher, { ...key, template: 'dog' }, 0, {}, '')).rejects.toMatchObject({ field: 'template' }); // prettier-ignore
+  await expect(placeLandmarks(teacher, { ...key, template: 'dog' }, 0, {}, '')).rejects.toMatchObject({ field: 'template' });
   const many = Object.fromEntries(Array.from({ length: 81 }, (_, i) => [`p${i}`, [i, i] as [number, number]]));
-  await expect(placeLandmarks(teacher, { ...key, template: 'free' }, 0, many, '')).rejects.toMatchObject({ field: 'points' }); // prettier-ignore
+  await expect(placeLandmarks(teacher, { ...key, template: 'free' }, 0, many, '')).rejects.toMatchObject({ field: 'points' });
   await expect(placeLandmarks(await newTeacher(), key, 0, {}, '')).rejects.toMatchObject({ status: 404 });
   // What is placed without a label, as the demo's points are, stands in no log.
   await placeLandmarks(teacher, { ...key, template: 'free' }, 0, { a: [1, 2] }, null);
@@ -138,7 +140,7 @@ test('a work: sizes, impressions, facts, patches and its removal all come back',
 
 test('cropping carries points and patches along and back; a stale window and a frame outside are refused', async () => {
   const id = await addWork(teacher, study, await sheetBytes(13, 400, 300), 'a.png', {});
-  await placeLandmarks(teacher, { subject: 'work', subjectId: id, template: 'free' }, 0, { in: [120, 90], out: [10, 10] }, 'p'); // prettier-ignore
+  await placeLandmarks(teacher, { subject: 'work', subjectId: id, template: 'free' }, 0, { in: [120, 90], out: [10, 10] }, 'p');
   await addPin(teacher, id, [110, 80, 60, 40], {});
   const { version, pictureId } = await workOf(teacher, id);
   const crop = { x: 100, y: 50, w: 200, h: 150, turn: 90 as const };
@@ -181,7 +183,7 @@ test('a reference: strength, ticks and removal', async () => {
   await removeReference(teacher, id);
   expect(await listReferences(study)).toEqual([]);
   await undo();
-  expect(await listReferences(study)).toMatchObject([{ title: 'Neighbour', strength: 0.4, parts: { head: 1 }, done: [rule] }]); // prettier-ignore
+  expect(await listReferences(study)).toMatchObject([{ title: 'Neighbour', strength: 0.4, parts: { head: 1 }, done: [rule] }]);
   await undo();
   await undo();
   expect(await listReferences(study)).toMatchObject([{ strength: 1, parts: {}, done: [] }]);
@@ -196,7 +198,7 @@ test('a piece: attempts are numbered, corners, notes and answers undone, a remov
   const [ada, bo] = await rosterOf(study);
   const rule = await never('Hands are never shown.');
   const photo = await sheetBytes(15);
-  const about = { studentId: ada.id, kind: 'copy' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 }; // prettier-ignore
+  const about = { studentId: ada.id, kind: 'copy' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 };
   const id = await addPiece(teacher, study, photo, 'a.png', about);
   await addPiece(teacher, study, photo, 'b.png', about);
   await addPiece(teacher, study, photo, 'c.png', { ...about, studentId: bo.id });
@@ -207,11 +209,16 @@ test('a piece: attempts are numbered, corners, notes and answers undone, a remov
     ['Ada M', 'original', 1],
     ['Bo M', 'copy', 1],
   ]);
-  await expect(addPiece(teacher, study, photo, 'e.png', { ...about, attempt: 2 })).rejects.toMatchObject({ status: 409, field: 'attempt' }); // prettier-ignore
+  await expect(addPiece(teacher, study, photo, 'e.png', { ...about, attempt: 2 })).rejects.toMatchObject({ status: 409, field: 'attempt' });
   const otherClass = await createClass(teacher, '8B', '', [{ firstName: 'Dov', initial: 'K' }]);
   const [stranger] = await rosterOf(await newStudy(teacher, { classId: otherClass }));
-  await expect(addPiece(teacher, study, photo, 'f.png', { ...about, studentId: stranger.id })).rejects.toMatchObject({ status: 404 }); // prettier-ignore
-  const corners: [number, number][] = [[0, 0], [480, 0], [480, 340], [0, 340]]; // prettier-ignore
+  await expect(addPiece(teacher, study, photo, 'f.png', { ...about, studentId: stranger.id })).rejects.toMatchObject({ status: 404 });
+  const corners: [number, number][] = [
+    [0, 0],
+    [480, 0],
+    [480, 340],
+    [0, 340],
+  ];
   await placeCorners(teacher, id, 1, corners);
   await expect(placeCorners(teacher, id, 1, corners)).rejects.toMatchObject(conflict);
   await noteFinding(teacher, id, { feature: 'marks.spacing', setAside: true, note: '', version: 0 });
@@ -240,7 +247,7 @@ test('a piece: attempts are numbered, corners, notes and answers undone, a remov
 
 test('undo meets what stands in its way: it says so, changes nothing, and lets the rest be undone', async () => {
   await never('One.');
-  const about = { studentId: null, kind: 'warm-up' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 }; // prettier-ignore
+  const about = { studentId: null, kind: 'warm-up' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 };
   const first = await addPiece(teacher, study, await sheetBytes(41), 'a.png', about);
   await removePiece(teacher, first);
   // The number is free again, and taken by the next.
@@ -255,8 +262,11 @@ test('undo meets what stands in its way: it says so, changes nothing, and lets t
 
 test('undo of a removed rule brings its answers and ticks back, save those whose piece is gone', async () => {
   const rule = await never('Hands are never shown.');
-  const about = { studentId: null, kind: 'copy' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 }; // prettier-ignore
-  const [one, two] = [await addPiece(teacher, study, await sheetBytes(43), 'a.png', about), await addPiece(teacher, study, await sheetBytes(44), 'b.png', about)]; // prettier-ignore
+  const about = { studentId: null, kind: 'copy' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 };
+  const [one, two] = [
+    await addPiece(teacher, study, await sheetBytes(43), 'a.png', about),
+    await addPiece(teacher, study, await sheetBytes(44), 'b.png', about),
+  ];
   const reference = await addReference(teacher, study, await sheetBytes(45), 'r.png', {});
   await answerRule(teacher, one, rule, true);
   await answerRule(teacher, two, rule, false);
@@ -285,31 +295,20 @@ test('the log holds changed rows only: a title changed beside two hundred patche
   for (let i = 0; i < 20; i++) await addPin(teacher, work, [i, i, 50, 50], reading);
   await updateWork(teacher, work, (await workOf(teacher, work)).version, { title: 'Evening ferry' });
   const [last] = await database().select().from(edits).where(eq(edits.studyId, study)).orderBy(desc(edits.id)).limit(1);
-  expect(last.changes).toEqual([{ table: 'works', key: { id: work }, before: { title: 'a' }, after: { title: 'Evening ferry' } }]); // prettier-ignore
+  expect(last.changes).toEqual([{ table: 'works', key: { id: work }, before: { title: 'a' }, after: { title: 'Evening ferry' } }]);
 });
 
 test('a bundle holds every child: whatever the schema deletes along with a row is brought back with it', () => {
-  const names = (table: MySqlTable): string[] => partsOf(table).flatMap((p) => [getTableConfig(p.table).name, ...names(p.table)]); // prettier-ignore
+  const names = (table: MySqlTable): string[] => partsOf(table).flatMap((p) => [getTableConfig(p.table).name, ...names(p.table)]);
   // Every table whose rows hang, by cascade, on what undo can bring back; a new one must be here, or be no part on purpose.
-  const undoable = [
-    works,
-    pieces,
-    referencePictures,
-    rules,
-    plans,
-    landmarkSets,
-    findingNotes,
-    ruleAnswers,
-    facts,
-    pins,
-  ];
+  const undoable = [works, pieces, referencePictures, rules, plans, landmarkSets, findingNotes, ruleAnswers, facts, pins];
   const covered = new Set(undoable.flatMap((t) => [getTableConfig(t).name, ...names(t)]));
   const noPart = new Set(['jobs', 'edits', 'edit_pictures']);
   for (const child of TABLES)
     for (const key of getTableConfig(child).foreignKeys) {
       const parent = getTableConfig(key.reference().foreignTable).name;
       const name = getTableConfig(child).name;
-      if (covered.has(parent) && key.onDelete === 'cascade' && !noPart.has(name)) expect([name, covered.has(name)]).toEqual([name, true]); // prettier-ignore
+      if (covered.has(parent) && key.onDelete === 'cascade' && !noPart.has(name)) expect([name, covered.has(name)]).toEqual([name, true]);
       // What would be deleted without a cascade would make the removal itself fail.
       if (covered.has(parent)) expect([name, key.onDelete]).toEqual([name, expect.stringMatching(/cascade|set null/)]);
     }
@@ -318,7 +317,8 @@ test('a bundle holds every child: whatever the schema deletes along with a row i
 
 describe('two windows at the same moment', () => {
   const both = <T>(one: () => Promise<T>, two: () => Promise<T>) => Promise.allSettled([one(), two()]);
-  const outcome = (r: PromiseSettledResult<unknown>[]) => r.map((s) => (s.status === 'fulfilled' ? 'saved' : (s.reason as { status?: number }).status)).sort(); // prettier-ignore
+  const outcome = (r: PromiseSettledResult<unknown>[]) =>
+    r.map((s) => (s.status === 'fulfilled' ? 'saved' : (s.reason as { status?: number }).status)).sort();
 
   test('a study changed in both: one is saved, the other told', async () => {
     const set = (title: string) => () => updateStudy(teacher, study, 1, { title });
@@ -329,12 +329,13 @@ describe('two windows at the same moment', () => {
   });
 
   test('a note on a finding, and first points on a work', async () => {
-    const about = { studentId: null, kind: 'copy' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 }; // prettier-ignore
+    const about = { studentId: null, kind: 'copy' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 };
     const piece = await addPiece(teacher, study, await sheetBytes(48), 'a.png', about);
-    const note = (text: string) => () => noteFinding(teacher, piece, { feature: 'marks.spacing', setAside: false, note: text, version: 0 }); // prettier-ignore
+    const note = (text: string) => () => noteFinding(teacher, piece, { feature: 'marks.spacing', setAside: false, note: text, version: 0 });
     expect(outcome(await both(note('One.'), note('Two.')))).toEqual([409, 'saved']);
     const work = await addWork(teacher, study, await sheetBytes(49), 'a.png', {});
-    const point = (x: number) => () => placeLandmarks(teacher, { subject: 'work', subjectId: work, template: 'free' }, 0, { a: [x, 1] }, 'p'); // prettier-ignore
+    const point = (x: number) => () =>
+      placeLandmarks(teacher, { subject: 'work', subjectId: work, template: 'free' }, 0, { a: [x, 1] }, 'p');
     expect(outcome(await both(point(1), point(2)))).toEqual([409, 'saved']);
     expect(await landmarksOf(teacher, 'work', work)).toHaveLength(1);
   });
@@ -344,7 +345,7 @@ describe('two windows at the same moment', () => {
     const ids = await Promise.all(Array.from({ length: 6 }, () => addRule(teacher, study, rule)));
     expect(new Set(ids).size).toBe(1);
     expect(await sentences()).toHaveLength(1);
-    const about = { studentId: null, kind: 'copy' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 }; // prettier-ignore
+    const about = { studentId: null, kind: 'copy' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 };
     const photo = await sheetBytes(50);
     await Promise.all([1, 2, 3, 4].map(() => addPiece(teacher, study, photo, 'a.png', about)));
     expect((await listPieces(study)).map((p) => p.attempt)).toEqual([1, 2, 3, 4]);

@@ -27,18 +27,36 @@ interface About {
 /** Deletes edits for good, and the pictures that only they still held. */
 async function forget(tx: Transaction, ids: readonly number[]): Promise<void> {
   if (!ids.length) return;
-  const held = await tx.selectDistinct({ id: editPictures.pictureId }).from(editPictures).where(inArray(editPictures.editId, [...ids])); // prettier-ignore
+  const held = await tx
+    .selectDistinct({ id: editPictures.pictureId })
+    .from(editPictures)
+    .where(inArray(editPictures.editId, [...ids]));
   await tx.delete(edits).where(inArray(edits.id, [...ids]));
-  await dropPictures(tx, held.map((h) => h.id)); // prettier-ignore
+  await dropPictures(
+    tx,
+    held.map((h) => h.id),
+  );
 }
 
 const oldest = (now: Date) => new Date(now.getTime() - KEPT_DAYS * 86_400_000);
 
 /** Forgets what can no longer be taken back: beyond the newest of each study, and what is too old. */
 export async function forgetOld(tx: Transaction, studyId: string, now = new Date()): Promise<number> {
-  const [limit] = await tx.select({ id: edits.id }).from(edits).where(eq(edits.studyId, studyId)).orderBy(desc(edits.id)).limit(1).offset(KEPT_EDITS); // prettier-ignore
-  const over = await tx.select({ id: edits.id }).from(edits).where(and(eq(edits.studyId, studyId), or(lt(edits.at, oldest(now)), limit ? sql`${edits.id} <= ${limit.id}` : undefined))); // prettier-ignore
-  await forget(tx, over.map((e) => e.id)); // prettier-ignore
+  const [limit] = await tx
+    .select({ id: edits.id })
+    .from(edits)
+    .where(eq(edits.studyId, studyId))
+    .orderBy(desc(edits.id))
+    .limit(1)
+    .offset(KEPT_EDITS);
+  const over = await tx
+    .select({ id: edits.id })
+    .from(edits)
+    .where(and(eq(edits.studyId, studyId), or(lt(edits.at, oldest(now)), limit ? sql`${edits.id} <= ${limit.id}` : undefined)));
+  await forget(
+    tx,
+    over.map((e) => e.id),
+  );
   return over.length;
 }
 
@@ -53,22 +71,25 @@ export async function studiesToForget(now = new Date()): Promise<{ studyId: stri
 /** Writes an edit into the log; what had been undone can then no longer be redone. */
 async function record(tx: Transaction, about: About & { label: string }, changes: RowChange[]): Promise<void> {
   const { studyId, subject, subjectId, label } = about;
-  const redoable = await tx.select({ id: edits.id }).from(edits).where(and(eq(edits.studyId, studyId), eq(edits.undone, true))); // prettier-ignore
-  const [{ insertId }] = await tx.insert(edits).values({ studyId, subject, subjectId, label: label.slice(0, 190), changes, studentId: about.studentId ?? null, at: new Date() }); // prettier-ignore
+  const redoable = await tx
+    .select({ id: edits.id })
+    .from(edits)
+    .where(and(eq(edits.studyId, studyId), eq(edits.undone, true)));
+  const [{ insertId }] = await tx
+    .insert(edits)
+    .values({ studyId, subject, subjectId, label: label.slice(0, 190), changes, studentId: about.studentId ?? null, at: new Date() });
   const held = picturesIn(changes);
   if (held.length) await tx.insert(editPictures).values(held.map((pictureId) => ({ editId: insertId, pictureId })));
   // Only now: what was undone may hold the same pictures as this edit.
-  await forget(tx, redoable.map((e) => e.id)); // prettier-ignore
+  await forget(
+    tx,
+    redoable.map((e) => e.id),
+  );
   await forgetOld(tx, studyId);
 }
 
 /** Makes a change of the rows in `scopes`, asks for whatever it puts out of date, and writes it into the log. */
-export async function logged<T>(
-  tx: Transaction,
-  about: About,
-  scopes: readonly Scope[],
-  work: () => Promise<T>,
-): Promise<T> {
+export async function logged<T>(tx: Transaction, about: About, scopes: readonly Scope[], work: () => Promise<T>): Promise<T> {
   const before = await readRows(tx, scopes);
   const made = await work();
   const changes = difference(before, await readRows(tx, scopes));
@@ -112,7 +133,7 @@ export interface Stepped {
 
 function problemWith(direction: 'undo' | 'redo', label: string, { reason }: Clash): string {
   const why = reason === 'taken' ? 'something else stands in its place now' : 'what it belongs to is gone';
-  return `“${label}” cannot be ${direction === 'undo' ? 'undone' : 'redone'}: ${why}. Nothing was changed; the others still can be.`; // prettier-ignore
+  return `“${label}” cannot be ${direction === 'undo' ? 'undone' : 'redone'}: ${why}. Nothing was changed; the others still can be.`;
 }
 
 /** Takes back the last edit, or puts the last one taken back in place again. Says what it did. */

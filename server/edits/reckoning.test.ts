@@ -22,7 +22,14 @@ beforeEach(async () => {
   teacher = await newTeacher();
   study = await newStudy(teacher);
   work = await addWork(teacher, study, await sheetBytes(61), 'w.png', { widthMm: 200 });
-  piece = await addPiece(teacher, study, await sheetBytes(62), 'p.png', { studentId: null, kind: 'copy', attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 }); // prettier-ignore
+  piece = await addPiece(teacher, study, await sheetBytes(62), 'p.png', {
+    studentId: null,
+    kind: 'copy',
+    attempt: null,
+    title: '',
+    paperWidthMm: 297,
+    paperHeightMm: 210,
+  });
   await database().update(pieces).set({ state: 'ready' }).where(eq(pieces.id, piece));
 });
 
@@ -36,17 +43,17 @@ async function asking(act: () => Promise<unknown>): Promise<string[]> {
 }
 const undo = () => asking(() => step(teacher, study, 'undo'));
 const redo = () => asking(() => step(teacher, study, 'redo'));
-const change = async (fields: Parameters<typeof updateWork>[3]) => updateWork(teacher, work, (await workOf(teacher, work)).version, fields); // prettier-ignore
+const change = async (fields: Parameters<typeof updateWork>[3]) => updateWork(teacher, work, (await workOf(teacher, work)).version, fields);
 const MEASURE = ['measure-work work'];
 const COMPARE = ['compare-piece piece'];
 
 test('a work’s width and cropping ask for measuring; its words and facts ask for nothing', async () => {
   expect(await asking(() => change({ widthMm: 300 }))).toEqual(MEASURE);
   expect([await undo(), await redo()]).toEqual([MEASURE, MEASURE]);
-  expect(await asking(() => change({ title: 'Ferry', dated: '1921', impressions: 'It leans.', group: 'early' }))).toEqual([]); // prettier-ignore
+  expect(await asking(() => change({ title: 'Ferry', dated: '1921', impressions: 'It leans.', group: 'early' }))).toEqual([]);
   expect([await undo(), await redo()]).toEqual([[], []]);
   expect(await asking(() => addFact(teacher, work, 'Drawn at night.', null))).toEqual([]);
-  const crop = async () => cropWork(teacher, work, (await workOf(teacher, work)).version, { x: 0, y: 0, w: 200, h: 200, turn: 0 }); // prettier-ignore
+  const crop = async () => cropWork(teacher, work, (await workOf(teacher, work)).version, { x: 0, y: 0, w: 200, h: 200, turn: 0 });
   expect(await asking(crop)).toEqual(MEASURE);
   expect(await undo()).toEqual(MEASURE);
 });
@@ -64,18 +71,27 @@ test('a foil, a removed work and another aim ask for comparing; what is brought 
 });
 
 test('points on a work or the piece ask for comparing, points on a reference for nothing', async () => {
-  const place = (subject: 'work' | 'piece' | 'reference', subjectId: string) => () => placeLandmarks(teacher, { subject, subjectId, template: 'free' }, 0, { a: [1, 2] }, 'a'); // prettier-ignore
-  for (const [subject, id] of [['work', work], ['piece', piece]] as const) {
+  const place = (subject: 'work' | 'piece' | 'reference', subjectId: string) => () =>
+    placeLandmarks(teacher, { subject, subjectId, template: 'free' }, 0, { a: [1, 2] }, 'a');
+  for (const [subject, id] of [
+    ['work', work],
+    ['piece', piece],
+  ] as const) {
     expect(await asking(place(subject, id))).toEqual(COMPARE);
     expect([await undo(), await redo()]).toEqual([COMPARE, COMPARE]);
-  } // prettier-ignore
+  }
   const reference = await addReference(teacher, study, await sheetBytes(63), 'r.png', {});
   expect(await asking(place('reference', reference))).toEqual([]);
 });
 
 test('corners ask for squaring up, first of all; a removed piece for nothing, and brought back for what it lacks', async () => {
-  const stateOf = async () => (await database().select({ state: pieces.state }).from(pieces).where(eq(pieces.id, piece)))[0]?.state; // prettier-ignore
-  const corners: [number, number][] = [[0, 0], [400, 0], [400, 300], [0, 300]]; // prettier-ignore
+  const stateOf = async () => (await database().select({ state: pieces.state }).from(pieces).where(eq(pieces.id, piece)))[0]?.state;
+  const corners: [number, number][] = [
+    [0, 0],
+    [400, 0],
+    [400, 300],
+    [0, 300],
+  ];
   expect(await asking(() => placeCorners(teacher, piece, 1, corners))).toEqual(['process-piece piece']);
   expect(await stateOf()).toBe('waiting');
   const [job] = await database().select().from(jobs).where(eq(jobs.pieceId, piece));
@@ -87,7 +103,7 @@ test('corners ask for squaring up, first of all; a removed piece for nothing, an
 });
 
 test('notes and rules ask for nothing', async () => {
-  expect(await asking(() => noteFinding(teacher, piece, { feature: 'marks.spacing', setAside: true, note: '', version: 0 }))).toEqual([]); // prettier-ignore
-  expect(await asking(() => addRule(teacher, study, { kind: 'never', feature: '', sentence: 'X.', evidence: '' }))).toEqual([]); // prettier-ignore
+  expect(await asking(() => noteFinding(teacher, piece, { feature: 'marks.spacing', setAside: true, note: '', version: 0 }))).toEqual([]);
+  expect(await asking(() => addRule(teacher, study, { kind: 'never', feature: '', sentence: 'X.', evidence: '' }))).toEqual([]);
   expect(await undo()).toEqual([]);
 });

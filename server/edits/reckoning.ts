@@ -12,7 +12,7 @@ interface Where {
   studyId: string;
 }
 
-const touches = (c: RowChange, ...names: string[]): boolean => names.some((n) => (c.before && n in c.before) || (c.after && n in c.after)); // prettier-ignore
+const touches = (c: RowChange, ...names: string[]): boolean => names.some((n) => (c.before && n in c.before) || (c.after && n in c.after));
 
 /** Asks for measuring; gives whether what is there already has to be compared at once. */
 async function ofWorks(tx: Transaction, { teacherId, studyId }: Where, changes: RowChange[]): Promise<boolean> {
@@ -35,7 +35,10 @@ async function ofPieces(tx: Transaction, { teacherId, studyId }: Where, changes:
     if (!row) continue;
     const isNew = c.before === null || c.after === null;
     if (!isNew && touches(c, 'corners', 'placedByHand')) {
-      await tx.update(pieces).set({ state: 'waiting', version: sql`${pieces.version} + 1` }).where(eq(pieces.id, id)); // prettier-ignore
+      await tx
+        .update(pieces)
+        .set({ state: 'waiting', version: sql`${pieces.version} + 1` })
+        .where(eq(pieces.id, id));
       await askToProcess(tx, teacherId, { id, studyId }, CORNERS_FIRST);
     } else if (isNew && row.state === 'ready') await askToCompare(tx, teacherId, { id, studyId });
     else if (isNew) await askToProcess(tx, teacherId, { id, studyId });
@@ -50,12 +53,23 @@ export async function reckonAnew(tx: Transaction, where: Where, changes: readonl
   all ||= of('studies').some((c) => touches(c, 'aim'));
   const points = of('landmark_sets');
   if (points.length) {
-    const sides = points.map((c) => ({ workId: (c.before?.workId ?? c.after?.workId) as string | undefined, pieceId: (c.before?.pieceId ?? c.after?.pieceId) as string | undefined })); // prettier-ignore
-    const kept = await tx.select({ workId: landmarkSets.workId, pieceId: landmarkSets.pieceId }).from(landmarkSets).where(inArray(landmarkSets.id, points.map((c) => c.key.id as string))); // prettier-ignore
+    const sides = points.map((c) => ({
+      workId: (c.before?.workId ?? c.after?.workId) as string | undefined,
+      pieceId: (c.before?.pieceId ?? c.after?.pieceId) as string | undefined,
+    }));
+    const kept = await tx
+      .select({ workId: landmarkSets.workId, pieceId: landmarkSets.pieceId })
+      .from(landmarkSets)
+      .where(
+        inArray(
+          landmarkSets.id,
+          points.map((c) => c.key.id as string),
+        ),
+      );
     const touched = [...sides, ...kept];
     all ||= touched.some((s) => s.workId);
     const ids = [...new Set(touched.flatMap((s) => s.pieceId ?? []))];
-    const ready = ids.length ? await tx.select({ id: pieces.id, studyId: pieces.studyId }).from(pieces).where(inArray(pieces.id, ids)) : []; // prettier-ignore
+    const ready = ids.length ? await tx.select({ id: pieces.id, studyId: pieces.studyId }).from(pieces).where(inArray(pieces.id, ids)) : [];
     await askToCompare(tx, where.teacherId, ...ready);
   }
   if (all) await compareAgain(tx, where.teacherId, where.studyId);

@@ -79,7 +79,14 @@ export async function readRows(tx: Transaction, scopes: readonly Scope[]): Promi
     if (!tree || !rows.length) return;
     for (const part of partsOf(table)) {
       const column = getTableColumns(part.table)[part.column];
-      await read({ table: part.table, where: inArray(column, rows.map((r) => r[part.parentColumn])), tree }); // prettier-ignore
+      await read({
+        table: part.table,
+        where: inArray(
+          column,
+          rows.map((r) => r[part.parentColumn]),
+        ),
+        tree,
+      });
     }
   };
   for (const scope of scopes) await read(scope);
@@ -110,7 +117,7 @@ export function difference(before: Map<string, Seen>, after: Map<string, Seen>):
 
 /** Pictures that undoing or redoing the changes would need. */
 export function picturesIn(changes: readonly RowChange[]): string[] {
-  const ids = changes.flatMap((c) => pictureColumns(byName.get(c.table)!).flatMap((n) => [c.before?.[n], c.after?.[n]])); // prettier-ignore
+  const ids = changes.flatMap((c) => pictureColumns(byName.get(c.table)!).flatMap((n) => [c.before?.[n], c.after?.[n]]));
   return [...new Set(ids.filter((id): id is string => typeof id === 'string'))];
 }
 
@@ -129,8 +136,7 @@ function revived(table: MySqlTable, row: Row): Row {
   return out;
 }
 
-const whereKey = (table: MySqlTable, key: Row): SQL =>
-  and(...Object.entries(key).map(([n, v]) => eq(getTableColumns(table)[n], v)))!;
+const whereKey = (table: MySqlTable, key: Row): SQL => and(...Object.entries(key).map(([n, v]) => eq(getTableColumns(table)[n], v)))!;
 
 /**
  * Puts the changed rows back as they were (undo) or as they became (redo). Versions go on counting, so that a window
@@ -160,7 +166,15 @@ export async function putChanges(tx: Transaction, changes: readonly RowChange[],
       continue;
     }
     if ('version' in columns) row.version = sql`${columns.version} + 1`;
-    const [done] = await tx.update(table).set(row as Partial<typeof table.$inferInsert>).where(whereKey(table, change.key)).catch((error: unknown) => { if (isDuplicate(error)) throw new Clash('taken'); if (isOrphan(error)) throw new Clash('gone'); throw error; }); // prettier-ignore
+    const [done] = await tx
+      .update(table)
+      .set(row as Partial<typeof table.$inferInsert>)
+      .where(whereKey(table, change.key))
+      .catch((error: unknown) => {
+        if (isDuplicate(error)) throw new Clash('taken');
+        if (isOrphan(error)) throw new Clash('gone');
+        throw error;
+      });
     if (done.affectedRows === 0) throw new Clash('gone');
   }
-} // prettier-ignore
+}

@@ -113,7 +113,7 @@ export class Pages {
       else out.push({ font: set, text: shown });
     }
     return out;
-  } // prettier-ignore
+  }
 
   /** A paragraph at the cursor. */
   say(text: string, { face = 'text', size = 10, colour = '#000000', left = 0, width = this.width - left, gap = 2 }: Say = {}): void {
@@ -127,7 +127,7 @@ export class Pages {
       if (i === 0) pdf.text(run.text, MARGIN + left, pdf.y, { ...options, continued });
       else pdf.text(run.text, { ...options, continued });
     });
-  } // prettier-ignore
+  }
 
   small(text: string, more: Say = {}): void {
     this.say(text, { size: 8.5, colour: GREY, ...more });
@@ -141,17 +141,16 @@ export class Pages {
   }
 
   rule(): void {
-    this.pdf.moveTo(MARGIN, this.pdf.y).lineTo(MARGIN + this.width, this.pdf.y).lineWidth(0.4).stroke('#999999'); // prettier-ignore
+    this.pdf
+      .moveTo(MARGIN, this.pdf.y)
+      .lineTo(MARGIN + this.width, this.pdf.y)
+      .lineWidth(0.4)
+      .stroke('#999999');
     this.pdf.y += 4;
   }
 
   /** A JPEG fitted into a box whose top left lies `left` points from the margin at height y; gives the height it took. */
-  picture(
-    picture: { bytes: Uint8Array; width: number; height: number },
-    left: number,
-    y: number,
-    box: readonly [number, number],
-  ): number {
+  picture(picture: { bytes: Uint8Array; width: number; height: number }, left: number, y: number, box: readonly [number, number]): number {
     const scale = Math.min(box[0] / picture.width, box[1] / picture.height);
     const [w, h] = [picture.width * scale, picture.height * scale];
     this.pdf.image(Buffer.from(picture.bytes), MARGIN + left, y, { width: w, height: h });
@@ -187,7 +186,7 @@ export class Pages {
       this.pdf.y = top + high + 2;
       this.rule();
     }
-  } // prettier-ignore
+  }
 
   /** Writes the footers and closes the file. */
   finish(): Promise<Buffer> {

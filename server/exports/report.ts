@@ -64,8 +64,7 @@ async function studentPage(held: Held, name: string, pieces: readonly PieceView[
   const aside = new Set(notes.filter((n) => n.setAside).map((n) => n.feature));
   const ruled = new Set(held.rules.map((r) => r.feature).filter(Boolean));
   const { works, next } = advise(comparison.findings, aside, ruled);
-  const say = (f: (typeof comparison.findings)[number]) =>
-    f.feature.startsWith('place.') ? f.words : sayFinding(f, held.words);
+  const say = (f: (typeof comparison.findings)[number]) => (f.feature.startsWith('place.') ? f.words : sayFinding(f, held.words));
   const source = held.works.find((w) => w.id === comparison.nearestWorkId) ?? held.works[0];
   return {
     name,
@@ -86,19 +85,25 @@ async function studentPage(held: Held, name: string, pieces: readonly PieceView[
     rules: held.rules.map((r) => {
       const finding = comparison.findings.find((f) => f.feature === r.feature);
       const met = r.kind === 'feature' ? (finding ? finding.distance === 0 : null) : (answers.find((a) => a.ruleId === r.id)?.met ?? null);
-      return { sentence: r.kind === 'feature' ? r.sentence : `${r.kind}: ${r.sentence}`, state: met === null ? 'not seen' : met ? 'kept' : 'missed' };
+      return {
+        sentence: r.kind === 'feature' ? r.sentence : `${r.kind}: ${r.sentence}`,
+        state: met === null ? 'not seen' : met ? 'kept' : 'missed',
+      };
     }),
     course: pieces
       .filter((p) => p.kind === piece.kind && p.closeness !== null)
       .sort((a, b) => a.attempt - b.attempt)
       .map((p) => ({ attempt: p.attempt, closeness: p.closeness! })),
-  }; // prettier-ignore
+  };
 }
 
 function planIn(view: Awaited<ReturnType<typeof planOf>>): ReportDocument['plan'] {
   const { plan, sheetMm, shares } = view;
   const made = makePlan({ ...plan, sheetMm, shares });
-  return { ...made, told: `${made.periods.length === 1 ? 'One period' : `${made.periods.length} periods`} of ${plan.minutesPerPeriod} minutes for ${plan.classSize === 1 ? 'one student' : `${plan.classSize} students`}; ${plan.ink} ink where ink is used.` }; // prettier-ignore
+  return {
+    ...made,
+    told: `${made.periods.length === 1 ? 'One period' : `${made.periods.length} periods`} of ${plan.minutesPerPeriod} minutes for ${plan.classSize === 1 ? 'one student' : `${plan.classSize} students`}; ${plan.ink} ink where ink is used.`,
+  };
 }
 
 /** The report of a study as PDF bytes and a name for the file. */
@@ -114,7 +119,11 @@ export async function studyReport(teacherId: string, studyId: string): Promise<{
   const students: ReportStudent[] = [];
   const without: string[] = [];
   for (const person of people) {
-    const page = await studentPage(held, person.name, pieces.filter((p) => p.maker === person.id)); // prettier-ignore
+    const page = await studentPage(
+      held,
+      person.name,
+      pieces.filter((p) => p.maker === person.id),
+    );
     if (page) students.push(page);
     else without.push(person.name);
   }
@@ -131,7 +140,9 @@ export async function studyReport(teacherId: string, studyId: string): Promise<{
       works.map(async (w) => ({
         picture: await pictureIn(held, w.pictureId),
         title: w.title,
-        told: [w.dated, w.widthMm && w.heightMm ? `${sizeWords(w.widthMm, words)} × ${sizeWords(w.heightMm, words)}` : ''].filter(Boolean).join(', '),
+        told: [w.dated, w.widthMm && w.heightMm ? `${sizeWords(w.widthMm, words)} × ${sizeWords(w.heightMm, words)}` : '']
+          .filter(Boolean)
+          .join(', '),
       })),
     ),
     rules: held.rules.map(({ kind, sentence, evidence }) => ({ kind, sentence, evidence })),
@@ -147,7 +158,15 @@ export async function studyReport(teacherId: string, studyId: string): Promise<{
     plan: planIn(planView),
     students,
     without,
-  }; // prettier-ignore
+  };
   const pdf = await inThread({ task: 'report', report, kit: kit ?? null });
-  return { pdf, name: `${study.title.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '').toLowerCase() || 'study'}.pdf` }; // prettier-ignore
+  return {
+    pdf,
+    name: `${
+      study.title
+        .replace(/[^\p{L}\p{N}]+/gu, '-')
+        .replace(/^-|-$/g, '')
+        .toLowerCase() || 'study'
+    }.pdf`,
+  };
 }

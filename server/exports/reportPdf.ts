@@ -36,7 +36,10 @@ function rules(pages: Pages, report: ReportDocument): void {
   if (!report.rules.length) pages.say('No rule has been written down yet.');
   report.rules.forEach((r, i) => {
     pages.need(34);
-    pages.say(`${i + 1}.  ${r.kind === 'feature' ? '' : `${r.kind[0].toUpperCase()}${r.kind.slice(1)}: `}${r.sentence}`, { size: 11, gap: 0 }); // prettier-ignore
+    pages.say(`${i + 1}.  ${r.kind === 'feature' ? '' : `${r.kind[0].toUpperCase()}${r.kind.slice(1)}: `}${r.sentence}`, {
+      size: 11,
+      gap: 0,
+    });
     if (r.evidence) pages.small(r.evidence, { left: 18 });
     else pages.y += 3;
   });
@@ -48,7 +51,9 @@ function palette(pages: Pages, report: ReportDocument): void {
     pages.say('No colours have been measured yet.');
     return;
   }
-  pages.small(`Measured on “${report.paletteFrom}”.${report.kit ? ` Recipes in parts from ${report.kit}; they are predictions: mix a little, let it dry, compare.` : ''}`); // prettier-ignore
+  pages.small(
+    `Measured on “${report.paletteFrom}”.${report.kit ? ` Recipes in parts from ${report.kit}; they are predictions: mix a little, let it dry, compare.` : ''}`,
+  );
   for (const c of report.palette) {
     pages.need(32);
     const top = pages.y + 2;
@@ -97,7 +102,9 @@ function overview(pages: Pages, report: ReportDocument): void {
   if (!report.students.length) return;
   pages.newPage();
   pages.heading('The class at a glance', 1);
-  pages.say('Closeness is how near a piece comes to the master’s hand, own invention how far its layout and shapes are from every work of his or hers. Neither is better; together they say what kind of piece it is.'); // prettier-ignore
+  pages.say(
+    'Closeness is how near a piece comes to the master’s hand, own invention how far its layout and shapes are from every work of his or hers. Neither is better; together they say what kind of piece it is.',
+  );
   pages.y += 6;
   pages.table(
     [4, 3, 2, 2, 9],
@@ -123,7 +130,7 @@ function student(pages: Pages, report: ReportDocument, s: ReportStudent): void {
   pages.y += 4;
   const half = pages.width / 2;
   const top = pages.y;
-  const heights = [pages.picture(s.piece, 0, top, [half - 8, 230]), pages.picture(s.source, half, top, [half - 8, 230])]; // prettier-ignore
+  const heights = [pages.picture(s.piece, 0, top, [half - 8, 230]), pages.picture(s.source, half, top, [half - 8, 230])];
   pages.y = top + Math.max(...heights) + 3;
   const under = pages.y;
   pages.small('the piece', { width: half - 8 });
@@ -136,7 +143,8 @@ function student(pages: Pages, report: ReportDocument, s: ReportStudent): void {
     for (const w of s.works) pages.say(w, { size: 12 });
   }
   pages.heading(s.findings.length === 1 ? 'One thing to try' : 'To try next', 3);
-  if (!s.findings.length) pages.say('Every reading lies within the master’s range. Choose a harder subject, or leave the range on purpose.', { size: 12 }); // prettier-ignore
+  if (!s.findings.length)
+    pages.say('Every reading lies within the master’s range. Choose a harder subject, or leave the range on purpose.', { size: 12 });
   s.findings.forEach((f, i) => {
     pages.say(`${i + 1}.  ${f.words}`, { size: 12, gap: 0 });
     if (f.next) pages.say(f.next, { size: 10.5, left: 18, colour: '#333333', gap: 0 });
@@ -150,15 +158,21 @@ function student(pages: Pages, report: ReportDocument, s: ReportStudent): void {
       s.rules.map((r) => [r.state, r.sentence]),
     );
   }
-  if (s.course.length > 1)
-    pages.say(`From try to try: ${s.course.map((c) => `${c.attempt}: ${Math.round(c.closeness)}`).join(', ')}.`);
+  if (s.course.length > 1) pages.say(`From try to try: ${s.course.map((c) => `${c.attempt}: ${Math.round(c.closeness)}`).join(', ')}.`);
   pages.y += 6;
-  pages.small(`Label: ${s.title ? `“${s.title}”, ` : ''}${s.name}, after ${report.master}${report.className ? `, ${report.className}` : ''}.`); // prettier-ignore
+  pages.small(
+    `Label: ${s.title ? `“${s.title}”, ` : ''}${s.name}, after ${report.master}${report.className ? `, ${report.className}` : ''}.`,
+  );
 }
 
 /** The whole report as a PDF. `root` is where the application is installed, for its fonts. */
 export async function drawReport(report: ReportDocument, root: string): Promise<Buffer> {
-  const pages = new Pages(root, report.paper, { title: report.title, author: 'Old Hand' }, `${report.title}, ${report.date}. Measured on this machine; no full names.`); // prettier-ignore
+  const pages = new Pages(
+    root,
+    report.paper,
+    { title: report.title, author: 'Old Hand' },
+    `${report.title}, ${report.date}. Measured on this machine; no full names.`,
+  );
   opening(pages, report);
   rules(pages, report);
   palette(pages, report);

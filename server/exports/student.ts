@@ -3,11 +3,32 @@ import { eq, inArray } from 'drizzle-orm';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { database } from '../database/connection';
 import { getBlob } from '../pictures/store';
-import { comparisons, editPictures, edits, findingNotes, landmarkSets, pictures, pieces, profiles, referenceChecks, referencePictures, ruleAnswers, rules, studies } from '../schema'; // prettier-ignore
+import {
+  comparisons,
+  editPictures,
+  edits,
+  findingNotes,
+  landmarkSets,
+  pictures,
+  pieces,
+  profiles,
+  referenceChecks,
+  referencePictures,
+  ruleAnswers,
+  rules,
+  studies,
+} from '../schema';
 import { shownName } from '../studies/classes';
 import { studentOf } from '../accounts/ownership';
 
-const ENDINGS: Record<string, string> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp', 'image/tiff': 'tif', 'image/gif': 'gif', 'image/avif': 'avif' }; // prettier-ignore
+const ENDINGS: Record<string, string> = {
+  'image/jpeg': 'jpg',
+  'image/png': 'png',
+  'image/webp': 'webp',
+  'image/tiff': 'tif',
+  'image/gif': 'gif',
+  'image/avif': 'avif',
+};
 
 interface Kept {
   document: unknown;
@@ -20,25 +41,62 @@ interface Kept {
 async function keptOf(teacherId: string, studentId: string): Promise<Kept> {
   const db = database();
   const student = await studentOf(teacherId, studentId);
-  const own = await db.select({ piece: pieces, study: studies.title, master: studies.master }).from(pieces).innerJoin(studies, eq(studies.id, pieces.studyId)).where(eq(pieces.studentId, studentId)); // prettier-ignore
+  const own = await db
+    .select({ piece: pieces, study: studies.title, master: studies.master })
+    .from(pieces)
+    .innerJoin(studies, eq(studies.id, pieces.studyId))
+    .where(eq(pieces.studentId, studentId));
   const references = await db.select().from(referencePictures).where(eq(referencePictures.studentId, studentId));
   const log = await db.select().from(edits).where(eq(edits.studentId, studentId));
   const pieceIds = own.map((o) => o.piece.id);
   const referenceIds = references.map((r) => r.id);
   const some = <T>(list: readonly unknown[], rows: () => Promise<T[]>) => (list.length ? rows() : Promise.resolve([]));
-  const notes = await some(pieceIds, () => db.select().from(findingNotes).where(inArray(findingNotes.pieceId, pieceIds))); // prettier-ignore
-  const answers = await some(pieceIds, () => db.select({ pieceId: ruleAnswers.pieceId, rule: rules.sentence, met: ruleAnswers.met }).from(ruleAnswers).innerJoin(rules, eq(rules.id, ruleAnswers.ruleId)).where(inArray(ruleAnswers.pieceId, pieceIds))); // prettier-ignore
+  const notes = await some(pieceIds, () => db.select().from(findingNotes).where(inArray(findingNotes.pieceId, pieceIds)));
+  const answers = await some(pieceIds, () =>
+    db
+      .select({ pieceId: ruleAnswers.pieceId, rule: rules.sentence, met: ruleAnswers.met })
+      .from(ruleAnswers)
+      .innerJoin(rules, eq(rules.id, ruleAnswers.ruleId))
+      .where(inArray(ruleAnswers.pieceId, pieceIds)),
+  );
   const found = await some(pieceIds, () => db.select().from(comparisons).where(inArray(comparisons.pieceId, pieceIds)));
-  const points = await some(pieceIds, () => db.select().from(landmarkSets).where(inArray(landmarkSets.pieceId, pieceIds))); // prettier-ignore
-  const referencePoints = await some(referenceIds, () => db.select().from(landmarkSets).where(inArray(landmarkSets.referenceId, referenceIds))); // prettier-ignore
-  const ticks = await some(referenceIds, () => db.select({ referenceId: referenceChecks.referenceId, rule: rules.sentence, done: referenceChecks.done }).from(referenceChecks).innerJoin(rules, eq(rules.id, referenceChecks.ruleId)).where(inArray(referenceChecks.referenceId, referenceIds))); // prettier-ignore
-  const logHeld = await some(log, () => db.select({ id: editPictures.pictureId }).from(editPictures).where(inArray(editPictures.editId, log.map((e) => e.id)))); // prettier-ignore
-  const pictureIds = [...new Set([...own.flatMap(({ piece }) => [piece.photoId, piece.rectifiedId]), ...references.map((r) => r.pictureId), ...logHeld.map((h) => h.id)].filter((id): id is string => id !== null))]; // prettier-ignore
+  const points = await some(pieceIds, () => db.select().from(landmarkSets).where(inArray(landmarkSets.pieceId, pieceIds)));
+  const referencePoints = await some(referenceIds, () =>
+    db.select().from(landmarkSets).where(inArray(landmarkSets.referenceId, referenceIds)),
+  );
+  const ticks = await some(referenceIds, () =>
+    db
+      .select({ referenceId: referenceChecks.referenceId, rule: rules.sentence, done: referenceChecks.done })
+      .from(referenceChecks)
+      .innerJoin(rules, eq(rules.id, referenceChecks.ruleId))
+      .where(inArray(referenceChecks.referenceId, referenceIds)),
+  );
+  const logHeld = await some(log, () =>
+    db
+      .select({ id: editPictures.pictureId })
+      .from(editPictures)
+      .where(
+        inArray(
+          editPictures.editId,
+          log.map((e) => e.id),
+        ),
+      ),
+  );
+  const pictureIds = [
+    ...new Set(
+      [
+        ...own.flatMap(({ piece }) => [piece.photoId, piece.rectifiedId]),
+        ...references.map((r) => r.pictureId),
+        ...logHeld.map((h) => h.id),
+      ].filter((id): id is string => id !== null),
+    ),
+  ];
   const rows = await some(pictureIds, () => db.select().from(pictures).where(inArray(pictures.id, pictureIds)));
-  const readings = await some(pictureIds, () => db.select().from(profiles).where(inArray(profiles.pictureId, pictureIds))); // prettier-ignore
+  const readings = await some(pictureIds, () => db.select().from(profiles).where(inArray(profiles.pictureId, pictureIds)));
   const fileOf = new Map(rows.map((p) => [p.id, `pictures/${p.id}.${ENDINGS[p.mime] ?? 'bin'}`]));
   const file = (id: string | null) => (id === null ? null : (fileOf.get(id) ?? null));
-  const readingsOf = (id: string | null) => readings.filter((r) => r.pictureId === id).map(({ profileVersion, widthMm, document }) => ({ profileVersion, widthMm, document })); // prettier-ignore
+  const readingsOf = (id: string | null) =>
+    readings.filter((r) => r.pictureId === id).map(({ profileVersion, widthMm, document }) => ({ profileVersion, widthMm, document }));
   const document = {
     format: 'oldhand.student/1',
     student: { firstName: student.firstName, initial: student.initial, class: student.className },
@@ -56,7 +114,7 @@ async function keptOf(teacherId: string, studentId: string): Promise<Kept> {
       state: piece.state,
       told: piece.told,
       points: points.filter((p) => p.pieceId === piece.id).map(({ template, points }) => ({ template, points })),
-      notes: notes.filter((note) => note.pieceId === piece.id).map(({ feature, setAside, note }) => ({ feature, setAside, note })), // prettier-ignore
+      notes: notes.filter((note) => note.pieceId === piece.id).map(({ feature, setAside, note }) => ({ feature, setAside, note })),
       rules: answers.filter((a) => a.pieceId === piece.id).map(({ rule, met }) => ({ rule, met })),
       comparison: found.find((c) => c.pieceId === piece.id)?.document ?? null,
       readings: readingsOf(piece.rectifiedId),
@@ -67,21 +125,18 @@ async function keptOf(teacherId: string, studentId: string): Promise<Kept> {
       picture: file(r.pictureId),
       strength: r.strength,
       parts: r.parts,
-      points: referencePoints.filter((p) => p.referenceId === r.id).map(({ template, points }) => ({ template, points })), // prettier-ignore
+      points: referencePoints.filter((p) => p.referenceId === r.id).map(({ template, points }) => ({ template, points })),
       rules: ticks.filter((t) => t.referenceId === r.id).map(({ rule, done }) => ({ rule, done })),
     })),
     /** What was changed or removed and can still be brought back: it ends by itself. */
     edits: log.map(({ label, at, changes, undone }) => ({ label, at, undone, changes })),
     otherPictures: logHeld.map((h) => file(h.id)),
   };
-  return { document, files: rows.map((p) => ({ path: fileOf.get(p.id)!, sha256: p.sha256 })), name: shownName(student) }; // prettier-ignore
+  return { document, files: rows.map((p) => ({ path: fileOf.get(p.id)!, sha256: p.sha256 })), name: shownName(student) };
 }
 
 /** The archive as a stream, one picture in memory at a time, and a name for the file. */
-export async function studentArchive(
-  teacherId: string,
-  studentId: string,
-): Promise<{ stream: ReadableStream<Uint8Array>; name: string }> {
+export async function studentArchive(teacherId: string, studentId: string): Promise<{ stream: ReadableStream<Uint8Array>; name: string }> {
   const { document, files, name } = await keptOf(teacherId, studentId);
   const db = database();
   let wake = () => {};

@@ -41,8 +41,13 @@ async function end(): Promise<void> {
   await endCleanly();
   expect(exit).toHaveBeenCalledWith(0);
 }
-const ABOUT = { studentId: null, kind: 'original' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 }; // prettier-ignore
-const CORNERS: [number, number][] = [[0, 0], [480, 0], [480, 340], [0, 340]]; // prettier-ignore
+const ABOUT = { studentId: null, kind: 'original' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 };
+const CORNERS: [number, number][] = [
+  [0, 0],
+  [480, 0],
+  [480, 340],
+  [0, 340],
+];
 
 test('a work and a photograph come to a comparison by themselves; one that is damaged says so on its piece, after one try', async () => {
   const work = await addWork(teacher, study, await sheetBytes(81), 'w.png', { widthMm: 297 });
@@ -62,13 +67,18 @@ test('a work and a photograph come to a comparison by themselves; one that is da
   const { pictureId, widthMm } = await workOf(teacher, work);
   expect(await profileOf(pictureId, widthMm)).not.toBeNull();
   expect(await database().select().from(comparisons).where(eq(comparisons.pieceId, piece))).toHaveLength(1);
-  expect((await own()).find((j) => j.pieceId === broken)).toMatchObject({ state: 'failed', attempts: 1, lost: 0, told: expect.stringMatching(/“broken\.png” is damaged/) }); // prettier-ignore
-  expect((await listPieces(study)).find((p) => p.id === broken)).toMatchObject({ state: 'failed', held: { state: 'failed' } }); // prettier-ignore
+  expect((await own()).find((j) => j.pieceId === broken)).toMatchObject({
+    state: 'failed',
+    attempts: 1,
+    lost: 0,
+    told: expect.stringMatching(/“broken\.png” is damaged/),
+  });
+  expect((await listPieces(study)).find((p) => p.id === broken)).toMatchObject({ state: 'failed', held: { state: 'failed' } });
   await end();
 });
 
 test('a clean stop hands back what is in hand and waits for requests under way', async () => {
-  for (let i = 0; i < 3; i++) await addWork(teacher, study, await sheetBytes(84 + i, 900, 700), 'w.png', { widthMm: 297 }); // prettier-ignore
+  for (let i = 0; i < 3; i++) await addWork(teacher, study, await sheetBytes(84 + i, 900, 700), 'w.png', { widthMm: 297 });
   startRunner(2);
   await until(async () => (await own()).some((j) => j.state === 'running'));
   let answered = false;

@@ -29,7 +29,7 @@ async function carryOut(job: Job): Promise<void> {
 }
 
 /** What was told to a person will not get better by trying again. */
-const isFinal = (error: unknown): error is Error => (error instanceof Told && error.status < 500) || error instanceof CoreError; // prettier-ignore
+const isFinal = (error: unknown): error is Error => (error instanceof Told && error.status < 500) || error instanceof CoreError;
 
 async function runOne(job: Job, owner: string): Promise<void> {
   const db = database();
@@ -58,7 +58,7 @@ const MINUTE = 60_000;
 
 /** Does something at once and then every so often, until it is stopped; what goes wrong is logged and tried next time. */
 function everySoOften(ms: number, what: string, work: () => Promise<unknown>): () => void {
-  const run = () => void connectedFor('background', work).catch((error) => log.error({ err: error }, `${what} did not succeed`)); // prettier-ignore
+  const run = () => void connectedFor('background', work).catch((error) => log.error({ err: error }, `${what} did not succeed`));
   run();
   const timer = setInterval(run, ms);
   timer.unref();

@@ -16,7 +16,12 @@ import { askForStale, askForWhatWaits } from './waiting';
 afterAll(leave);
 
 const db = () => database();
-const CORNERS: [number, number][] = [[0, 0], [480, 0], [480, 340], [0, 340]]; // prettier-ignore
+const CORNERS: [number, number][] = [
+  [0, 0],
+  [480, 0],
+  [480, 340],
+  [0, 340],
+];
 let teacher = '';
 let study = '';
 beforeEach(async () => {
@@ -27,7 +32,14 @@ beforeEach(async () => {
 const asked = async (): Promise<Job[]> => db().select().from(jobs).where(eq(jobs.studyId, study));
 const clear = () => db().delete(jobs);
 const handIn = async (spacing: number) =>
-  addPiece(teacher, study, await sheetBytes(spacing), 'a.png', { studentId: null, kind: 'original', attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 }); // prettier-ignore
+  addPiece(teacher, study, await sheetBytes(spacing), 'a.png', {
+    studentId: null,
+    kind: 'original',
+    attempt: null,
+    title: '',
+    paperWidthMm: 297,
+    paperHeightMm: 210,
+  });
 
 async function compared(): Promise<{ work: string; piece: string }> {
   const work = await addWork(teacher, study, await sheetBytes(16), 'w.png', { widthMm: 297 });
@@ -51,9 +63,17 @@ test('a photograph or a work that nobody asked about is asked for; what failed u
   await db().update(jobs).set({ state: 'failed' }).where(eq(jobs.studyId, study));
   expect(await askForWhatWaits()).toMatchObject({ pieces: 0, works: 0 });
   // A newer core may read what an older one could not.
-  await db().update(jobs).set({ core: PROFILE_VERSION - 1 }).where(eq(jobs.studyId, study)); // prettier-ignore
+  await db()
+    .update(jobs)
+    .set({ core: PROFILE_VERSION - 1 })
+    .where(eq(jobs.studyId, study));
   expect(await askForWhatWaits()).toMatchObject({ pieces: 1, works: 1 });
-  expect((await asked()).map((j) => [j.state, j.workId ?? j.pieceId]).sort()).toEqual([['queued', work], ['queued', piece]].sort()); // prettier-ignore
+  expect((await asked()).map((j) => [j.state, j.workId ?? j.pieceId]).sort()).toEqual(
+    [
+      ['queued', work],
+      ['queued', piece],
+    ].sort(),
+  );
 });
 
 test('a comparison made from what is there now is left alone; one from anything else, or none, is asked for', async () => {
@@ -79,7 +99,12 @@ test('a comparison made from what is there now is left alone; one from anything 
 
 test('corners moved while the sheet is being squared up reach the reading, and the piece does not stay waiting', async () => {
   const piece = await handIn(23);
-  await placeCorners(teacher, piece, 1, [[20, 20], [460, 20], [460, 320], [20, 320]]); // prettier-ignore
+  await placeCorners(teacher, piece, 1, [
+    [20, 20],
+    [460, 20],
+    [460, 320],
+    [20, 320],
+  ]);
   const job = (await claim(db(), 'me'))!;
   const running = connectedFor('background', () => processPiece(teacher, piece));
   await placeCorners(teacher, piece, 2, CORNERS);

@@ -89,20 +89,25 @@ const PRINT_SIDE = 760;
 async function reportTask({ report, kit }: ReportTask): Promise<Uint8Array> {
   const made = new Map<Uint8Array, Uint8Array>();
   const forPrint = async <P extends { bytes: Uint8Array; width: number; height: number }>(picture: P): Promise<P> => {
-    const bytes = made.get(picture.bytes) ?? (await encodePreview(await decodeUpright(buffer(picture.bytes), ''), PRINT_SIDE)); // prettier-ignore
+    const bytes = made.get(picture.bytes) ?? (await encodePreview(await decodeUpright(buffer(picture.bytes), ''), PRINT_SIDE));
     made.set(picture.bytes, bytes);
     return { ...picture, bytes };
   };
   const recipeFor = (hex: string) => {
     const best = kit?.paints.length ? mixFor(hex, kit).recipes[0] : null;
-    return best && { hex: best.hex, words: `${best.parts.map((p) => `${p.parts} ${p.paint}`).join(' + ')}; ΔE ${best.deltaE.toFixed(1)}`.replace('ΔE', 'off by') }; // prettier-ignore
+    return (
+      best && {
+        hex: best.hex,
+        words: `${best.parts.map((p) => `${p.parts} ${p.paint}`).join(' + ')}; ΔE ${best.deltaE.toFixed(1)}`.replace('ΔE', 'off by'),
+      }
+    );
   };
   return drawReport(
     {
       ...report,
       works: await inTurn(report.works, async (w) => ({ ...w, picture: await forPrint(w.picture) })),
       palette: report.palette.map((c) => ({ ...c, recipe: recipeFor(c.hex) ?? null })),
-      students: await inTurn(report.students, async (s) => ({ ...s, piece: await forPrint(s.piece), source: await forPrint(s.source) })), // prettier-ignore
+      students: await inTurn(report.students, async (s) => ({ ...s, piece: await forPrint(s.piece), source: await forPrint(s.source) })),
     },
     installRoot(),
   );

@@ -29,7 +29,12 @@ export interface StoredPlan extends PlanSettings {
 
 /** The plan as stored, or null; version 0 says that none has been. */
 async function readPlan(tx: Querying, studyId: string): Promise<{ plan: StoredPlan | null; version: number }> {
-  const rows = await tx.select({ row: plans, step: planSteps }).from(plans).leftJoin(planSteps, eq(planSteps.planId, plans.id)).where(eq(plans.studyId, studyId)).orderBy(asc(planSteps.position));
+  const rows = await tx
+    .select({ row: plans, step: planSteps })
+    .from(plans)
+    .leftJoin(planSteps, eq(planSteps.planId, plans.id))
+    .where(eq(plans.studyId, studyId))
+    .orderBy(asc(planSteps.position));
   if (!rows.length) return { plan: null, version: 0 };
   const { row } = rows[0];
   const steps = rows.flatMap((r) => r.step ?? []);
@@ -44,28 +49,50 @@ async function readPlan(tx: Querying, studyId: string): Promise<{ plan: StoredPl
       steps: steps.map((s) => ({ technique: s.technique, minutes: s.minutes, dry: s.dryMinutes, note: s.note })),
     },
   };
-} // prettier-ignore
+}
 
 async function putPlan(tx: Transaction, studyId: string, id: string, plan: StoredPlan, version: number): Promise<void> {
   const { steps, medium, minutesPerPeriod, periods, classSize, ...settings } = plan;
   const set = { medium, minutesPerPeriod, periods, classSize, settings, version };
-  await tx.insert(plans).values({ id, studyId, ...set }).onDuplicateKeyUpdate({ set }); // prettier-ignore
+  await tx
+    .insert(plans)
+    .values({ id, studyId, ...set })
+    .onDuplicateKeyUpdate({ set });
   await tx.delete(planSteps).where(eq(planSteps.planId, id));
   if (steps.length)
-    await tx.insert(planSteps).values(
-      steps.map((s, position) => ({ id: newId(), planId: id, position, technique: s.technique, minutes: s.minutes, dryMinutes: s.dry, note: s.note })),
-    ); // prettier-ignore
+    await tx
+      .insert(planSteps)
+      .values(
+        steps.map((s, position) => ({
+          id: newId(),
+          planId: id,
+          position,
+          technique: s.technique,
+          minutes: s.minutes,
+          dryMinutes: s.dry,
+          note: s.note,
+        })),
+      );
 }
 
 /** What a new plan starts from: the study's medium, the class's size, periods of fifty minutes. */
 async function firstPlan(study: StudyRow): Promise<StoredPlan> {
   const medium = isLessonMedium(study.medium) ? study.medium : 'pen-and-wash';
-  const size = study.classId ? (await database().select({ id: students.id }).from(students).where(eq(students.classId, study.classId))).length : 1; // prettier-ignore
+  const size = study.classId
+    ? (await database().select({ id: students.id }).from(students).where(eq(students.classId, study.classId))).length
+    : 1;
   const settings = { ink: 'waterproof', contact: 'light-pencil', erasing: true, youngest: 13 } as const;
-  const plan: StoredPlan = { ...settings, medium, minutesPerPeriod: 50, periods: 1, classSize: Math.max(1, size), steps: usualSteps(medium, settings) }; // prettier-ignore
+  const plan: StoredPlan = {
+    ...settings,
+    medium,
+    minutesPerPeriod: 50,
+    periods: 1,
+    classSize: Math.max(1, size),
+    steps: usualSteps(medium, settings),
+  };
   // The fewest periods in which the usual lesson has to be shortened by half the slack at most.
   const fits = (periods: number) => {
-    const made = makePlan({ ...plan, periods, sheetMm: [study.paperWidthMm, study.paperHeightMm], shares: USUAL_SHARES }); // prettier-ignore
+    const made = makePlan({ ...plan, periods, sheetMm: [study.paperWidthMm, study.paperHeightMm], shares: USUAL_SHARES });
     return made.periods.length <= periods && made.squeeze <= 0.5;
   };
   const periods = [1, 2, 3, 4, 5, 6].find(fits) ?? 6;
@@ -87,7 +114,11 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
   const stored = await readPlan(database(), study.id);
   const source = (await worksWithReadings(study.id)).find((w) => w.read);
   const profile = source?.read?.profile;
-  const measured = profile && { title: source!.title, palette: profile.palette, shares: sharesOf(profile.palette, (kind) => profile.features[`marks.share.${kind}`]?.value ?? null) }; // prettier-ignore
+  const measured = profile && {
+    title: source!.title,
+    palette: profile.palette,
+    shares: sharesOf(profile.palette, (kind) => profile.features[`marks.share.${kind}`]?.value ?? null),
+  };
   return {
     plan: stored.plan ?? (await firstPlan(study)),
     version: stored.version,
@@ -99,18 +130,11 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
 }
 
 /** Stores a plan; `version` is the one the screen showed. Gives the new version. */
-export async function savePlan(
-  teacherId: string,
-  studyId: string,
-  version: number,
-  plan: StoredPlan,
-  label: string,
-): Promise<number> {
+export async function savePlan(teacherId: string, studyId: string, version: number, plan: StoredPlan, label: string): Promise<number> {
   for (const s of plan.steps)
-    if (!techniqueOf(s.technique))
-      throw new Told(400, `There is no technique “${s.technique}”. Choose one from the list.`, 'steps');
+    if (!techniqueOf(s.technique)) throw new Told(400, `There is no technique “${s.technique}”. Choose one from the list.`, 'steps');
   return inStudy(teacherId, studyId, async (tx) => {
-    const [row] = await tx.select({ id: plans.id, version: plans.version }).from(plans).where(eq(plans.studyId, studyId)); // prettier-ignore
+    const [row] = await tx.select({ id: plans.id, version: plans.version }).from(plans).where(eq(plans.studyId, studyId));
     if ((row?.version ?? 0) !== version) throw conflict('This plan');
     const about = { teacherId, studyId, subject: 'plan', subjectId: studyId, label };
     const scopes = [{ table: plans, where: eq(plans.studyId, studyId), tree: true }];

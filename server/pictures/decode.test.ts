@@ -22,9 +22,7 @@ describe('what an upload is, by its content', () => {
     const text = await told(checkPicture(Buffer.from('only words'), 'sheet.png'));
     expect([text.status, text.field]).toEqual([415, 'picture']);
     expect(text.message).toMatch(/“sheet\.png” is not a picture, whatever its name says.*JPEG/);
-    const svg = await told(
-      checkPicture(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'), 'a.jpg'),
-    );
+    const svg = await told(checkPicture(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'), 'a.jpg'));
     expect(svg.status).toBe(415);
     expect((await told(checkPicture(Buffer.alloc(0), 'b.jpg'))).message).toMatch(/“b\.jpg” is empty/);
   });
@@ -58,8 +56,14 @@ describe('what an upload is, by its content', () => {
 
   test('each format is named and measured as it will stand upright', async () => {
     const sheet = drawnPicture(300, 200);
-    for (const [format, mime] of [['jpeg', 'image/jpeg'], ['png', 'image/png'], ['webp', 'image/webp'], ['tiff', 'image/tiff'], ['gif', 'image/gif']] as const)
-      expect(await checkPicture(await sheet.clone().toFormat(format).toBuffer(), 'x')).toEqual({ mime, width: 300, height: 200 }); // prettier-ignore
+    for (const [format, mime] of [
+      ['jpeg', 'image/jpeg'],
+      ['png', 'image/png'],
+      ['webp', 'image/webp'],
+      ['tiff', 'image/tiff'],
+      ['gif', 'image/gif'],
+    ] as const)
+      expect(await checkPicture(await sheet.clone().toFormat(format).toBuffer(), 'x')).toEqual({ mime, width: 300, height: 200 });
     const turned = await sheet.clone().jpeg().withMetadata({ orientation: 8 }).toBuffer();
     expect(await checkPicture(turned, 'x')).toMatchObject({ width: 200, height: 300 });
   });
@@ -100,7 +104,12 @@ describe('decoding to upright 8-bit sRGB', () => {
     expect(new Set(field(grey, 0, 0)).size).toBe(1);
     const indexed = await decodeUpright(await fourFields().png({ palette: true, colours: 8 }).toBuffer(), 'x');
     expect(field(indexed, 1, 1)).toEqual([0, 0, 255]);
-    const clear = await decodeUpright(await sharp({ create: { width: 40, height: 40, channels: 4, background: { r: 200, g: 0, b: 0, alpha: 0 } } }).png().toBuffer(), 'x'); // prettier-ignore
+    const clear = await decodeUpright(
+      await sharp({ create: { width: 40, height: 40, channels: 4, background: { r: 200, g: 0, b: 0, alpha: 0 } } })
+        .png()
+        .toBuffer(),
+      'x',
+    );
     expect(field(clear, 0, 0)).toEqual([255, 255, 255]);
   });
 
@@ -108,7 +117,7 @@ describe('decoding to upright 8-bit sRGB', () => {
     const image = await decodeUpright(await drawnPicture(300, 200).png().toBuffer(), 'x');
     const again = await decodeUpright(await encodePng(image), 'x');
     expect(Buffer.compare(Buffer.from(again.data), Buffer.from(image.data))).toBe(0);
-    expect(await sharp(await encodePreview(image, 120)).metadata()).toMatchObject({ format: 'jpeg', width: 120, height: 80 }); // prettier-ignore
+    expect(await sharp(await encodePreview(image, 120)).metadata()).toMatchObject({ format: 'jpeg', width: 120, height: 80 });
     expect((await sharp(await encodePreview(image, 2000)).metadata()).width).toBe(300);
     expect((await encodeJpeg(image, 40)).length).toBeLessThan((await encodeJpeg(image, 95)).length);
   });

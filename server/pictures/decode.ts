@@ -29,19 +29,11 @@ export async function checkPicture(bytes: Buffer, name: string): Promise<Checked
   try {
     meta = await sharp(bytes, { failOn: 'error', limitInputPixels: false }).metadata();
   } catch {
-    throw new Told(
-      415,
-      `“${name}” is not a picture, whatever its name says. Use a JPEG, PNG, WebP or TIFF.`,
-      'picture',
-    );
+    throw new Told(415, `“${name}” is not a picture, whatever its name says. Use a JPEG, PNG, WebP or TIFF.`, 'picture');
   }
   const mime = FORMATS[meta.format ?? ''];
   if (!mime || !meta.width || !meta.height)
-    throw new Told(
-      415,
-      `“${name}” is a kind of file Old Hand does not read. Use a JPEG, PNG, WebP or TIFF.`,
-      'picture',
-    );
+    throw new Told(415, `“${name}” is a kind of file Old Hand does not read. Use a JPEG, PNG, WebP or TIFF.`, 'picture');
   if (meta.width * meta.height > MOST_PIXELS)
     throw new Told(
       413,

@@ -12,7 +12,13 @@ interface Kin {
 }
 
 /** Every column that gives a picture its use. */
-const USES: readonly MySqlColumn[] = [works.pictureId, pieces.photoId, pieces.rectifiedId, referencePictures.pictureId, editPictures.pictureId]; // prettier-ignore
+const USES: readonly MySqlColumn[] = [
+  works.pictureId,
+  pieces.photoId,
+  pieces.rectifiedId,
+  referencePictures.pictureId,
+  editPictures.pictureId,
+];
 
 const KIN = { id: pictures.id, madeFrom: pictures.madeFrom, role: pictures.role, sha256: pictures.sha256 };
 
@@ -21,7 +27,10 @@ async function family(tx: Transaction, ids: readonly string[]): Promise<Map<stri
   const kin = new Map<string, Kin>();
   let open = [...new Set(ids)].filter(Boolean);
   while (open.length) {
-    const rows = await tx.select(KIN).from(pictures).where(or(inArray(pictures.id, open), inArray(pictures.madeFrom, open))); // prettier-ignore
+    const rows = await tx
+      .select(KIN)
+      .from(pictures)
+      .where(or(inArray(pictures.id, open), inArray(pictures.madeFrom, open)));
     const fresh = rows.filter((r) => !kin.has(r.id));
     for (const r of fresh) kin.set(r.id, r);
     open = [...new Set(fresh.flatMap((r) => [r.id, r.madeFrom]).filter(Boolean))];
@@ -43,10 +52,7 @@ async function dropBytes(tx: Transaction, hashes: readonly string[]): Promise<vo
   const own = [...new Set(hashes)].sort();
   // Held first: an upload of the same bytes is either seen here, or waits and stores them anew.
   await tx.select({ sha256: blobs.sha256 }).from(blobs).where(inArray(blobs.sha256, own)).for('update');
-  const still = await tx
-    .selectDistinct({ sha256: pictures.sha256 })
-    .from(pictures)
-    .where(inArray(pictures.sha256, own));
+  const still = await tx.selectDistinct({ sha256: pictures.sha256 }).from(pictures).where(inArray(pictures.sha256, own));
   const gone = own.filter((h) => !still.some((s) => s.sha256 === h));
   if (gone.length) await tx.delete(blobs).where(inArray(blobs.sha256, gone));
 }
@@ -63,13 +69,20 @@ export async function dropPictures(tx: Transaction, ids: readonly string[]): Pro
   await tx.select({ id: pictures.id }).from(pictures).where(inArray(pictures.id, all)).for('update');
   const used = new Set<string>();
   for (const column of USES)
-    for (const row of await tx.selectDistinct({ id: column }).from(column.table).where(inArray(column, all)))
-      used.add(row.id as string);
+    for (const row of await tx.selectDistinct({ id: column }).from(column.table).where(inArray(column, all))) used.add(row.id as string);
   const keep = kept(kin, used);
   const gone = [...kin.values()].filter((k) => !keep.has(k.id));
   if (!gone.length) return 0;
-  await tx.delete(pictures).where(inArray(pictures.id, gone.map((k) => k.id))); // prettier-ignore
-  await dropBytes(tx, gone.map((k) => k.sha256)); // prettier-ignore
+  await tx.delete(pictures).where(
+    inArray(
+      pictures.id,
+      gone.map((k) => k.id),
+    ),
+  );
+  await dropBytes(
+    tx,
+    gone.map((k) => k.sha256),
+  );
   return gone.length;
 }
 
@@ -81,19 +94,43 @@ export async function sweepPictures(now = new Date()): Promise<{ pictures: numbe
   const before = new Date(now.getTime() - 3_600_000);
   const child = alias(pictures, 'child');
   const parent = alias(pictures, 'parent');
-  const nowhere = USES.map((column) => notExists(db.select({ one: sql`1` }).from(column.table).where(eq(column, pictures.id)))); // prettier-ignore
-  const made = db.select({ one: sql`1` }).from(child).where(and(eq(child.madeFrom, pictures.id), ne(child.role, 'preview'))); // prettier-ignore
-  const unused = await db.select({ id: pictures.id }).from(pictures).where(and(ne(pictures.role, 'preview'), lt(pictures.createdAt, before), notExists(made), ...nowhere)); // prettier-ignore
+  const nowhere = USES.map((column) =>
+    notExists(
+      db
+        .select({ one: sql`1` })
+        .from(column.table)
+        .where(eq(column, pictures.id)),
+    ),
+  );
+  const made = db
+    .select({ one: sql`1` })
+    .from(child)
+    .where(and(eq(child.madeFrom, pictures.id), ne(child.role, 'preview')));
+  const unused = await db
+    .select({ id: pictures.id })
+    .from(pictures)
+    .where(and(ne(pictures.role, 'preview'), lt(pictures.createdAt, before), notExists(made), ...nowhere));
   const from = db
     .select({ one: sql`1` })
     .from(parent)
     .where(eq(parent.id, pictures.madeFrom));
-  const orphans = await db.select({ id: pictures.id }).from(pictures).where(and(ne(pictures.madeFrom, ''), notExists(from))); // prettier-ignore
+  const orphans = await db
+    .select({ id: pictures.id })
+    .from(pictures)
+    .where(and(ne(pictures.madeFrom, ''), notExists(from)));
   let gone = 0;
   const ids = [...unused, ...orphans].map((r) => r.id);
   for (let i = 0; i < ids.length; i += BATCH) gone += await changing((tx) => dropPictures(tx, ids.slice(i, i + BATCH)));
-  const bare = await db.select({ sha256: blobs.sha256 }).from(blobs).where(sql`not exists (select 1 from ${pictures} where ${pictures.sha256} = ${blobs.sha256})`); // prettier-ignore
+  const bare = await db
+    .select({ sha256: blobs.sha256 })
+    .from(blobs)
+    .where(sql`not exists (select 1 from ${pictures} where ${pictures.sha256} = ${blobs.sha256})`);
   for (let i = 0; i < bare.length; i += BATCH)
-    await changing((tx) => dropBytes(tx, bare.slice(i, i + BATCH).map((b) => b.sha256))); // prettier-ignore
+    await changing((tx) =>
+      dropBytes(
+        tx,
+        bare.slice(i, i + BATCH).map((b) => b.sha256),
+      ),
+    );
   return { pictures: gone, blobs: bare.length };
 }

@@ -19,9 +19,7 @@ export async function readPicture(
   if (known === tag) return { bytes: null, mime, tag };
   const whole = await getBlob(db, shown.sha256);
   return {
-    bytes: small
-      ? await sharp(whole).autoOrient().resize(400, 400, { fit: 'inside' }).jpeg({ quality: 82 }).toBuffer()
-      : whole,
+    bytes: small ? await sharp(whole).autoOrient().resize(400, 400, { fit: 'inside' }).jpeg({ quality: 82 }).toBuffer() : whole,
     mime,
     tag,
   };

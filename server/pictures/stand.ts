@@ -17,12 +17,7 @@ export interface StandWishes {
 }
 
 /** A JPEG photograph of the picture; its sheet is as wide as given, or 300 mm. */
-export async function photographPicture(
-  teacherId: string,
-  pictureId: string,
-  wishes: StandWishes,
-  seed: number,
-): Promise<Buffer> {
+export async function photographPicture(teacherId: string, pictureId: string, wishes: StandWishes, seed: number): Promise<Buffer> {
   const db = database();
   const picture = await pictureOf(db, teacherId, pictureId);
   const w = 300;

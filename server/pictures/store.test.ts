@@ -35,7 +35,7 @@ test('bytes beyond a megabyte lie in chunks and come back whole', async () => {
   const id = await put(bytes, about(teacher));
   const { sha256 } = await pictureOf(db, teacher, id);
   expect(sha256).toBe(hash(bytes));
-  const chunks = await db.select({ seq: blobChunks.seq }).from(blobChunks).where(eq(blobChunks.sha256, sha256)); // prettier-ignore
+  const chunks = await db.select({ seq: blobChunks.seq }).from(blobChunks).where(eq(blobChunks.sha256, sha256));
   expect(chunks.map((c) => c.seq).sort()).toEqual([0, 1, 2]);
   expect(Buffer.compare(await getBlob(db, sha256), bytes)).toBe(0);
 });

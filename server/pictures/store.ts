@@ -17,8 +17,11 @@ const CHUNK = 1024 * 1024;
  */
 async function putBlob(tx: Transaction, bytes: Buffer): Promise<string> {
   const sha256 = createHash('sha256').update(bytes).digest('hex');
-  await tx.insert(blobs).values({ sha256, bytes: bytes.length, complete: 0 }).onDuplicateKeyUpdate({ set: { bytes: bytes.length } }); // prettier-ignore
-  const [{ complete }] = await tx.select({ complete: blobs.complete }).from(blobs).where(eq(blobs.sha256, sha256)).for('update'); // prettier-ignore
+  await tx
+    .insert(blobs)
+    .values({ sha256, bytes: bytes.length, complete: 0 })
+    .onDuplicateKeyUpdate({ set: { bytes: bytes.length } });
+  const [{ complete }] = await tx.select({ complete: blobs.complete }).from(blobs).where(eq(blobs.sha256, sha256)).for('update');
   if (complete) return sha256;
   await tx.delete(blobChunks).where(eq(blobChunks.sha256, sha256));
   for (let seq = 0; seq * CHUNK < bytes.length; seq++)
@@ -54,11 +57,16 @@ export interface NewPicture {
 export async function putPicture(tx: Transaction, bytes: Buffer, about: NewPicture): Promise<string> {
   const sha256 = await putBlob(tx, bytes);
   const madeFrom = about.madeFrom ?? '';
-  const there = and(eq(pictures.teacherId, about.teacherId), eq(pictures.madeFrom, madeFrom), eq(pictures.role, about.role), eq(pictures.sha256, sha256)); // prettier-ignore
+  const there = and(
+    eq(pictures.teacherId, about.teacherId),
+    eq(pictures.madeFrom, madeFrom),
+    eq(pictures.role, about.role),
+    eq(pictures.sha256, sha256),
+  );
   for (;;) {
     const id = newId();
     try {
-      await tx.insert(pictures).values({ ...about, id, madeFrom, sha256, name: about.name.slice(0, 190), createdAt: new Date() }); // prettier-ignore
+      await tx.insert(pictures).values({ ...about, id, madeFrom, sha256, name: about.name.slice(0, 190), createdAt: new Date() });
       return id;
     } catch (error) {
       if (!isDuplicate(error)) throw error;
@@ -70,17 +78,19 @@ export async function putPicture(tx: Transaction, bytes: Buffer, about: NewPictu
 }
 
 export async function pictureOf(db: Querying, teacherId: string, id: string): Promise<PictureRow> {
-  const [row] = await db.select().from(pictures).where(and(eq(pictures.id, id), eq(pictures.teacherId, teacherId))); // prettier-ignore
+  const [row] = await db
+    .select()
+    .from(pictures)
+    .where(and(eq(pictures.id, id), eq(pictures.teacherId, teacherId)));
   if (!row) throw notFound('This picture');
   return row;
 }
 
 /** A picture made from another, when it has been made already. */
-export async function derivedPicture(
-  db: Querying,
-  fromId: string,
-  role: PictureRow['role'],
-): Promise<PictureRow | null> {
-  const [row] = await db.select().from(pictures).where(and(eq(pictures.madeFrom, fromId), eq(pictures.role, role))); // prettier-ignore
+export async function derivedPicture(db: Querying, fromId: string, role: PictureRow['role']): Promise<PictureRow | null> {
+  const [row] = await db
+    .select()
+    .from(pictures)
+    .where(and(eq(pictures.madeFrom, fromId), eq(pictures.role, role)));
   return row ?? null;
 }

@@ -15,8 +15,8 @@ export async function putMade(
   made: MadePicture,
 ): Promise<string> {
   const size = { width: made.width, height: made.height };
-  const id = await putPicture(tx, Buffer.from(made.png), { teacherId, role, madeFrom, name, mime: 'image/png', ...size }); // prettier-ignore
-  await putPicture(tx, Buffer.from(made.preview), { teacherId, role: 'preview', madeFrom: id, name, mime: 'image/jpeg', ...size }); // prettier-ignore
+  const id = await putPicture(tx, Buffer.from(made.png), { teacherId, role, madeFrom, name, mime: 'image/png', ...size });
+  await putPicture(tx, Buffer.from(made.preview), { teacherId, role: 'preview', madeFrom: id, name, mime: 'image/jpeg', ...size });
   return id;
 }
 

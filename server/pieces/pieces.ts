@@ -24,13 +24,7 @@ interface NewPiece {
 }
 
 /** Takes in a photograph of a student's sheet; everything else happens in the background. */
-export async function addPiece(
-  teacherId: string,
-  studyId: string,
-  bytes: Buffer,
-  name: string,
-  about: NewPiece,
-): Promise<string> {
+export async function addPiece(teacherId: string, studyId: string, bytes: Buffer, name: string, about: NewPiece): Promise<string> {
   await ownStudent(database(), await studyOf(teacherId, studyId), about.studentId);
   const checked = await checkPicture(bytes, name);
   const maker = about.studentId ?? '';
@@ -59,29 +53,35 @@ export async function addPiece(
     });
   } catch (error) {
     if (!isDuplicate(error)) throw error;
-    throw new Told(409, `There is already an attempt ${about.attempt} of this kind by this student. Choose another number.`, 'attempt'); // prettier-ignore
+    throw new Told(409, `There is already an attempt ${about.attempt} of this kind by this student. Choose another number.`, 'attempt');
   }
   return id;
 }
 
-const about = (teacherId: string, { id, studyId, studentId }: PieceRow, subject: string, label: string) => ({ teacherId, studyId, studentId, subject, subjectId: id, label }); // prettier-ignore
+const about = (teacherId: string, { id, studyId, studentId }: PieceRow, subject: string, label: string) => ({
+  teacherId,
+  studyId,
+  studentId,
+  subject,
+  subjectId: id,
+  label,
+});
 const itself = (id: string) => ({ table: pieces, where: eq(pieces.id, id) });
 
 /** Corners placed by hand, photograph px; the sheet is squared up anew. */
-export function placeCorners(
-  teacherId: string,
-  id: string,
-  version: number,
-  corners: [number, number][],
-): Promise<void> {
+export function placeCorners(teacherId: string, id: string, version: number, corners: [number, number][]): Promise<void> {
   return within(pieceOf, teacherId, id, async (tx, piece) => {
     if (piece.version !== version) throw conflict('This piece');
-    await logged(tx, about(teacherId, piece, 'corners', 'corners of a photograph'), [itself(id)], () => tx.update(pieces).set({ corners, placedByHand: true }).where(eq(pieces.id, id))); // prettier-ignore
+    await logged(tx, about(teacherId, piece, 'corners', 'corners of a photograph'), [itself(id)], () =>
+      tx.update(pieces).set({ corners, placedByHand: true }).where(eq(pieces.id, id)),
+    );
   });
 }
 
 export const removePiece = (teacherId: string, id: string): Promise<void> =>
-  within(pieceOf, teacherId, id, (tx, piece) => loggedRemoval(tx, about(teacherId, piece, 'piece', `removing ${piece.kind} ${piece.attempt}`), itself(id))); // prettier-ignore
+  within(pieceOf, teacherId, id, (tx, piece) =>
+    loggedRemoval(tx, about(teacherId, piece, 'piece', `removing ${piece.kind} ${piece.attempt}`), itself(id)),
+  );
 
 /** Why a piece waits though nothing works on it. */
 type Held = { state: 'failed' | 'stopped'; told: string } | null;
@@ -148,25 +148,22 @@ interface NoteView {
 }
 
 /** What was found of a piece of the caller's own, and what was noted on it. */
-export async function comparisonOf(
-  pieceId: string,
-): Promise<{ comparison: StoredComparison | null; notes: NoteView[] }> {
+export async function comparisonOf(pieceId: string): Promise<{ comparison: StoredComparison | null; notes: NoteView[] }> {
   const db = database();
-  const [row] = await db.select({ document: comparisons.document }).from(comparisons).where(eq(comparisons.pieceId, pieceId)); // prettier-ignore
-  const notes = await db.select({ feature: findingNotes.feature, setAside: findingNotes.setAside, note: findingNotes.note, version: findingNotes.version }).from(findingNotes).where(eq(findingNotes.pieceId, pieceId)); // prettier-ignore
+  const [row] = await db.select({ document: comparisons.document }).from(comparisons).where(eq(comparisons.pieceId, pieceId));
+  const notes = await db
+    .select({ feature: findingNotes.feature, setAside: findingNotes.setAside, note: findingNotes.note, version: findingNotes.version })
+    .from(findingNotes)
+    .where(eq(findingNotes.pieceId, pieceId));
   return { comparison: (row?.document as StoredComparison | undefined) ?? null, notes };
 }
 
 /** What a person answered of a piece's always and never sentences. */
 export const answersOf = (pieceId: string): Promise<{ ruleId: string; met: boolean }[]> =>
-  database().select({ ruleId: ruleAnswers.ruleId, met: ruleAnswers.met }).from(ruleAnswers).where(eq(ruleAnswers.pieceId, pieceId)); // prettier-ignore
+  database().select({ ruleId: ruleAnswers.ruleId, met: ruleAnswers.met }).from(ruleAnswers).where(eq(ruleAnswers.pieceId, pieceId));
 
 /** Sets a finding aside, takes it back, or notes something on it; `version` is the one the screen showed, 0 where there was no note. Gives the new one. */
-export function noteFinding(
-  teacherId: string,
-  pieceId: string,
-  { feature, setAside, note, version }: NoteView,
-): Promise<number> {
+export function noteFinding(teacherId: string, pieceId: string, { feature, setAside, note, version }: NoteView): Promise<number> {
   return within(pieceOf, teacherId, pieceId, async (tx, piece) => {
     const where = and(eq(findingNotes.pieceId, pieceId), eq(findingNotes.feature, feature))!;
     const [there] = await tx.select().from(findingNotes).where(where);
@@ -174,9 +171,12 @@ export function noteFinding(
     const label = (there?.setAside ?? false) === setAside ? 'a note on a finding' : 'setting a finding aside';
     await logged(tx, about(teacherId, piece, 'note', label), [{ table: findingNotes, where }], () =>
       there
-        ? tx.update(findingNotes).set({ setAside, note, version: version + 1 }).where(where)
+        ? tx
+            .update(findingNotes)
+            .set({ setAside, note, version: version + 1 })
+            .where(where)
         : tx.insert(findingNotes).values({ pieceId, feature, setAside, note }),
-    ); // prettier-ignore
+    );
     return version + 1;
   });
 }
@@ -189,6 +189,6 @@ export function answerRule(teacherId: string, pieceId: string, ruleId: string, m
     const where = and(eq(ruleAnswers.pieceId, pieceId), eq(ruleAnswers.ruleId, ruleId))!;
     await logged(tx, about(teacherId, piece, 'answer', `answer to “${rule.sentence.slice(0, 80)}”`), [{ table: ruleAnswers, where }], () =>
       tx.insert(ruleAnswers).values({ pieceId, ruleId, met }).onDuplicateKeyUpdate({ set: { met } }),
-    ); // prettier-ignore
+    );
   });
 }

@@ -29,7 +29,16 @@ const drawing = (spacing: number) => drawnPicture(1188, 840, spacing).png().toBu
 /** The drawing photographed on a table, tilted and turned. */
 async function photo(spacing: number): Promise<{ jpeg: Buffer; corners: [number, number][] }> {
   const sheet = await decodeUpright(await drawing(spacing), 'sheet');
-  const shot = photograph(sheet, { ...STAND_DEFAULTS, seed: spacing, width: 1200, height: 900, paper: [297, 210], rotation: 5, tilt: 10, table: 'plain' }); // prettier-ignore
+  const shot = photograph(sheet, {
+    ...STAND_DEFAULTS,
+    seed: spacing,
+    width: 1200,
+    height: 900,
+    paper: [297, 210],
+    rotation: 5,
+    tilt: 10,
+    table: 'plain',
+  });
   return { jpeg: await encodeJpeg(shot.image, 92), corners: shot.corners };
 }
 
@@ -48,12 +57,11 @@ beforeAll(async () => {
 
 const hand = async (spacing: number, kind: 'copy' | 'original') => {
   const { jpeg, corners } = await photo(spacing);
-  const id = await addPiece(teacher, study, jpeg, 'photo.jpg', { studentId: student, kind, attempt: null, title: '', ...SHEET }); // prettier-ignore
+  const id = await addPiece(teacher, study, jpeg, 'photo.jpg', { studentId: student, kind, attempt: null, title: '', ...SHEET });
   return { id, corners };
 };
-const change = async (fields: Partial<StudyFields>) => updateStudy(teacher, study, (await studyOf(teacher, study)).version, fields); // prettier-ignore
-const finding = async (id: string, feature: string) =>
-  (await comparisonOf(id)).comparison!.findings.find((f) => f.feature === feature);
+const change = async (fields: Partial<StudyFields>) => updateStudy(teacher, study, (await studyOf(teacher, study)).version, fields);
+const finding = async (id: string, feature: string) => (await comparisonOf(id)).comparison!.findings.find((f) => f.feature === feature);
 
 test('a photograph is squared up, measured and compared; twice makes nothing twice', async () => {
   const { id, corners } = await hand(28, 'original');
@@ -67,13 +75,20 @@ test('a photograph is squared up, measured and compared; twice makes nothing twi
   const spacing = await finding(id, 'marks.spacing');
   expect(spacing).toMatchObject({ unit: 'mm', words: expect.stringMatching(/farther apart/) });
   expect(spacing!.piece / spacing!.master.mid).toBeCloseTo(28 / 16, 1);
-  const stamp = async () => (await database().select({ stamp: comparisons.stamp }).from(comparisons).where(eq(comparisons.pieceId, id)))[0].stamp; // prettier-ignore
+  const stamp = async () =>
+    (await database().select({ stamp: comparisons.stamp }).from(comparisons).where(eq(comparisons.pieceId, id)))[0].stamp;
   const before = await stamp();
   await processPiece(teacher, id);
   await comparePiece(teacher, id);
   expect(await stamp()).toBe(before);
   expect((await pieceOf(teacher, id)).rectifiedId).toBe(piece.rectifiedId);
-  await placeLandmarks(teacher, { subject: 'piece', subjectId: id, template: 'figure-standing' }, 0, { crown: [10, 10], chin: [10, 40], sole: [10, 130] }, null); // prettier-ignore
+  await placeLandmarks(
+    teacher,
+    { subject: 'piece', subjectId: id, template: 'figure-standing' },
+    0,
+    { crown: [10, 10], chin: [10, 40], sole: [10, 130] },
+    null,
+  );
   await comparePiece(teacher, id);
   expect(await stamp()).not.toBe(before);
 });
@@ -108,15 +123,39 @@ test('another aim and a changed work ask for new comparisons of what is ready, a
 });
 
 test('no sheet is said, never made up; corners by hand help', async () => {
-  const cloth = await sharp({ create: { width: 900, height: 700, channels: 3, background: '#777', noise: { type: 'gaussian', mean: 120, sigma: 12 } } }).jpeg().toBuffer(); // prettier-ignore
-  const id = await addPiece(teacher, study, cloth, 'cloth.jpg', { studentId: student, kind: 'warm-up', attempt: null, title: '', ...SHEET }); // prettier-ignore
+  const cloth = await sharp({
+    create: { width: 900, height: 700, channels: 3, background: '#777', noise: { type: 'gaussian', mean: 120, sigma: 12 } },
+  })
+    .jpeg()
+    .toBuffer();
+  const id = await addPiece(teacher, study, cloth, 'cloth.jpg', {
+    studentId: student,
+    kind: 'warm-up',
+    attempt: null,
+    title: '',
+    ...SHEET,
+  });
   await processPiece(teacher, id);
   const lost = await pieceOf(teacher, id);
   expect(lost).toMatchObject({ state: 'no-sheet', rectifiedId: null, corners: null });
   expect(lost.told).not.toBe('');
-  await placeCorners(teacher, id, lost.version, [[100, 80], [800, 90], [790, 600], [90, 590]]); // prettier-ignore
+  await placeCorners(teacher, id, lost.version, [
+    [100, 80],
+    [800, 90],
+    [790, 600],
+    [90, 590],
+  ]);
   await processPiece(teacher, id);
-  expect(await pieceOf(teacher, id)).toMatchObject({ state: 'ready', placedByHand: true, corners: [[100, 80], [800, 90], [790, 600], [90, 590]] }); // prettier-ignore
+  expect(await pieceOf(teacher, id)).toMatchObject({
+    state: 'ready',
+    placedByHand: true,
+    corners: [
+      [100, 80],
+      [800, 90],
+      [790, 600],
+      [90, 590],
+    ],
+  });
 });
 
 test('work that was given up for good is told on the piece', async () => {
@@ -128,12 +167,12 @@ test('work that was given up for good is told on the piece', async () => {
     .where(eq(jobs.workKey, `process-piece:${id}`));
   const job = (await claim(db, 'me'))!;
   await giveUp(db, job, 'me', '“photo.jpg” is damaged.', true);
-  expect((await listPieces(study)).find((p) => p.id === id)).toMatchObject({ state: 'failed', told: '“photo.jpg” is damaged.' }); // prettier-ignore
+  expect((await listPieces(study)).find((p) => p.id === id)).toMatchObject({ state: 'failed', told: '“photo.jpg” is damaged.' });
   expect((await db.select({ state: pieces.state }).from(pieces).where(eq(pieces.id, id)))[0].state).toBe('waiting');
 });
 
 test('the report prints rules, palette, plan and a page a student, on the teacher’s paper', async () => {
-  await addRule(teacher, study, { kind: 'feature', feature: 'marks.spacing', sentence: 'Lines 4 mm apart.', evidence: 'Ferry' }); // prettier-ignore
+  await addRule(teacher, study, { kind: 'feature', feature: 'marks.spacing', sentence: 'Lines 4 mm apart.', evidence: 'Ferry' });
   const [piece] = (await listPieces(study)).filter((p) => p.closeness !== null);
   await noteFinding(teacher, piece.id, {
     feature: 'marks.spacing',
@@ -155,6 +194,8 @@ test('the report prints rules, palette, plan and a page a student, on the teache
   await saveSettings(teacher, { ...(await settingsOf(teacher)), paper: 'Letter' });
   const letter = Buffer.from((await studyReport(teacher, study)).pdf).toString('latin1');
   expect(letter).toMatch(/\/MediaBox \[0 0 612 792\]/);
-  await expect(studyReport(teacher, await newStudy(teacher))).rejects.toMatchObject({ message: expect.stringMatching(/at least one work/) }); // prettier-ignore
+  await expect(studyReport(teacher, await newStudy(teacher))).rejects.toMatchObject({
+    message: expect.stringMatching(/at least one work/),
+  });
   await expect(studyReport(await newTeacher(), study)).rejects.toMatchObject({ status: 404 });
 });

@@ -34,23 +34,37 @@ export async function processPiece(teacherId: string, id: string): Promise<void>
   const { picture } = told;
   const profile = picture && (await inThread({ task: 'measure', bytes: picture.png, name: photo.name, widthMm: w }));
   await changing(async (tx) => {
-    const [still] = await tx.select({ id: pieces.id }).from(pieces).where(and(eq(pieces.id, id), eq(pieces.version, piece.version))).for('update'); // prettier-ignore
+    const [still] = await tx
+      .select({ id: pieces.id })
+      .from(pieces)
+      .where(and(eq(pieces.id, id), eq(pieces.version, piece.version)))
+      .for('update');
     // Changed or removed meanwhile: whoever did so has asked for it anew.
     if (!still) return;
     const about = { teacherId, name: photo.name, width: photo.width, height: photo.height };
-    await putPicture(tx, Buffer.from(told.photoPreview), { ...about, role: 'preview', madeFrom: photo.id, mime: 'image/jpeg' }); // prettier-ignore
+    await putPicture(tx, Buffer.from(told.photoPreview), { ...about, role: 'preview', madeFrom: photo.id, mime: 'image/jpeg' });
     const words = told.warnings.join(' ');
     if (!picture || !profile) {
       await tx.update(pieces).set({ state: 'no-sheet', told: words }).where(eq(pieces.id, id));
       return;
     }
     const rectifiedId = await putMade(tx, teacherId, 'rectified', photo.id, photo.name, picture);
-    const reading = { id: newId(), pictureId: rectifiedId, profileVersion: PROFILE_VERSION, widthMm: w, document: profile, createdAt: new Date() }; // prettier-ignore
+    const reading = {
+      id: newId(),
+      pictureId: rectifiedId,
+      profileVersion: PROFILE_VERSION,
+      widthMm: w,
+      document: profile,
+      createdAt: new Date(),
+    };
     await tx
       .insert(profiles)
       .values(reading)
       .onDuplicateKeyUpdate({ set: { profileVersion: PROFILE_VERSION } });
-    await tx.update(pieces).set({ rectifiedId, state: 'ready', told: words, ...(given ? {} : { corners: told.corners }) }).where(eq(pieces.id, id)); // prettier-ignore
+    await tx
+      .update(pieces)
+      .set({ rectifiedId, state: 'ready', told: words, ...(given ? {} : { corners: told.corners }) })
+      .where(eq(pieces.id, id));
     await askToCompare(tx, teacherId, piece);
   });
 }
@@ -90,15 +104,37 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
   if (!piece.rectifiedId) return;
   const db = database();
   const { aim } = await studyOf(teacherId, piece.studyId);
-  const sources = await db.select().from(works).where(and(eq(works.studyId, piece.studyId), eq(works.foil, false))).orderBy(asc(works.position)); // prettier-ignore
+  const sources = await db
+    .select()
+    .from(works)
+    .where(and(eq(works.studyId, piece.studyId), eq(works.foil, false)))
+    .orderBy(asc(works.position));
   if (!sources.length) return;
   const ownSets = await db.select().from(landmarkSets).where(eq(landmarkSets.pieceId, id));
-  const workSets = await db.select().from(landmarkSets).where(inArray(landmarkSets.workId, sources.map((s) => s.id))); // prettier-ignore
-  const stamp = stampOf({ aim, piece: { ...piece, sets: ownSets }, works: sources.map((w) => ({ ...w, sets: workSets.filter((s) => s.workId === w.id) })) }); // prettier-ignore
+  const workSets = await db
+    .select()
+    .from(landmarkSets)
+    .where(
+      inArray(
+        landmarkSets.workId,
+        sources.map((s) => s.id),
+      ),
+    );
+  const stamp = stampOf({
+    aim,
+    piece: { ...piece, sets: ownSets },
+    works: sources.map((w) => ({ ...w, sets: workSets.filter((s) => s.workId === w.id) })),
+  });
   const held: Measured[] = [];
   for (const w of sources)
-    held.push(measured(await ensureProfile(teacherId, w.pictureId, w.widthMm), workSets.filter((s) => s.workId === w.id), w.widthMm)); // prettier-ignore
-  const own = measured(await ensureProfile(teacherId, piece.rectifiedId, piece.paperWidthMm), ownSets, piece.paperWidthMm); // prettier-ignore
+    held.push(
+      measured(
+        await ensureProfile(teacherId, w.pictureId, w.widthMm),
+        workSets.filter((s) => s.workId === w.id),
+        w.widthMm,
+      ),
+    );
+  const own = measured(await ensureProfile(teacherId, piece.rectifiedId, piece.paperWidthMm), ownSets, piece.paperWidthMm);
   const result = await inThread({
     task: 'compare',
     sources: held,
@@ -114,6 +150,10 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
   };
   await changing(async (tx) => {
     const [still] = await tx.select({ id: pieces.id }).from(pieces).where(eq(pieces.id, id)).for('update');
-    if (still) await tx.insert(comparisons).values({ pieceId: id, ...values }).onDuplicateKeyUpdate({ set: values }); // prettier-ignore
+    if (still)
+      await tx
+        .insert(comparisons)
+        .values({ pieceId: id, ...values })
+        .onDuplicateKeyUpdate({ set: values });
   });
 }

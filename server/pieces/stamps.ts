@@ -17,12 +17,18 @@ interface Set {
   version: number;
 }
 
-const setsOf = (sets: readonly Set[]) => sets.map((s) => `${s.id}.${s.version}`).sort().join(','); // prettier-ignore
+const setsOf = (sets: readonly Set[]) =>
+  sets
+    .map((s) => `${s.id}.${s.version}`)
+    .sort()
+    .join(',');
 
 export function stampOf({ aim, piece, works }: Stamped): string {
   const own = `${piece.rectifiedId}:${piece.paperWidthMm}:${setsOf(piece.sets)}`;
   const parts = works.map((w) => `${w.id}:${w.pictureId}:${w.widthMm}:${setsOf(w.sets)}`);
-  return createHash('sha256').update([PROFILE_VERSION, aim, own, ...parts].join('|')).digest('hex'); // prettier-ignore
+  return createHash('sha256')
+    .update([PROFILE_VERSION, aim, own, ...parts].join('|'))
+    .digest('hex');
 }
 
 interface Outdated {
@@ -44,14 +50,19 @@ export async function outdatedComparisons(): Promise<Outdated[]> {
   for (const row of ready) byStudy.set(row.piece.studyId, [...(byStudy.get(row.piece.studyId) ?? []), row]);
   const out: Outdated[] = [];
   for (const [studyId, rows] of byStudy) {
-    const sources = await db.select().from(works).where(and(eq(works.studyId, studyId), eq(works.foil, false))).orderBy(asc(works.position)); // prettier-ignore
+    const sources = await db
+      .select()
+      .from(works)
+      .where(and(eq(works.studyId, studyId), eq(works.foil, false)))
+      .orderBy(asc(works.position));
     if (!sources.length) continue;
-    const sets = await db.select({ id: landmarkSets.id, version: landmarkSets.version, workId: landmarkSets.workId, pieceId: landmarkSets.pieceId }).from(landmarkSets).where(eq(landmarkSets.studyId, studyId)); // prettier-ignore
+    const sets = await db
+      .select({ id: landmarkSets.id, version: landmarkSets.version, workId: landmarkSets.workId, pieceId: landmarkSets.pieceId })
+      .from(landmarkSets)
+      .where(eq(landmarkSets.studyId, studyId));
     const held = sources.map((w) => ({ ...w, sets: sets.filter((s) => s.workId === w.id) }));
     for (const { piece, aim, stamp, teacherId } of rows)
-      if (
-        stamp !== stampOf({ aim, piece: { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) }, works: held })
-      )
+      if (stamp !== stampOf({ aim, piece: { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) }, works: held }))
         out.push({ id: piece.id, studyId, teacherId });
   }
   return out;

@@ -29,10 +29,16 @@ export const askToProcess = (tx: Transaction, teacherId: string, piece: Thing, p
   ask(tx, [job('process-piece', teacherId, piece, priority)]);
 
 export const askToCompare = (tx: Transaction, teacherId: string, ...list: readonly Thing[]): Promise<void> =>
-  ask(tx, list.map((piece) => job('compare-piece', teacherId, piece, 3))); // prettier-ignore
+  ask(
+    tx,
+    list.map((piece) => job('compare-piece', teacherId, piece, 3)),
+  );
 
 /** Every ready piece of a study is compared anew, after a work or its landmarks changed. */
 export async function compareAgain(tx: Transaction, teacherId: string, studyId: string): Promise<void> {
-  const rows = await tx.select({ id: pieces.id, studyId: pieces.studyId }).from(pieces).where(and(eq(pieces.studyId, studyId), eq(pieces.state, 'ready'))); // prettier-ignore
+  const rows = await tx
+    .select({ id: pieces.id, studyId: pieces.studyId })
+    .from(pieces)
+    .where(and(eq(pieces.studyId, studyId), eq(pieces.state, 'ready')));
   await askToCompare(tx, teacherId, ...rows);
 }

@@ -2,20 +2,7 @@ import { eq } from 'drizzle-orm';
 import { leave, newStudy, newTeacher } from '../../tests/support/school';
 import { changing, database } from '../database/connection';
 import { jobs } from '../schema';
-import {
-  ask,
-  cancelQueued,
-  claim,
-  finish,
-  giveUp,
-  handBack,
-  Job,
-  LEASE_MS,
-  NewJob,
-  progressOf,
-  renew,
-  tryAgain,
-} from './queue';
+import { ask, cancelQueued, claim, finish, giveUp, handBack, Job, LEASE_MS, NewJob, progressOf, renew, tryAgain } from './queue';
 
 const db = () => database();
 let teacherId = '';
@@ -31,7 +18,11 @@ beforeEach(async () => {
 afterAll(leave);
 
 const want = (more: Partial<NewJob> = {}): Promise<void> =>
-  changing((tx) => ask(tx, [{ teacherId, studyId, kind: 'measure-work', workKey: `work:${++count}`, workId: null, pieceId: null, core: 1, priority: 0, ...more }])); // prettier-ignore
+  changing((tx) =>
+    ask(tx, [
+      { teacherId, studyId, kind: 'measure-work', workKey: `work:${++count}`, workId: null, pieceId: null, core: 1, priority: 0, ...more },
+    ]),
+  );
 const rowOf = async (id: string): Promise<Job> => (await db().select().from(jobs).where(eq(jobs.id, id)))[0];
 const later = (ms: number) => new Date(Date.now() + ms);
 
@@ -91,7 +82,7 @@ test('what failed for good while it was asked for anew gets its new turn', async
 
 test('work asked for in a transaction that fails is never on the queue', async () => {
   const failing = changing(async (tx) => {
-    await ask(tx, [{ teacherId, studyId, kind: 'measure-work', workKey: 'never', workId: null, pieceId: null, core: 1, priority: 0 }]); // prettier-ignore
+    await ask(tx, [{ teacherId, studyId, kind: 'measure-work', workKey: 'never', workId: null, pieceId: null, core: 1, priority: 0 }]);
     throw new Error('the change itself did not succeed');
   });
   await expect(failing).rejects.toThrow(/did not succeed/);

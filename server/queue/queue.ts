@@ -34,13 +34,34 @@ export async function ask(tx: Transaction, wanted: readonly NewJob[]): Promise<v
   const createdAt = new Date();
   const keys = wanted.map((j) => j.workKey);
   // The first statement also locks the rows that are there, so that none changes its state before the second.
-  await tx.insert(jobs).values(wanted.map((j) => ({ ...j, id: newId(), told: '', createdAt }))).onDuplicateKeyUpdate({ set: { priority: sql`if(${jobs.state} in ('queued', 'running'), greatest(${jobs.priority}, values(${jobs.priority})), values(${jobs.priority}))`, core: sql`values(${jobs.core})` } }); // prettier-ignore
+  await tx
+    .insert(jobs)
+    .values(wanted.map((j) => ({ ...j, id: newId(), told: '', createdAt })))
+    .onDuplicateKeyUpdate({
+      set: {
+        priority: sql`if(${jobs.state} in ('queued', 'running'), greatest(${jobs.priority}, values(${jobs.priority})), values(${jobs.priority}))`,
+        core: sql`values(${jobs.core})`,
+      },
+    });
   await tx
     .update(jobs)
     .set({ again: true })
     .where(and(inArray(jobs.workKey, keys), eq(jobs.state, 'running')));
-  const fresh = { state: 'queued', attempts: 0, lost: 0, again: false, owner: '', told: '', leaseUntil: null, finishedAt: null, createdAt } as const; // prettier-ignore
-  await tx.update(jobs).set(fresh).where(and(inArray(jobs.workKey, keys), inArray(jobs.state, ['done', 'failed', 'cancelled']))); // prettier-ignore
+  const fresh = {
+    state: 'queued',
+    attempts: 0,
+    lost: 0,
+    again: false,
+    owner: '',
+    told: '',
+    leaseUntil: null,
+    finishedAt: null,
+    createdAt,
+  } as const;
+  await tx
+    .update(jobs)
+    .set(fresh)
+    .where(and(inArray(jobs.workKey, keys), inArray(jobs.state, ['done', 'failed', 'cancelled'])));
 }
 
 /** A job that may be taken at this moment: queued, or running under a lease that has run out. */
@@ -58,7 +79,10 @@ export async function claim(db: Querying, owner: string, now = new Date()): Prom
     const died = lost + (state === 'running' ? 1 : 0);
     const still = and(eq(jobs.id, id), eq(jobs.claims, claims), takeable(now));
     if (died > MOST_LOST) {
-      await db.update(jobs).set({ state: 'failed', finishedAt: now, told: `The server stopped ${died} times while this was being worked on.` }).where(still); // prettier-ignore
+      await db
+        .update(jobs)
+        .set({ state: 'failed', finishedAt: now, told: `The server stopped ${died} times while this was being worked on.` })
+        .where(still);
       continue;
     }
     try {
@@ -70,7 +94,7 @@ export async function claim(db: Querying, owner: string, now = new Date()): Prom
           leaseUntil: new Date(now.getTime() + LEASE_MS),
           claims: claims + 1,
           lost: died,
-        }) // prettier-ignore
+        })
         .where(still);
       if (result.affectedRows === 1) {
         const [job] = await db.select().from(jobs).where(eq(jobs.id, id));
@@ -89,7 +113,10 @@ const mine = (job: Pick<Job, 'id' | 'claims'>, owner: string) =>
 
 /** Holds on to a job while it is worked on; false when it was lost or cancelled. */
 export async function renew(db: Querying, job: Job, owner: string): Promise<boolean> {
-  const [result] = await db.update(jobs).set({ leaseUntil: new Date(Date.now() + LEASE_MS) }).where(mine(job, owner)); // prettier-ignore
+  const [result] = await db
+    .update(jobs)
+    .set({ leaseUntil: new Date(Date.now() + LEASE_MS) })
+    .where(mine(job, owner));
   return result.affectedRows === 1;
 }
 
@@ -97,7 +124,10 @@ const WAITING = { state: 'queued', again: false, owner: '', leaseUntil: null } a
 
 /** Marks a job done, or waiting once more where it was asked for meanwhile; false when another server has taken it. */
 export async function finish(db: Querying, job: Job, owner: string): Promise<boolean> {
-  const [done] = await db.update(jobs).set({ state: 'done', finishedAt: new Date(), leaseUntil: null }).where(and(mine(job, owner), eq(jobs.again, false))); // prettier-ignore
+  const [done] = await db
+    .update(jobs)
+    .set({ state: 'done', finishedAt: new Date(), leaseUntil: null })
+    .where(and(mine(job, owner), eq(jobs.again, false)));
   if (done.affectedRows === 1) return true;
   const [again] = await db
     .update(jobs)
@@ -110,7 +140,10 @@ export async function finish(db: Querying, job: Job, owner: string): Promise<boo
 export async function giveUp(db: Querying, job: Job, owner: string, told: string, final: boolean): Promise<void> {
   const attempts = job.attempts + 1;
   if (final || attempts >= MOST_ATTEMPTS) {
-    const [over] = await db.update(jobs).set({ state: 'failed', told, attempts, finishedAt: new Date(), leaseUntil: null }).where(and(mine(job, owner), eq(jobs.again, false))); // prettier-ignore
+    const [over] = await db
+      .update(jobs)
+      .set({ state: 'failed', told, attempts, finishedAt: new Date(), leaseUntil: null })
+      .where(and(mine(job, owner), eq(jobs.again, false)));
     if (over.affectedRows === 1) return;
     // Asked for anew meanwhile: what failed may be mended by what was changed.
     await db
@@ -150,7 +183,7 @@ export async function progressOf(db: Querying, teacherId: string, studyId: strin
     .where(and(eq(jobs.teacherId, teacherId), eq(jobs.studyId, studyId)))
     .groupBy(jobs.state);
   const of = (state: Job['state']) => Number(rows.find((r) => r.state === state)?.n ?? 0);
-  return { queued: of('queued'), running: of('running'), done: of('done'), failed: of('failed'), stopped: of('cancelled') }; // prettier-ignore
+  return { queued: of('queued'), running: of('running'), done: of('done'), failed: of('failed'), stopped: of('cancelled') };
 }
 
 const ofStudy = (teacherId: string, studyId: string) => and(eq(jobs.teacherId, teacherId), eq(jobs.studyId, studyId));
@@ -165,12 +198,7 @@ export async function cancelQueued(db: Querying, teacherId: string, studyId: str
 }
 
 /** Puts what failed or was stopped back on the queue, all of a study's or one piece's or work's. */
-export async function tryAgain(
-  db: Querying,
-  teacherId: string,
-  studyId: string,
-  subjectId: string | null,
-): Promise<number> {
+export async function tryAgain(db: Querying, teacherId: string, studyId: string, subjectId: string | null): Promise<number> {
   const [result] = await db
     .update(jobs)
     .set({ ...WAITING, attempts: 0, lost: 0, told: '', finishedAt: null, createdAt: new Date() })

@@ -21,7 +21,7 @@ import { pieceOf, studyOf, workOf } from '../accounts/ownership';
 import { addReference, tickRule } from '../studies/references';
 import { addRule } from '../studies/rules';
 import { addFact, addPin, addWork, cropWork } from '../studies/works';
-import { accountGoing, classGoing, removeAccount, removeClass, removeStudent, removeStudy, studentGoing, studyGoing } from './removal'; // prettier-ignore
+import { accountGoing, classGoing, removeAccount, removeClass, removeStudent, removeStudy, studentGoing, studyGoing } from './removal';
 import { sweep } from './sweep';
 
 beforeAll(emptySchool);
@@ -32,7 +32,12 @@ beforeEach(async () => {
 });
 
 const SHEET = { paperWidthMm: 297, paperHeightMm: 210 };
-const CORNERS: [number, number][] = [[0, 0], [480, 0], [480, 340], [0, 340]]; // prettier-ignore
+const CORNERS: [number, number][] = [
+  [0, 0],
+  [480, 0],
+  [480, 340],
+  [0, 340],
+];
 
 /** Everything that can hang on a student's piece and reference, and one piece removed but not yet forgotten. */
 async function handIn(teacher: string, study: string, studentId: string | null, spacing: number): Promise<string> {
@@ -51,25 +56,14 @@ async function handIn(teacher: string, study: string, studentId: string | null, 
   await noteFinding(teacher, id, { feature: 'marks.spacing', setAside: true, note: 'Seen by Ada.', version: 0 });
   await answerRule(teacher, id, rule, true);
   const reference = await addReference(teacher, study, await sheetBytes(spacing + 1), 'own.png', { studentId });
-  await placeLandmarks(
-    teacher,
-    { subject: 'reference', subjectId: reference, template: 'free' },
-    0,
-    { b: [1, 2] },
-    'b',
-  );
+  await placeLandmarks(teacher, { subject: 'reference', subjectId: reference, template: 'free' }, 0, { b: [1, 2] }, 'b');
   await tickRule(teacher, reference, rule, true);
   const removed = await addPiece(teacher, study, await sheetBytes(spacing + 2), 'removed.png', about);
   await removePiece(teacher, removed);
   return id;
 }
 
-async function wholeStudy(
-  teacher: string,
-  classId: string | null,
-  spacing: number,
-): Promise<{ study: string; work: string }> {
-  // prettier-ignore
+async function wholeStudy(teacher: string, classId: string | null, spacing: number): Promise<{ study: string; work: string }> {
   const study = await newStudy(teacher, { classId });
   const work = await addWork(teacher, study, await sheetBytes(spacing), 'work.png', { widthMm: 297, group: 'early' });
   await addFact(teacher, work, 'Drawn at night.', null);
@@ -97,7 +91,11 @@ test('a study goes with every photograph, reading, job and edit; what another st
   const piece = await handIn(teacher, study, student.id, 33);
   const { photoId } = await pieceOf(teacher, piece);
   expect(await studyGoing(teacher, study)).toMatchObject({ name: 'A study', works: 2, pieces: 1 });
-  await expect(removeStudy(teacher, study, 'Another study')).rejects.toMatchObject({ status: 400, field: 'name', message: expect.stringMatching(/Nothing was deleted/) }); // prettier-ignore
+  await expect(removeStudy(teacher, study, 'Another study')).rejects.toMatchObject({
+    status: 400,
+    field: 'name',
+    message: expect.stringMatching(/Nothing was deleted/),
+  });
   expect((await readPicture(teacher, photoId, null, null)).bytes).not.toBeNull();
   await removeStudy(teacher, study, 'A study');
   expect(await everything()).toEqual(before);
@@ -113,8 +111,7 @@ test('a student goes from every study, and out of the log of edits; the others k
   const [ada, bo] = await rosterOf(study);
   const bos = await handIn(teacher, study, bo.id, 53);
   // The rules these pieces answer to belong to the study and stay.
-  for (const id of [study, other])
-    await addRule(teacher, id, { kind: 'never', feature: '', sentence: 'X.', evidence: '' });
+  for (const id of [study, other]) await addRule(teacher, id, { kind: 'never', feature: '', sentence: 'X.', evidence: '' });
   const before = await everything();
   await handIn(teacher, study, ada.id, 57);
   await handIn(teacher, other, ada.id, 60);
@@ -147,7 +144,7 @@ test('a class goes with its students and their pieces; the study stays with its 
   const study = await newStudy(teacher, { classId });
   const filled = await everything();
   const [ada] = await rosterOf(study);
-  await addPiece(teacher, study, await sheetBytes(71), 'a.png', { studentId: ada.id, kind: 'copy', attempt: null, title: '', ...SHEET }); // prettier-ignore
+  await addPiece(teacher, study, await sheetBytes(71), 'a.png', { studentId: ada.id, kind: 'copy', attempt: null, title: '', ...SHEET });
   expect(await classGoing(teacher, classId)).toMatchObject({ name: '7A', studies: 1, students: 3, pieces: 1 });
   await removeClass(teacher, classId, '7a');
   expect(await everything()).toEqual({ ...filled, classes: before.classes, students: before.students });
@@ -163,7 +160,9 @@ test('an account goes with everything in it, and takes nothing of anybody elseâ€
   const before = await everything();
   const teacher = await newTeacher();
   const now = new Date();
-  await database().insert(session).values({ id: teacher, userId: teacher, token: teacher, expiresAt: new Date(Date.now() + 1e6), createdAt: now, updatedAt: now }); // prettier-ignore
+  await database()
+    .insert(session)
+    .values({ id: teacher, userId: teacher, token: teacher, expiresAt: new Date(Date.now() + 1e6), createdAt: now, updatedAt: now });
   const { study } = await wholeStudy(teacher, await newClass(teacher), 81);
   await handIn(teacher, study, null, 83);
   expect(await accountGoing(teacher)).toMatchObject({ studies: 1, works: 1, pieces: 1, students: 3 });
@@ -195,7 +194,7 @@ test('a removed piece keeps its photograph until its undo has passed: thirty day
   const second = await addPiece(teacher, study, await sheetBytes(92), 'b.png', about);
   await removePiece(teacher, second);
   const log = () => database().select({ id: edits.id }).from(edits).where(eq(edits.studyId, study));
-  const one = (i: number) => ({ studyId: study, subject: 'rule', subjectId: 'x', label: `edit ${i}`, changes: [], at: new Date() }); // prettier-ignore
+  const one = (i: number) => ({ studyId: study, subject: 'rule', subjectId: 'x', label: `edit ${i}`, changes: [], at: new Date() });
   await database()
     .insert(edits)
     .values(Array.from({ length: 199 }, (_, i) => one(i)));
@@ -225,7 +224,7 @@ test('bytes sent again while they are being swept away survive', async () => {
       .where(eq(pictures.id, first));
     // An upload gives its picture a use within the transaction that stores it.
     const study = await newStudy(teacher);
-    const upload = addPiece(teacher, study, shared, 'a.png', { studentId: null, kind: 'copy', attempt: null, title: '', ...SHEET }); // prettier-ignore
+    const upload = addPiece(teacher, study, shared, 'a.png', { studentId: null, kind: 'copy', attempt: null, title: '', ...SHEET });
     const [id] = await Promise.all([upload, sweepPictures(), sweepPictures()]);
     const { photoId } = await pieceOf(teacher, id);
     expect((await readPicture(teacher, photoId, null, null)).bytes?.equals(shared)).toBe(true);
@@ -277,7 +276,15 @@ test('everything about one student comes as one archive: pieces, readings, notes
   for await (const part of stream as unknown as AsyncIterable<Uint8Array>) parts.push(part);
   const files = unzipSync(new Uint8Array(Buffer.concat(parts)));
   const told = JSON.parse(Buffer.from(files['student.json']).toString()) as Record<string, never> & {
-    pieces: { photograph: string; squaredUp: string; notes: { note: string }[]; comparison: unknown; readings: unknown[]; points: unknown[]; rules: unknown[] }[]; // prettier-ignore
+    pieces: {
+      photograph: string;
+      squaredUp: string;
+      notes: { note: string }[];
+      comparison: unknown;
+      readings: unknown[];
+      points: unknown[];
+      rules: unknown[];
+    }[];
     references: { picture: string; points: unknown[]; rules: unknown[] }[];
     edits: { label: string }[];
     otherPictures: string[];
@@ -286,7 +293,7 @@ test('everything about one student comes as one archive: pieces, readings, notes
   expect(told.pieces).toHaveLength(1);
   const [piece] = told.pieces;
   expect(piece.notes).toMatchObject([{ note: 'Seen by Ada.' }]);
-  expect([piece.readings.length, piece.points.length, piece.rules.length, piece.comparison !== null]).toEqual([1, 1, 1, true]); // prettier-ignore
+  expect([piece.readings.length, piece.points.length, piece.rules.length, piece.comparison !== null]).toEqual([1, 1, 1, true]);
   expect(told.references).toMatchObject([{ rules: [{ done: true }], points: [{ template: 'free' }] }]);
   expect(told.edits.map((e) => e.label)).toContain('removing original 2');
   // Photograph, squared-up sheet, reference, and the removed piece's photograph, each as it was sent.

@@ -6,7 +6,7 @@ import { eq, inArray, sql } from 'drizzle-orm';
 import { changing, database, type Transaction } from '../database/connection';
 import { notFound, Told } from '../errors';
 import { dropPictures } from '../pictures/dropping';
-import { classes, editPictures, edits, kits, pictures, pieces, referencePictures, students, studies, user, works } from '../schema'; // prettier-ignore
+import { classes, editPictures, edits, kits, pictures, pieces, referencePictures, students, studies, user, works } from '../schema';
 import { shownName } from '../studies/classes';
 import { classOf, lockStudy, studentOf, studyOf } from '../accounts/ownership';
 
@@ -30,8 +30,7 @@ const n = sql<number>`count(*)`;
 const typedAs = (name: string) => name.trim().normalize('NFC').toLowerCase();
 
 function checkTyped(typed: string, name: string): void {
-  if (typedAs(typed) !== typedAs(name))
-    throw new Told(400, `Type “${name}” to delete it for good. Nothing was deleted.`, 'name');
+  if (typedAs(typed) !== typedAs(name)) throw new Told(400, `Type “${name}” to delete it for good. Nothing was deleted.`, 'name');
 }
 
 type PictureIds = { id: string | null }[];
@@ -44,7 +43,7 @@ async function picturesOfStudents(tx: Transaction, studentIds: readonly string[]
   return ids(
     await tx.select({ id: pieces.photoId }).from(pieces).where(inArray(pieces.studentId, own)),
     await tx.select({ id: pieces.rectifiedId }).from(pieces).where(inArray(pieces.studentId, own)),
-    await tx.select({ id: referencePictures.pictureId }).from(referencePictures).where(inArray(referencePictures.studentId, own)), // prettier-ignore
+    await tx.select({ id: referencePictures.pictureId }).from(referencePictures).where(inArray(referencePictures.studentId, own)),
     await tx.selectDistinct({ id: editPictures.pictureId }).from(editPictures).where(inArray(editPictures.editId, of)),
   );
 }
@@ -55,7 +54,7 @@ async function picturesOfStudy(tx: Transaction, studyId: string): Promise<string
     await tx.select({ id: works.pictureId }).from(works).where(eq(works.studyId, studyId)),
     await tx.select({ id: pieces.photoId }).from(pieces).where(eq(pieces.studyId, studyId)),
     await tx.select({ id: pieces.rectifiedId }).from(pieces).where(eq(pieces.studyId, studyId)),
-    await tx.select({ id: referencePictures.pictureId }).from(referencePictures).where(eq(referencePictures.studyId, studyId)), // prettier-ignore
+    await tx.select({ id: referencePictures.pictureId }).from(referencePictures).where(eq(referencePictures.studyId, studyId)),
     await tx.selectDistinct({ id: editPictures.pictureId }).from(editPictures).where(inArray(editPictures.editId, of)),
   );
 }
@@ -85,7 +84,10 @@ export function removeStudy(teacherId: string, id: string, typed: string): Promi
 /** Takes students away with all that is theirs; their studies are held meanwhile. */
 async function dropStudents(tx: Transaction, teacherId: string, own: readonly string[]): Promise<void> {
   if (!own.length) return;
-  const touched = await tx.selectDistinct({ id: pieces.studyId }).from(pieces).where(inArray(pieces.studentId, [...own])); // prettier-ignore
+  const touched = await tx
+    .selectDistinct({ id: pieces.studyId })
+    .from(pieces)
+    .where(inArray(pieces.studentId, [...own]));
   for (const { id } of touched) await lockStudy(tx, teacherId, id);
   const held = await picturesOfStudents(tx, own);
   await tx.delete(students).where(inArray(students.id, [...own]));
@@ -95,7 +97,7 @@ async function dropStudents(tx: Transaction, teacherId: string, own: readonly st
 export async function studentGoing(teacherId: string, id: string): Promise<Going> {
   const db = database();
   const student = await studentOf(teacherId, id);
-  return { ...NOTHING, name: shownName(student), pieces: await count(db.select({ n }).from(pieces).where(eq(pieces.studentId, id))) }; // prettier-ignore
+  return { ...NOTHING, name: shownName(student), pieces: await count(db.select({ n }).from(pieces).where(eq(pieces.studentId, id))) };
 }
 
 export function removeStudent(teacherId: string, id: string, typed: string): Promise<void> {
@@ -123,7 +125,11 @@ export function removeClass(teacherId: string, id: string, typed: string): Promi
     const { name } = await classOf(teacherId, id, tx);
     checkTyped(typed, name);
     const roster = await tx.select({ id: students.id }).from(students).where(eq(students.classId, id)).for('update');
-    await dropStudents(tx, teacherId, roster.map((s) => s.id)); // prettier-ignore
+    await dropStudents(
+      tx,
+      teacherId,
+      roster.map((s) => s.id),
+    );
     await tx.delete(classes).where(eq(classes.id, id));
   });
 }
@@ -138,7 +144,9 @@ export async function accountGoing(teacherId: string): Promise<Going> {
     studies: await count(db.select({ n }).from(studies).where(eq(studies.teacherId, teacherId))),
     works: await count(db.select({ n }).from(works).where(inArray(works.studyId, mine))),
     pieces: await count(db.select({ n }).from(pieces).where(inArray(pieces.studyId, mine))),
-    students: await count(db.select({ n }).from(students).innerJoin(classes, eq(classes.id, students.classId)).where(eq(classes.teacherId, teacherId))), // prettier-ignore
+    students: await count(
+      db.select({ n }).from(students).innerJoin(classes, eq(classes.id, students.classId)).where(eq(classes.teacherId, teacherId)),
+    ),
   };
 }
 

@@ -16,7 +16,9 @@ export const edits = mysqlTable(
   'edits',
   {
     id: int('id').autoincrement().primaryKey(),
-    studyId: key('study_id').notNull().references(() => studies.id, { onDelete: 'cascade' }),
+    studyId: key('study_id')
+      .notNull()
+      .references(() => studies.id, { onDelete: 'cascade' }),
     /** Whose piece or reference it was about: deleting the student deletes what the log remembers of them. */
     studentId: key('student_id').references(() => students.id, { onDelete: 'cascade' }),
     subject: varchar('subject', { length: 20 }).notNull(),
@@ -29,13 +31,17 @@ export const edits = mysqlTable(
     at: instant('at').notNull(),
   },
   (t) => [index('edits_study').on(t.studyId, t.id), index('edits_at').on(t.at)],
-); // prettier-ignore
+);
 
 export const editPictures = mysqlTable(
   'edit_pictures',
   {
-    editId: int('edit_id').notNull().references(() => edits.id, { onDelete: 'cascade' }),
-    pictureId: key('picture_id').notNull().references(() => pictures.id),
+    editId: int('edit_id')
+      .notNull()
+      .references(() => edits.id, { onDelete: 'cascade' }),
+    pictureId: key('picture_id')
+      .notNull()
+      .references(() => pictures.id),
   },
   (t) => [primaryKey({ columns: [t.editId, t.pictureId] })],
-); // prettier-ignore
+);

@@ -9,8 +9,12 @@ export const jobs = mysqlTable(
   'jobs',
   {
     id: id(),
-    teacherId: key('teacher_id').notNull().references(() => user.id, { onDelete: 'cascade' }),
-    studyId: key('study_id').notNull().references(() => studies.id, { onDelete: 'cascade' }),
+    teacherId: key('teacher_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    studyId: key('study_id')
+      .notNull()
+      .references(() => studies.id, { onDelete: 'cascade' }),
     /** What it is about; the job goes when that goes. */
     workId: key('work_id').references(() => works.id, { onDelete: 'cascade' }),
     pieceId: key('piece_id').references(() => pieces.id, { onDelete: 'cascade' }),
@@ -40,4 +44,4 @@ export const jobs = mysqlTable(
     index('jobs_study').on(t.studyId, t.state),
     index('jobs_owner').on(t.owner, t.state),
   ],
-); // prettier-ignore
+);

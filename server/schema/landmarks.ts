@@ -10,7 +10,9 @@ export const landmarkSets = mysqlTable(
   'landmark_sets',
   {
     id: id(),
-    studyId: key('study_id').notNull().references(() => studies.id, { onDelete: 'cascade' }),
+    studyId: key('study_id')
+      .notNull()
+      .references(() => studies.id, { onDelete: 'cascade' }),
     /** Just one of the three is set. */
     workId: key('work_id').references(() => works.id, { onDelete: 'cascade' }),
     pieceId: key('piece_id').references(() => pieces.id, { onDelete: 'cascade' }),
@@ -26,4 +28,4 @@ export const landmarkSets = mysqlTable(
     uniqueIndex('landmark_sets_reference').on(t.referenceId, t.template),
     check('landmark_sets_one', sql`(${t.workId} is not null) + (${t.pieceId} is not null) + (${t.referenceId} is not null) = 1`),
   ],
-); // prettier-ignore
+);

@@ -9,7 +9,9 @@ export const plans = mysqlTable(
   'plans',
   {
     id: id(),
-    studyId: key('study_id').notNull().references(() => studies.id, { onDelete: 'cascade' }),
+    studyId: key('study_id')
+      .notNull()
+      .references(() => studies.id, { onDelete: 'cascade' }),
     medium: varchar('medium', { length: 60 }).notNull(),
     minutesPerPeriod: int('minutes_per_period').notNull(),
     periods: int('periods').notNull(),
@@ -17,14 +19,22 @@ export const plans = mysqlTable(
     settings: jsonText<unknown>('settings').notNull(),
     version: int('version').notNull().default(1),
   },
-  (t) => [uniqueIndex('plans_study').on(t.studyId), check('plans_minutes', sql`${t.minutesPerPeriod} between 10 and 240 and ${t.periods} between 1 and 12 and ${t.classSize} between 1 and 60`)],
-); // prettier-ignore
+  (t) => [
+    uniqueIndex('plans_study').on(t.studyId),
+    check(
+      'plans_minutes',
+      sql`${t.minutesPerPeriod} between 10 and 240 and ${t.periods} between 1 and 12 and ${t.classSize} between 1 and 60`,
+    ),
+  ],
+);
 
 export const planSteps = mysqlTable(
   'plan_steps',
   {
     id: id(),
-    planId: key('plan_id').notNull().references(() => plans.id, { onDelete: 'cascade' }),
+    planId: key('plan_id')
+      .notNull()
+      .references(() => plans.id, { onDelete: 'cascade' }),
     position: int('position').notNull(),
     technique: varchar('technique', { length: 60 }).notNull(),
     /** As the teacher set them; null leaves them to the plan. */
@@ -32,26 +42,33 @@ export const planSteps = mysqlTable(
     dryMinutes: int('dry_minutes'),
     note: text('note').notNull(),
   },
-  (t) => [uniqueIndex('plan_steps_position').on(t.planId, t.position), check('plan_steps_minutes', sql`(${t.minutes} is null or ${t.minutes} > 0) and (${t.dryMinutes} is null or ${t.dryMinutes} >= 0)`)],
-); // prettier-ignore
+  (t) => [
+    uniqueIndex('plan_steps_position').on(t.planId, t.position),
+    check('plan_steps_minutes', sql`(${t.minutes} is null or ${t.minutes} > 0) and (${t.dryMinutes} is null or ${t.dryMinutes} >= 0)`),
+  ],
+);
 
 export const kits = mysqlTable(
   'kits',
   {
     id: id(),
-    teacherId: key('teacher_id').notNull().references(() => user.id, { onDelete: 'cascade' }),
+    teacherId: key('teacher_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
     name: varchar('name', { length: 120 }).notNull(),
     white: varchar('white', { length: 80 }),
     medium: mysqlEnum('medium', ['gouache', 'watercolour', 'acrylic', 'tempera', 'ink']).notNull().default('gouache'),
   },
   (t) => [uniqueIndex('kits_name').on(t.teacherId, t.name)],
-); // prettier-ignore
+);
 
 export const paints = mysqlTable(
   'paints',
   {
     id: id(),
-    kitId: key('kit_id').notNull().references(() => kits.id, { onDelete: 'cascade' }),
+    kitId: key('kit_id')
+      .notNull()
+      .references(() => kits.id, { onDelete: 'cascade' }),
     position: int('position').notNull(),
     name: varchar('name', { length: 80 }).notNull(),
     pigment: varchar('pigment', { length: 60 }).notNull().default(''),
@@ -62,4 +79,4 @@ export const paints = mysqlTable(
     strength: double('strength').notNull().default(1),
   },
   (t) => [uniqueIndex('paints_name').on(t.kitId, t.name), check('paints_strength', sql`${t.strength} > 0`)],
-); // prettier-ignore
+);

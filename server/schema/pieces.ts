@@ -1,18 +1,6 @@
 /** What students hand in, attempt by attempt, and how each stood to the master. */
 import { sql } from 'drizzle-orm';
-import {
-  boolean,
-  check,
-  double,
-  index,
-  int,
-  mysqlEnum,
-  mysqlTable,
-  primaryKey,
-  text,
-  uniqueIndex,
-  varchar,
-} from 'drizzle-orm/mysql-core';
+import { boolean, check, double, index, int, mysqlEnum, mysqlTable, primaryKey, text, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { pictures } from './pictures';
 import { rules, students, studies } from './studies';
 import { id, instant, jsonText, key } from './types';
@@ -21,14 +9,18 @@ export const pieces = mysqlTable(
   'pieces',
   {
     id: id(),
-    studyId: key('study_id').notNull().references(() => studies.id, { onDelete: 'cascade' }),
+    studyId: key('study_id')
+      .notNull()
+      .references(() => studies.id, { onDelete: 'cascade' }),
     /** Null where the teacher studies alone; the unique key then counts by the empty text. */
     studentId: key('student_id').references(() => students.id, { onDelete: 'cascade' }),
     maker: key('maker').notNull().default(''),
     kind: mysqlEnum('kind', ['warm-up', 'copy', 'original']).notNull(),
     attempt: int('attempt').notNull(),
     title: varchar('title', { length: 120 }).notNull().default(''),
-    photoId: key('photo_id').notNull().references(() => pictures.id),
+    photoId: key('photo_id')
+      .notNull()
+      .references(() => pictures.id),
     rectifiedId: key('rectified_id').references(() => pictures.id),
     /** Sheet as it lies in the upright picture, mm. */
     paperWidthMm: double('paper_width_mm').notNull(),
@@ -47,9 +39,12 @@ export const pieces = mysqlTable(
     index('pieces_state').on(t.state),
     check('pieces_paper', sql`${t.paperWidthMm} > 0 and ${t.paperHeightMm} > 0 and ${t.attempt} >= 1`),
   ],
-); // prettier-ignore
+);
 
-const ofPiece = () => key('piece_id').notNull().references(() => pieces.id, { onDelete: 'cascade' }); // prettier-ignore
+const ofPiece = () =>
+  key('piece_id')
+    .notNull()
+    .references(() => pieces.id, { onDelete: 'cascade' });
 
 export const comparisons = mysqlTable('comparisons', {
   pieceId: ofPiece().primaryKey(),
@@ -75,6 +70,12 @@ export const findingNotes = mysqlTable(
 
 export const ruleAnswers = mysqlTable(
   'rule_answers',
-  { pieceId: ofPiece(), ruleId: key('rule_id').notNull().references(() => rules.id, { onDelete: 'cascade' }), met: boolean('met').notNull() },
+  {
+    pieceId: ofPiece(),
+    ruleId: key('rule_id')
+      .notNull()
+      .references(() => rules.id, { onDelete: 'cascade' }),
+    met: boolean('met').notNull(),
+  },
   (t) => [primaryKey({ columns: [t.pieceId, t.ruleId] })],
-); // prettier-ignore
+);

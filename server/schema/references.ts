@@ -9,10 +9,14 @@ export const referencePictures = mysqlTable(
   'reference_pictures',
   {
     id: id(),
-    studyId: key('study_id').notNull().references(() => studies.id, { onDelete: 'cascade' }),
+    studyId: key('study_id')
+      .notNull()
+      .references(() => studies.id, { onDelete: 'cascade' }),
     /** Null where everybody may use it, or the teacher studies alone. */
     studentId: key('student_id').references(() => students.id, { onDelete: 'cascade' }),
-    pictureId: key('picture_id').notNull().references(() => pictures.id),
+    pictureId: key('picture_id')
+      .notNull()
+      .references(() => pictures.id),
     title: varchar('title', { length: 120 }).notNull(),
     /** Whose photograph or drawing it is. */
     credit: varchar('credit', { length: 120 }).notNull().default(''),
@@ -23,14 +27,18 @@ export const referencePictures = mysqlTable(
     createdAt: instant('created_at').notNull(),
   },
   (t) => [index('reference_pictures_study').on(t.studyId), check('reference_pictures_strength', sql`${t.strength} between 0 and 1`)],
-); // prettier-ignore
+);
 
 export const referenceChecks = mysqlTable(
   'reference_checks',
   {
-    referenceId: key('reference_id').notNull().references(() => referencePictures.id, { onDelete: 'cascade' }),
-    ruleId: key('rule_id').notNull().references(() => rules.id, { onDelete: 'cascade' }),
+    referenceId: key('reference_id')
+      .notNull()
+      .references(() => referencePictures.id, { onDelete: 'cascade' }),
+    ruleId: key('rule_id')
+      .notNull()
+      .references(() => rules.id, { onDelete: 'cascade' }),
     done: boolean('done').notNull(),
   },
   (t) => [primaryKey({ columns: [t.referenceId, t.ruleId] })],
-); // prettier-ignore
+);

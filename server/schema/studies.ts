@@ -1,17 +1,6 @@
 /** Classes, studies, the master's works and what has been written down of them. */
 import { sql } from 'drizzle-orm';
-import {
-  boolean,
-  check,
-  double,
-  index,
-  int,
-  mysqlEnum,
-  mysqlTable,
-  text,
-  uniqueIndex,
-  varchar,
-} from 'drizzle-orm/mysql-core';
+import { boolean, check, double, index, int, mysqlEnum, mysqlTable, text, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { user } from './accounts';
 import { pictures } from './pictures';
 import { id, instant, jsonText, key } from './types';
@@ -20,32 +9,38 @@ export const classes = mysqlTable(
   'classes',
   {
     id: id(),
-    teacherId: key('teacher_id').notNull().references(() => user.id, { onDelete: 'cascade' }),
+    teacherId: key('teacher_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
     name: varchar('name', { length: 80 }).notNull(),
     school: varchar('school', { length: 120 }).notNull().default(''),
     createdAt: instant('created_at').notNull(),
   },
   (t) => [uniqueIndex('classes_name').on(t.teacherId, t.name)],
-); // prettier-ignore
+);
 
 /** Students are minors: a first name and an initial, nothing more. */
 export const students = mysqlTable(
   'students',
   {
     id: id(),
-    classId: key('class_id').notNull().references(() => classes.id, { onDelete: 'cascade' }),
+    classId: key('class_id')
+      .notNull()
+      .references(() => classes.id, { onDelete: 'cascade' }),
     firstName: varchar('first_name', { length: 40 }).notNull(),
     initial: varchar('initial', { length: 2 }).notNull().default(''),
     position: int('position').notNull().default(0),
   },
   (t) => [uniqueIndex('students_name').on(t.classId, t.firstName, t.initial)],
-); // prettier-ignore
+);
 
 export const studies = mysqlTable(
   'studies',
   {
     id: id(),
-    teacherId: key('teacher_id').notNull().references(() => user.id, { onDelete: 'cascade' }),
+    teacherId: key('teacher_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
     classId: key('class_id').references(() => classes.id, { onDelete: 'set null' }),
     title: varchar('title', { length: 120 }).notNull(),
     master: varchar('master', { length: 120 }).notNull(),
@@ -60,9 +55,12 @@ export const studies = mysqlTable(
     updatedAt: instant('updated_at').notNull(),
   },
   (t) => [index('studies_teacher').on(t.teacherId), check('studies_paper', sql`${t.paperWidthMm} > 0 and ${t.paperHeightMm} > 0`)],
-); // prettier-ignore
+);
 
-const ofStudy = () => key('study_id').notNull().references(() => studies.id, { onDelete: 'cascade' }); // prettier-ignore
+const ofStudy = () =>
+  key('study_id')
+    .notNull()
+    .references(() => studies.id, { onDelete: 'cascade' });
 
 export const workGroups = mysqlTable(
   'work_groups',
@@ -81,7 +79,9 @@ export const works = mysqlTable(
     id: id(),
     studyId: ofStudy(),
     groupId: key('group_id').references(() => workGroups.id, { onDelete: 'set null' }),
-    pictureId: key('picture_id').notNull().references(() => pictures.id),
+    pictureId: key('picture_id')
+      .notNull()
+      .references(() => pictures.id),
     title: varchar('title', { length: 120 }).notNull(),
     dated: varchar('dated', { length: 40 }).notNull().default(''),
     widthMm: double('width_mm'),
@@ -91,39 +91,48 @@ export const works = mysqlTable(
     position: int('position').notNull().default(0),
     version: int('version').notNull().default(1),
   },
-  (t) => [index('works_study').on(t.studyId), check('works_size', sql`(${t.widthMm} is null or ${t.widthMm} > 0) and (${t.heightMm} is null or ${t.heightMm} > 0)`)],
-); // prettier-ignore
+  (t) => [
+    index('works_study').on(t.studyId),
+    check('works_size', sql`(${t.widthMm} is null or ${t.widthMm} > 0) and (${t.heightMm} is null or ${t.heightMm} > 0)`),
+  ],
+);
 
 export const facts = mysqlTable('facts', {
   id: id(),
-  workId: key('work_id').notNull().references(() => works.id, { onDelete: 'cascade' }),
+  workId: key('work_id')
+    .notNull()
+    .references(() => works.id, { onDelete: 'cascade' }),
   text: text('text').notNull(),
   /** Where it was read; null means inferred. */
   source: varchar('source', { length: 190 }),
-}); // prettier-ignore
+});
 
 /** Readings of one picture by one version of the core at one known width (0 where unknown). */
 export const profiles = mysqlTable(
   'profiles',
   {
     id: id(),
-    pictureId: key('picture_id').notNull().references(() => pictures.id, { onDelete: 'cascade' }),
+    pictureId: key('picture_id')
+      .notNull()
+      .references(() => pictures.id, { onDelete: 'cascade' }),
     profileVersion: int('profile_version').notNull(),
     widthMm: double('width_mm').notNull().default(0),
     document: jsonText<unknown>('document').notNull(),
     createdAt: instant('created_at').notNull(),
   },
   (t) => [uniqueIndex('profiles_picture').on(t.pictureId, t.profileVersion, t.widthMm)],
-); // prettier-ignore
+);
 
 /** A patch kept from the reading window, in picture pixels. */
 export const pins = mysqlTable('pins', {
   id: id(),
-  workId: key('work_id').notNull().references(() => works.id, { onDelete: 'cascade' }),
+  workId: key('work_id')
+    .notNull()
+    .references(() => works.id, { onDelete: 'cascade' }),
   patch: jsonText<[number, number, number, number]>('patch').notNull(),
   reading: jsonText<unknown>('reading').notNull(),
   createdAt: instant('created_at').notNull(),
-}); // prettier-ignore
+});
 
 export const rules = mysqlTable(
   'rules',
@@ -138,8 +147,5 @@ export const rules = mysqlTable(
     position: int('position').notNull().default(0),
     version: int('version').notNull().default(1),
   },
-  (t) => [
-    index('rules_study').on(t.studyId),
-    check('rules_feature', sql`${t.kind} <> 'feature' or ${t.feature} <> ''`),
-  ],
+  (t) => [index('rules_study').on(t.studyId), check('rules_feature', sql`${t.kind} <> 'feature' or ${t.feature} <> ''`)],
 );

@@ -21,11 +21,16 @@ export const shownName = ({ firstName, initial }: Name): string => `${firstName}
 
 export async function listClasses(teacherId: string): Promise<ClassWithStudents[]> {
   const rows = await database()
-    .select({ id: classes.id, name: classes.name, school: classes.school, student: { id: students.id, firstName: students.firstName, initial: students.initial } })
+    .select({
+      id: classes.id,
+      name: classes.name,
+      school: classes.school,
+      student: { id: students.id, firstName: students.firstName, initial: students.initial },
+    })
     .from(classes)
     .leftJoin(students, eq(students.classId, classes.id))
     .where(eq(classes.teacherId, teacherId))
-    .orderBy(asc(classes.name), asc(students.position), asc(students.firstName)); // prettier-ignore
+    .orderBy(asc(classes.name), asc(students.position), asc(students.firstName));
   const byId = new Map<string, ClassWithStudents>();
   for (const { student, ...own } of rows) {
     const there = byId.get(own.id) ?? { ...own, students: [] };
@@ -54,7 +59,11 @@ function checkRoster(roster: readonly Name[]): void {
   for (const [i, name] of roster.entries()) {
     const before = seen.get(plainName(name));
     if (before !== undefined)
-      throw new Told(400, `Line ${i + 1}, “${shownName(name)}”, is the same name as line ${before + 1}, “${shownName(roster[before])}”. Add another initial, or a number.`, 'students'); // prettier-ignore
+      throw new Told(
+        400,
+        `Line ${i + 1}, “${shownName(name)}”, is the same name as line ${before + 1}, “${shownName(roster[before])}”. Add another initial, or a number.`,
+        'students',
+      );
     seen.set(plainName(name), i);
   }
 }
@@ -66,8 +75,7 @@ export async function createClass(teacherId: string, name: string, school: strin
   try {
     await changing(async (tx) => {
       await tx.insert(classes).values({ id, teacherId, name, school, createdAt: new Date() });
-      if (roster.length)
-        await tx.insert(students).values(roster.map((s, position) => ({ ...s, id: newId(), classId: id, position })));
+      if (roster.length) await tx.insert(students).values(roster.map((s, position) => ({ ...s, id: newId(), classId: id, position })));
     });
   } catch (error) {
     if (!isDuplicate(error)) throw error;

@@ -20,20 +20,13 @@ const OWNERS = { work: workOf, piece: pieceOf, reference: referenceOf } as const
 const VIEW = { template: landmarkSets.template, points: landmarkSets.points, version: landmarkSets.version };
 const MOST_POINTS = 80;
 
-export async function landmarksOf(
-  teacherId: string,
-  subject: LandmarkSubject,
-  subjectId: string,
-): Promise<LandmarkView[]> {
+export async function landmarksOf(teacherId: string, subject: LandmarkSubject, subjectId: string): Promise<LandmarkView[]> {
   await OWNERS[subject](teacherId, subjectId);
   return database().select(VIEW).from(landmarkSets).where(landmarksOn(subject, subjectId));
 }
 
 /** The landmarks on every work and reference of a study of the caller's own, by the thing's id. */
-export async function landmarksIn(
-  studyId: string,
-  subject: 'work' | 'reference' | 'both',
-): Promise<Map<string, LandmarkView[]>> {
+export async function landmarksIn(studyId: string, subject: 'work' | 'reference' | 'both'): Promise<Map<string, LandmarkView[]>> {
   const column = subject === 'work' ? landmarkSets.workId : subject === 'reference' ? landmarkSets.referenceId : null;
   const rows = await database()
     .select({ ...VIEW, workId: landmarkSets.workId, referenceId: landmarkSets.referenceId })
@@ -58,11 +51,9 @@ export async function placeLandmarks(
   points: Points,
   label: string | null,
 ): Promise<number> {
-  if (template !== 'free' && !isTemplate(template))
-    throw new Told(400, 'There is no such landmark template.', 'template');
-  if (Object.keys(points).length > MOST_POINTS)
-    throw new Told(400, `At most ${MOST_POINTS} points can be placed.`, 'points');
-  const strange = isTemplate(template) ? Object.keys(points).find((n) => !TEMPLATES[template].some((p) => p.name === n)) : undefined; // prettier-ignore
+  if (template !== 'free' && !isTemplate(template)) throw new Told(400, 'There is no such landmark template.', 'template');
+  if (Object.keys(points).length > MOST_POINTS) throw new Told(400, `At most ${MOST_POINTS} points can be placed.`, 'points');
+  const strange = isTemplate(template) ? Object.keys(points).find((n) => !TEMPLATES[template].some((p) => p.name === n)) : undefined;
   if (strange !== undefined) throw new Told(400, `This template has no point “${strange}”.`, 'points');
   const owner = await OWNERS[subject](teacherId, subjectId);
   const { studyId } = owner;
@@ -76,7 +67,7 @@ export async function placeLandmarks(
     await logged(tx, about, [{ table: landmarkSets, where }], async () => {
       if (!Object.keys(points).length) await tx.delete(landmarkSets).where(where);
       else if (row) await tx.update(landmarkSets).set(now).where(where);
-      else await tx.insert(landmarkSets).values({ id: newId(), studyId, ...landmarkKey(subject, subjectId), template, ...now, version: 1 }); // prettier-ignore
+      else await tx.insert(landmarkSets).values({ id: newId(), studyId, ...landmarkKey(subject, subjectId), template, ...now, version: 1 });
     });
     return Object.keys(points).length ? version + 1 : 0;
   });

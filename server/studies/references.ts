@@ -32,7 +32,10 @@ export async function addReference(
     const pictureId = await taken.store(tx);
     const study = await lockStudy(tx, teacherId, studyId);
     await ownStudent(tx, study, fields.studentId ?? null);
-    const [{ n }] = await tx.select({ n: sql<number>`count(*)` }).from(referencePictures).where(eq(referencePictures.studyId, studyId)); // prettier-ignore
+    const [{ n }] = await tx
+      .select({ n: sql<number>`count(*)` })
+      .from(referencePictures)
+      .where(eq(referencePictures.studyId, studyId));
     if (Number(n) >= MOST_REFERENCES)
       throw new Told(400, `A study holds at most ${MOST_REFERENCES} references. Remove one first.`, 'picture');
     await tx.insert(referencePictures).values({
@@ -50,16 +53,18 @@ export async function addReference(
   return id;
 }
 
-const about = (teacherId: string, { id, studyId, studentId }: ReferenceRow, label: string) => ({ teacherId, studyId, studentId, subject: 'reference', subjectId: id, label }); // prettier-ignore
+const about = (teacherId: string, { id, studyId, studentId }: ReferenceRow, label: string) => ({
+  teacherId,
+  studyId,
+  studentId,
+  subject: 'reference',
+  subjectId: id,
+  label,
+});
 const itself = (id: string) => ({ table: referencePictures, where: eq(referencePictures.id, id) });
 
 /** Changes a reference; `version` is the one the screen showed. Gives the new version. */
-export function changeReference(
-  teacherId: string,
-  id: string,
-  version: number,
-  fields: Partial<ReferenceFields>,
-): Promise<number> {
+export function changeReference(teacherId: string, id: string, version: number, fields: Partial<ReferenceFields>): Promise<number> {
   return within(referenceOf, teacherId, id, async (tx, row) => {
     if (row.version !== version) throw conflict('This reference');
     if (fields.studentId) await ownStudent(tx, await studyOf(teacherId, row.studyId, tx), fields.studentId);
@@ -67,13 +72,18 @@ export function changeReference(
     const label = `${bent ? 'how far “' : 'details of “'}${row.title}”${bent ? ' follows the manner' : ''}`;
     // What is written down goes with the student it comes to belong to.
     const owner = { ...row, studentId: fields.studentId ?? row.studentId };
-    await logged(tx, about(teacherId, owner, label), [itself(id)], () => tx.update(referencePictures).set({ ...fields, version: version + 1 }).where(eq(referencePictures.id, id))); // prettier-ignore
+    await logged(tx, about(teacherId, owner, label), [itself(id)], () =>
+      tx
+        .update(referencePictures)
+        .set({ ...fields, version: version + 1 })
+        .where(eq(referencePictures.id, id)),
+    );
     return version + 1;
   });
 }
 
 export const removeReference = (teacherId: string, id: string): Promise<void> =>
-  within(referenceOf, teacherId, id, (tx, row) => loggedRemoval(tx, about(teacherId, row, `removing “${row.title}”`), itself(id))); // prettier-ignore
+  within(referenceOf, teacherId, id, (tx, row) => loggedRemoval(tx, about(teacherId, row, `removing “${row.title}”`), itself(id)));
 
 export function tickRule(teacherId: string, id: string, ruleId: string, done: boolean): Promise<void> {
   return within(referenceOf, teacherId, id, async (tx, row) => {
@@ -81,7 +91,7 @@ export function tickRule(teacherId: string, id: string, ruleId: string, done: bo
     const where = and(eq(referenceChecks.referenceId, id), eq(referenceChecks.ruleId, ruleId))!;
     await logged(tx, about(teacherId, row, `a rule ticked for “${row.title}”`), [{ table: referenceChecks, where }], () =>
       tx.insert(referenceChecks).values({ referenceId: id, ruleId, done }).onDuplicateKeyUpdate({ set: { done } }),
-    ); // prettier-ignore
+    );
   });
 }
 
@@ -107,16 +117,13 @@ export async function listReferences(studyId: string): Promise<ReferenceView[]> 
     .from(referencePictures)
     .innerJoin(pictures, eq(pictures.id, referencePictures.pictureId))
     .leftJoin(students, eq(students.id, referencePictures.studentId))
-    .leftJoin(
-      referenceChecks,
-      and(eq(referenceChecks.referenceId, referencePictures.id), eq(referenceChecks.done, true)),
-    ) // prettier-ignore
+    .leftJoin(referenceChecks, and(eq(referenceChecks.referenceId, referencePictures.id), eq(referenceChecks.done, true)))
     .where(eq(referencePictures.studyId, studyId))
     .orderBy(asc(referencePictures.createdAt), asc(referencePictures.id));
   const byId = new Map<string, ReferenceView>();
   for (const { reference, firstName, initial, width, height, ticked } of rows) {
     const student = firstName === null ? null : shownName({ firstName, initial: initial ?? '' });
-    const view = byId.get(reference.id) ?? { ...reference, student, pictureWidth: width, pictureHeight: height, done: [] }; // prettier-ignore
+    const view = byId.get(reference.id) ?? { ...reference, student, pictureWidth: width, pictureHeight: height, done: [] };
     byId.set(reference.id, view);
     if (ticked) view.done.push(ticked);
   }

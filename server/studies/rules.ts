@@ -19,10 +19,7 @@ export function listRules(studyId: string): Promise<RuleRow[]> {
 }
 
 /** The same, with what a person answered for one piece; null where nobody has. */
-export async function rulesWithAnswers(
-  studyId: string,
-  pieceId: string,
-): Promise<(RuleRow & { met: boolean | null })[]> {
+export async function rulesWithAnswers(studyId: string, pieceId: string): Promise<(RuleRow & { met: boolean | null })[]> {
   const rows = await database()
     .select({ rule: rules, met: ruleAnswers.met })
     .from(rules)
@@ -47,16 +44,18 @@ export function addRule(teacherId: string, studyId: string, fields: RuleFields):
   return inStudy(teacherId, studyId, async (tx) => {
     const all = await tx.select().from(rules).where(eq(rules.studyId, studyId));
     const same = fields.kind === 'feature' ? all.find((r) => r.feature === fields.feature) : undefined;
-    if (!same && all.length >= MOST_RULES)
-      throw new Told(400, `A study holds at most ${MOST_RULES} rules. Remove one first.`);
+    if (!same && all.length >= MOST_RULES) throw new Told(400, `A study holds at most ${MOST_RULES} rules. Remove one first.`);
     const id = same?.id ?? newId();
     const position = 1 + all.reduce((m, r) => Math.max(m, r.position), 0);
     const where = eq(rules.id, id);
     await logged(tx, about(teacherId, studyId, id, 'rule', fields.sentence), [{ table: rules, where }], () =>
       same
-        ? tx.update(rules).set({ ...fields, version: same.version + 1 }).where(where)
+        ? tx
+            .update(rules)
+            .set({ ...fields, version: same.version + 1 })
+            .where(where)
         : tx.insert(rules).values({ id, studyId, position, ...fields }),
-    ); // prettier-ignore
+    );
     return id;
   });
 }
@@ -74,8 +73,11 @@ export function changeRule(
     if (before.version !== version) throw conflict('This rule');
     const where = eq(rules.id, id);
     await logged(tx, about(teacherId, studyId, id, 'rule', fields.sentence ?? before.sentence), [{ table: rules, where }], () =>
-      tx.update(rules).set({ ...fields, version: version + 1 }).where(where),
-    ); // prettier-ignore
+      tx
+        .update(rules)
+        .set({ ...fields, version: version + 1 })
+        .where(where),
+    );
   });
 }
 
@@ -83,6 +85,6 @@ export function removeRule(teacherId: string, studyId: string, id: string): Prom
   return inStudy(teacherId, studyId, async (tx) => {
     const before = await ruleOf(teacherId, id, tx);
     if (before.studyId !== studyId) throw notFound('This rule');
-    await loggedRemoval(tx, about(teacherId, studyId, id, 'removing', before.sentence), { table: rules, where: eq(rules.id, id) }); // prettier-ignore
+    await loggedRemoval(tx, about(teacherId, studyId, id, 'removing', before.sentence), { table: rules, where: eq(rules.id, id) });
   });
 }

@@ -15,7 +15,7 @@ export interface SampleChoice {
 }
 
 export function sampleChoices(): SampleChoice[] {
-  return SAMPLE_HANDS.map(({ key, name, lived, medium, manner, works }) => ({ key, name, lived, medium, manner, works: works.length })); // prettier-ignore
+  return SAMPLE_HANDS.map(({ key, name, lived, medium, manner, works }) => ({ key, name, lived, medium, manner, works: works.length }));
 }
 
 /** Draws one of a hand's works and adds it with its size and date; as a foil it is only set beside the master's. */
@@ -27,5 +27,12 @@ export async function addSample(teacherId: string, studyId: string, key: string,
   if (!work) throw new Told(400, `${hand.name} has ${hand.works.length} sample works; there is no number ${index + 1}.`, 'work');
   const png = await inThread({ task: 'draw-sample', hand: key, index });
   const { title, dated, widthMm, heightMm } = work;
-  return addWork(teacherId, studyId, Buffer.from(png), `${title}.png`, { title, dated, widthMm, heightMm, foil, group: foil ? hand.name : '' });
-} // prettier-ignore
+  return addWork(teacherId, studyId, Buffer.from(png), `${title}.png`, {
+    title,
+    dated,
+    widthMm,
+    heightMm,
+    foil,
+    group: foil ? hand.name : '',
+  });
+}

@@ -1,6 +1,18 @@
 import { AnyObjectSchema, ValidationError } from 'yup';
 import { NEW_STUDY } from '../../tests/support/study';
-import { classSchema, cropSchema, landmarksSchema, planSchema, referenceChangeSchema, ruleChangeSchema, ruleSchema, studyChangeSchema, pinSchema, studySchema, workChangeSchema } from './schemas'; // prettier-ignore
+import {
+  classSchema,
+  cropSchema,
+  landmarksSchema,
+  planSchema,
+  referenceChangeSchema,
+  ruleChangeSchema,
+  ruleSchema,
+  studyChangeSchema,
+  pinSchema,
+  studySchema,
+  workChangeSchema,
+} from './schemas';
 
 const fault = (schema: AnyObjectSchema, value: unknown): { path?: string; message: string } | null => {
   try {
@@ -55,11 +67,22 @@ test('points are names with two finite numbers; crops turn by quarters; rules ne
   expect(fault(cropSchema, { version: 1, x: 0, y: 0, w: 9, h: 9, turn: 45 })?.message).toMatch(/0, 90, 180 or 270/);
   expect(fault(ruleSchema, { kind: 'never', sentence: ' ' })?.path).toBe('sentence');
   expect(fault(classSchema, { name: '7A', students: [{ firstName: '' }] })?.message).toMatch(/first name/);
-  expect(fault(classSchema, { name: '7A', students: Array.from({ length: 61 }, () => ({ firstName: 'Ada' })) })?.message).toMatch(/60/); // prettier-ignore
+  expect(fault(classSchema, { name: '7A', students: Array.from({ length: 61 }, () => ({ firstName: 'Ada' })) })?.message).toMatch(/60/);
 });
 
 test('a plan’s numbers are whole, bounded, and told in words', () => {
-  const plan = { version: 0, medium: 'pen', ink: 'waterproof', contact: 'light-pencil', erasing: true, youngest: 13, minutesPerPeriod: 50, periods: 2, classSize: 24, steps: [{ technique: 'pen-line' }] }; // prettier-ignore
+  const plan = {
+    version: 0,
+    medium: 'pen',
+    ink: 'waterproof',
+    contact: 'light-pencil',
+    erasing: true,
+    youngest: 13,
+    minutesPerPeriod: 50,
+    periods: 2,
+    classSize: 24,
+    steps: [{ technique: 'pen-line' }],
+  };
   expect(planSchema.validateSync(plan).steps).toEqual([{ technique: 'pen-line', minutes: null, dry: null, note: '' }]);
   const faults: [Record<string, unknown>, string][] = [
     [{ minutesPerPeriod: 24 }, 'minutesPerPeriod'],
@@ -74,23 +97,40 @@ test('a plan’s numbers are whole, bounded, and told in words', () => {
 });
 
 test('a kept patch holds a reading’s own figures and nothing else; points have plain names', () => {
-  const reading = { kind: 'line', confidence: 0.8, directions: [{ angle: 20, weight: 1 }], coherence: 0.7, crossing: null, spacing: { px: 12, mm: null, permille: 25, variation: 0.1 }, lineWidth: null, strokeLength: null, straightness: 0.9, coverage: 0.2 }; // prettier-ignore
+  const reading = {
+    kind: 'line',
+    confidence: 0.8,
+    directions: [{ angle: 20, weight: 1 }],
+    coherence: 0.7,
+    crossing: null,
+    spacing: { px: 12, mm: null, permille: 25, variation: 0.1 },
+    lineWidth: null,
+    strokeLength: null,
+    straightness: 0.9,
+    coverage: 0.2,
+  };
   const patch = [0, 0, 100, 80];
-  expect(pinSchema.validateSync({ patch, reading: { ...reading, more: 'x'.repeat(1000) } }, { stripUnknown: true })).toEqual({ patch, reading }); // prettier-ignore
+  expect(pinSchema.validateSync({ patch, reading: { ...reading, more: 'x'.repeat(1000) } }, { stripUnknown: true })).toEqual({
+    patch,
+    reading,
+  });
   const faults: [Record<string, unknown>, string][] = [
     [{ ...reading, kind: 'blood' }, 'reading.kind'],
     [{ ...reading, directions: Array.from({ length: 9 }, () => ({ angle: 1, weight: 1 })) }, 'reading.directions'],
     [{ ...reading, spacing: 'wide' }, 'reading.spacing'],
     [{ ...reading, coverage: 1e300 }, 'reading.coverage'],
   ];
-  for (const [wrong, path] of faults) expect([path, fault(pinSchema, { patch, reading: wrong })?.path]).toEqual([path, path]); // prettier-ignore
+  for (const [wrong, path] of faults) expect([path, fault(pinSchema, { patch, reading: wrong })?.path]).toEqual([path, path]);
   expect(fault(pinSchema, { patch })?.path).toMatch(/^reading/);
   const named = (name: string) => fault(landmarksSchema, { template: 'free', version: 0, points: { [name]: [1, 2] } });
   expect(named('mast top')).toBeNull();
-  for (const name of ['', 'x'.repeat(41), '<b>', 'a\nb', '__proto__ ']) expect([name, named(name)?.path]).toEqual([name, 'points']); // prettier-ignore
+  for (const name of ['', 'x'.repeat(41), '<b>', 'a\nb', '__proto__ ']) expect([name, named(name)?.path]).toEqual([name, 'points']);
 });
 
 test('what is no text where text is wanted is refused by its field, whatever it is', () => {
   for (const sentence of [[], ['x'], {}, 7, true])
-    expect([sentence, fault(ruleSchema, { kind: 'never', sentence })?.path ?? null]).toEqual([sentence, typeof sentence === 'object' ? 'sentence' : null]); // prettier-ignore
+    expect([sentence, fault(ruleSchema, { kind: 'never', sentence })?.path ?? null]).toEqual([
+      sentence,
+      typeof sentence === 'object' ? 'sentence' : null,
+    ]);
 });

@@ -33,15 +33,22 @@ test('a class keeps its order; two of one name and initial cannot be told apart 
   const classId = await newClass(teacher, ['Zoe', 'Ada', 'Bo']);
   const study = await newStudy(teacher, { classId });
   expect((await rosterOf(study)).map((s) => s.name)).toEqual(['Zoe M', 'Ada M', 'Bo M']);
-  const people = (...names: string[]) =>
-    names.map((n) => ({ firstName: n.split(' ')[0], initial: n.split(' ')[1] ?? '' }));
+  const people = (...names: string[]) => names.map((n) => ({ firstName: n.split(' ')[0], initial: n.split(' ')[1] ?? '' }));
   const refused = (...names: string[]) => expect(createClass(teacher, '7B', '', people(...names))).rejects;
-  await refused('Ada M', 'Bo K', 'Ada M').toMatchObject({ status: 400, field: 'students', message: expect.stringMatching(/Line 3, “Ada M”.*line 1/) }); // prettier-ignore
-  await refused('Zoe M', 'Zoë M').toMatchObject({ status: 400, message: expect.stringMatching(/Line 2, “Zoë M”.*line 1, “Zoe M”/) }); // prettier-ignore
+  await refused('Ada M', 'Bo K', 'Ada M').toMatchObject({
+    status: 400,
+    field: 'students',
+    message: expect.stringMatching(/Line 3, “Ada M”.*line 1/),
+  });
+  await refused('Zoe M', 'Zoë M').toMatchObject({ status: 400, message: expect.stringMatching(/Line 2, “Zoë M”.*line 1, “Zoe M”/) });
   await refused('bo', 'Bo').toMatchObject({ status: 400 });
   // The database takes these two for one, though they are written with other letters.
   await refused('Straße', 'Strasse').toMatchObject({ status: 400, field: 'students' });
-  await expect(createClass(teacher, '7A', '', [])).rejects.toMatchObject({ status: 409, field: 'name', message: expect.stringMatching(/a class “7A” already/) }); // prettier-ignore
+  await expect(createClass(teacher, '7A', '', [])).rejects.toMatchObject({
+    status: 409,
+    field: 'name',
+    message: expect.stringMatching(/a class “7A” already/),
+  });
   // Nothing is left of the class that could not be made.
   expect((await listClasses(teacher)).map((c) => c.name)).toEqual(['7A']);
 });
@@ -50,7 +57,7 @@ test('one person studies alone: no class, an empty roster', async () => {
   const teacher = await newTeacher();
   const study = await newStudy(teacher);
   expect(await rosterOf(study)).toEqual([]);
-  expect((await listStudies(teacher))[0]).toMatchObject({ id: study, className: null, works: 0, pieces: 0, coverId: null }); // prettier-ignore
+  expect((await listStudies(teacher))[0]).toMatchObject({ id: study, className: null, works: 0, pieces: 0, coverId: null });
 });
 
 test('the database itself refuses a sheet without size and an aim that is none', async () => {
@@ -76,7 +83,7 @@ test('removing a study takes everything of it along', async () => {
   await addRule(teacher, study, { kind: 'never', feature: '', sentence: 'Hands are never shown.', evidence: '' });
   await removeStudy(teacher, study, 'a study ');
   expect(await listStudies(teacher)).toEqual([]);
-  await expect(studyOf(teacher, study)).rejects.toMatchObject({ status: 404, message: expect.stringMatching(/This study/) }); // prettier-ignore
+  await expect(studyOf(teacher, study)).rejects.toMatchObject({ status: 404, message: expect.stringMatching(/This study/) });
 });
 
 test('settings start as mm, British, A4, and are kept for each teacher', async () => {

@@ -4,7 +4,7 @@ import { DEFAULT_SETTINGS, Settings } from '../accounts/settings';
 import { changing, database, newId } from '../database/connection';
 import { logged } from '../edits/log';
 import { conflict, notFound } from '../errors';
-import { classes, comparisons, landmarkSets, pieces, plans, referencePictures, rules, studies, teacherSettings, works } from '../schema'; // prettier-ignore
+import { classes, comparisons, landmarkSets, pieces, plans, referencePictures, rules, studies, teacherSettings, works } from '../schema';
 import { classOf, inStudy, StudyRow } from '../accounts/ownership';
 
 export interface StudyFields {
@@ -33,9 +33,7 @@ export async function listStudies(teacherId: string): Promise<StudySummary[]> {
       className: classes.name,
       works: sql<number>`(select count(*) from works w where w.study_id = ${studies.id})`,
       pieces: sql<number>`(select count(*) from pieces p where p.study_id = ${studies.id})`,
-      coverId: sql<
-        string | null
-      >`(select w.picture_id from works w where w.study_id = ${studies.id} order by w.position limit 1)`,
+      coverId: sql<string | null>`(select w.picture_id from works w where w.study_id = ${studies.id} order by w.position limit 1)`,
     })
     .from(studies)
     .leftJoin(classes, eq(classes.id, studies.classId))
@@ -54,7 +52,7 @@ export async function createStudy(teacherId: string, fields: StudyFields): Promi
   if (fields.classId !== null) await classOf(teacherId, fields.classId);
   const id = newId();
   const now = new Date();
-  await changing((tx) => tx.insert(studies).values({ ...fields, id, teacherId, createdAt: now, updatedAt: now })); // prettier-ignore
+  await changing((tx) => tx.insert(studies).values({ ...fields, id, teacherId, createdAt: now, updatedAt: now }));
   return id;
 }
 
@@ -71,19 +69,19 @@ const FIELD_WORDS: Record<keyof StudyFields, string> = {
 };
 
 /** Changes a study; `version` is the one the screen showed. Gives the new version. */
-export function updateStudy(
-  teacherId: string,
-  id: string,
-  version: number,
-  fields: Partial<StudyFields>,
-): Promise<number> {
+export function updateStudy(teacherId: string, id: string, version: number, fields: Partial<StudyFields>): Promise<number> {
   return inStudy(teacherId, id, async (tx, before) => {
     if (before.version !== version) throw conflict('This study');
     if (typeof fields.classId === 'string') await classOf(teacherId, fields.classId, tx);
     const what = [...new Set((Object.keys(fields) as (keyof StudyFields)[]).map((f) => FIELD_WORDS[f]))].join(', ');
     const about = { teacherId, studyId: id, subject: 'study', subjectId: id, label: `${what} of the study` };
     // The aim decides what copies are held against; that follows from the change itself.
-    await logged(tx, about, [{ table: studies, where: eq(studies.id, id) }], () => tx.update(studies).set({ ...fields, version: version + 1 }).where(eq(studies.id, id))); // prettier-ignore
+    await logged(tx, about, [{ table: studies, where: eq(studies.id, id) }], () =>
+      tx
+        .update(studies)
+        .set({ ...fields, version: version + 1 })
+        .where(eq(studies.id, id)),
+    );
     return version + 1;
   });
 }
@@ -105,13 +103,17 @@ export async function benchOf(teacherId: string, studyId: string): Promise<Bench
       study: studies,
       settings: teacherSettings,
       works: count(sql`${works} where ${works.studyId} = ${studies.id}`),
-      landmarks: count(sql`${landmarkSets} where ${landmarkSets.studyId} = ${studies.id} and ${landmarkSets.workId} is not null`), // prettier-ignore
-      marks: count(sql`${rules} where ${rules.studyId} = ${studies.id} and (${rules.feature} like 'marks.%' or ${rules.feature} like 'edges.%')`), // prettier-ignore
-      colour: count(sql`${rules} where ${rules.studyId} = ${studies.id} and (${rules.feature} like 'colour.%' or ${rules.feature} like 'value.%')`), // prettier-ignore
+      landmarks: count(sql`${landmarkSets} where ${landmarkSets.studyId} = ${studies.id} and ${landmarkSets.workId} is not null`),
+      marks: count(
+        sql`${rules} where ${rules.studyId} = ${studies.id} and (${rules.feature} like 'marks.%' or ${rules.feature} like 'edges.%')`,
+      ),
+      colour: count(
+        sql`${rules} where ${rules.studyId} = ${studies.id} and (${rules.feature} like 'colour.%' or ${rules.feature} like 'value.%')`,
+      ),
       plan: count(sql`${plans} where ${plans.studyId} = ${studies.id}`),
       make: count(sql`${referencePictures} where ${referencePictures.studyId} = ${studies.id}`),
       pieces: count(sql`${pieces} where ${pieces.studyId} = ${studies.id}`),
-      compared: count(sql`${comparisons} join ${pieces} on ${pieces.id} = ${comparisons.pieceId} where ${pieces.studyId} = ${studies.id}`), // prettier-ignore
+      compared: count(sql`${comparisons} join ${pieces} on ${pieces.id} = ${comparisons.pieceId} where ${pieces.studyId} = ${studies.id}`),
     })
     .from(studies)
     .leftJoin(teacherSettings, eq(teacherSettings.userId, studies.teacherId))

@@ -46,7 +46,7 @@ test('two servers measuring the same picture store one reading', async () => {
   const { pictureId } = await workOf(teacher, id);
   const [a, b] = await Promise.all([ensureProfile(teacher, pictureId, 200), ensureProfile(teacher, pictureId, 200)]);
   expect(a).toEqual(b);
-  expect(await database().select({ id: profiles.id }).from(profiles).where(eq(profiles.pictureId, pictureId))).toHaveLength(1); // prettier-ignore
+  expect(await database().select({ id: profiles.id }).from(profiles).where(eq(profiles.pictureId, pictureId))).toHaveLength(1);
 });
 
 test('what an older core has read is asked for anew, what the present one has read is not', async () => {
@@ -57,7 +57,10 @@ test('what an older core has read is asked for anew, what the present one has re
     const { pictureId, widthMm } = await workOf(teacher, id);
     await ensureProfile(teacher, pictureId, widthMm);
   }
-  await db.update(profiles).set({ profileVersion: PROFILE_VERSION - 1 }).where(eq(profiles.pictureId, (await workOf(teacher, old)).pictureId)); // prettier-ignore
+  await db
+    .update(profiles)
+    .set({ profileVersion: PROFILE_VERSION - 1 })
+    .where(eq(profiles.pictureId, (await workOf(teacher, old)).pictureId));
   await db.delete(jobs);
   expect((await askForWhatWaits()).works).toBeGreaterThanOrEqual(1);
   expect((await asked()).map((j) => j.workId)).toEqual([old]);
@@ -67,10 +70,13 @@ test('what an older core has read is asked for anew, what the present one has re
 });
 
 test('a study holds two dozen works at most, and a picture that is none leaves nothing behind', async () => {
-  await expect(addWork(teacher, study, Buffer.from('words'), 'a.png', {})).rejects.toMatchObject({ status: 415, field: 'picture' }); // prettier-ignore
+  await expect(addWork(teacher, study, Buffer.from('words'), 'a.png', {})).rejects.toMatchObject({ status: 415, field: 'picture' });
   expect(await listWorks(study)).toEqual([]);
   expect(await asked()).toEqual([]);
   const sheet = await sheetBytes(23, 64, 48);
   for (let i = 0; i < 24; i++) await addWork(teacher, study, sheet, `w${i}.png`, {});
-  await expect(addWork(teacher, study, sheet, 'one-more.png', {})).rejects.toMatchObject({ status: 400, message: expect.stringMatching(/at most 24 works/) }); // prettier-ignore
+  await expect(addWork(teacher, study, sheet, 'one-more.png', {})).rejects.toMatchObject({
+    status: 400,
+    message: expect.stringMatching(/at most 24 works/),
+  });
 });

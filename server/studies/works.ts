@@ -18,8 +18,14 @@ const MOST_NOTED = 200;
 async function groupNamed(tx: Transaction, studyId: string, name: string): Promise<string | null> {
   const trimmed = name.trim();
   if (!trimmed) return null;
-  await tx.insert(workGroups).values({ id: newId(), studyId, name: trimmed }).onDuplicateKeyUpdate({ set: { name: trimmed } }); // prettier-ignore
-  const [row] = await tx.select({ id: workGroups.id }).from(workGroups).where(and(eq(workGroups.studyId, studyId), eq(workGroups.name, trimmed))); // prettier-ignore
+  await tx
+    .insert(workGroups)
+    .values({ id: newId(), studyId, name: trimmed })
+    .onDuplicateKeyUpdate({ set: { name: trimmed } });
+  const [row] = await tx
+    .select({ id: workGroups.id })
+    .from(workGroups)
+    .where(and(eq(workGroups.studyId, studyId), eq(workGroups.name, trimmed)));
   return row.id;
 }
 
@@ -46,9 +52,11 @@ export async function addWork(
   await changing(async (tx) => {
     const pictureId = await taken.store(tx);
     await lockStudy(tx, teacherId, studyId);
-    const [{ n, last }] = await tx.select({ n: sql<number>`count(*)`, last: sql<number | null>`max(${works.position})` }).from(works).where(eq(works.studyId, studyId)); // prettier-ignore
-    if (Number(n) >= MOST_WORKS)
-      throw new Told(400, `A study holds at most ${MOST_WORKS} works. Remove one first.`, 'picture');
+    const [{ n, last }] = await tx
+      .select({ n: sql<number>`count(*)`, last: sql<number | null>`max(${works.position})` })
+      .from(works)
+      .where(eq(works.studyId, studyId));
+    if (Number(n) >= MOST_WORKS) throw new Told(400, `A study holds at most ${MOST_WORKS} works. Remove one first.`, 'picture');
     await tx.insert(works).values({
       id,
       studyId,
@@ -69,7 +77,10 @@ export async function addWork(
 
 /** Sets fields of a work whose present version is the one the screen showed. */
 async function setWork(tx: Transaction, id: string, version: number, set: Partial<WorkRow>): Promise<void> {
-  const [result] = await tx.update(works).set({ ...set, version: version + 1 }).where(and(eq(works.id, id), eq(works.version, version))); // prettier-ignore
+  const [result] = await tx
+    .update(works)
+    .set({ ...set, version: version + 1 })
+    .where(and(eq(works.id, id), eq(works.version, version)));
   if (result.affectedRows !== 1) throw conflict('This work');
 }
 
@@ -83,27 +94,28 @@ const FIELD_WORDS: Record<keyof WorkFields, string> = {
   impressions: 'first impressions',
 };
 
-const about = (teacherId: string, { id, studyId }: WorkRow, label: string) => ({ teacherId, studyId, subject: 'work', subjectId: id, label }); // prettier-ignore
+const about = (teacherId: string, { id, studyId }: WorkRow, label: string) => ({
+  teacherId,
+  studyId,
+  subject: 'work',
+  subjectId: id,
+  label,
+});
 const itself = (id: string) => ({ table: works, where: eq(works.id, id) });
 
 /** Changes a work; `version` is the one the screen showed. Gives the new version. */
-export function updateWork(
-  teacherId: string,
-  id: string,
-  version: number,
-  fields: Partial<WorkFields>,
-): Promise<number> {
+export function updateWork(teacherId: string, id: string, version: number, fields: Partial<WorkFields>): Promise<number> {
   return within(workOf, teacherId, id, async (tx, work) => {
     const { group, ...plain } = fields;
     const set = { ...plain, ...(group === undefined ? {} : { groupId: await groupNamed(tx, work.studyId, group) }) };
     const what = (Object.keys(fields) as (keyof WorkFields)[]).map((f) => FIELD_WORDS[f]).join(', ');
-    await logged(tx, about(teacherId, work, `${what} of “${work.title}”`), [itself(id)], () => setWork(tx, id, version, set)); // prettier-ignore
+    await logged(tx, about(teacherId, work, `${what} of “${work.title}”`), [itself(id)], () => setWork(tx, id, version, set));
     return version + 1;
   });
 }
 
 export const removeWork = (teacherId: string, id: string): Promise<void> =>
-  within(workOf, teacherId, id, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing “${work.title}”`), itself(id))); // prettier-ignore
+  within(workOf, teacherId, id, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing “${work.title}”`), itself(id)));
 
 /** Crops and turns a work's picture; the original upload is kept, points and patches go along. */
 export async function cropWork(teacherId: string, id: string, version: number, frame: Crop): Promise<void> {
@@ -120,14 +132,17 @@ export async function cropWork(teacherId: string, id: string, version: number, f
   )
     throw new Told(400, 'The cropping frame must lie inside the picture and be at least 16 px each way.', 'crop');
   const crop = wholeCrop(frame, picture.width, picture.height);
-  const made = await inThread({ task: 'upright', bytes: await getBlob(database(), picture.sha256), name: picture.name, crop }); // prettier-ignore
+  const made = await inThread({ task: 'upright', bytes: await getBlob(database(), picture.sha256), name: picture.name, crop });
   await within(workOf, teacherId, id, async (tx, work) => {
     const uprightId = await putMade(tx, teacherId, 'upright', picture.id, picture.name, made);
-    const scopes = [itself(id), { table: landmarkSets, where: eq(landmarkSets.workId, id) }, { table: pins, where: eq(pins.workId, id) }]; // prettier-ignore
+    const scopes = [itself(id), { table: landmarkSets, where: eq(landmarkSets.workId, id) }, { table: pins, where: eq(pins.workId, id) }];
     await logged(tx, about(teacherId, work, `cropping “${work.title}”`), scopes, async () => {
       await setWork(tx, id, version, { pictureId: uprightId });
       for (const set of await tx.select().from(landmarkSets).where(eq(landmarkSets.workId, id)))
-        await tx.update(landmarkSets).set({ points: carryPoints(set.points, crop), version: set.version + 1 }).where(eq(landmarkSets.id, set.id)); // prettier-ignore
+        await tx
+          .update(landmarkSets)
+          .set({ points: carryPoints(set.points, crop), version: set.version + 1 })
+          .where(eq(landmarkSets.id, set.id));
       for (const pin of await tx.select().from(pins).where(eq(pins.workId, id))) {
         const patch = carryPatch(pin.patch, crop);
         if (patch) await tx.update(pins).set({ patch }).where(eq(pins.id, pin.id));
@@ -166,13 +181,13 @@ export async function listWorks(studyId: string): Promise<WorkView[]> {
     .leftJoin(workGroups, eq(workGroups.id, works.groupId))
     .leftJoin(jobs, and(eq(jobs.workId, works.id), inArray(jobs.state, ['failed', 'cancelled'])))
     .where(eq(works.studyId, studyId))
-    .orderBy(asc(works.position)); // prettier-ignore
+    .orderBy(asc(works.position));
   return rows.map(({ work, group, width, height, state, told }) => ({
     ...work,
     group,
     pictureWidth: width,
     pictureHeight: height,
-    held: state === 'failed' || state === 'cancelled' ? { state: state === 'failed' ? 'failed' : 'stopped', told: told ?? '' } : null, // prettier-ignore
+    held: state === 'failed' || state === 'cancelled' ? { state: state === 'failed' ? 'failed' : 'stopped', told: told ?? '' } : null,
   }));
 }
 
@@ -190,7 +205,7 @@ export async function worksWithReadings(
         eq(profiles.profileVersion, PROFILE_VERSION),
         eq(profiles.widthMm, sql`coalesce(${works.widthMm}, 0)`),
       ),
-    ) // prettier-ignore
+    )
     .where(and(eq(works.studyId, studyId), eq(works.foil, false)))
     .orderBy(asc(works.position));
   return rows.map((r) => ({ ...r, read: r.read as ProfileWithMaps | null }));
@@ -200,54 +215,75 @@ const byWork = <Row extends { workId: string }, View>(rows: readonly Row[], view
   const out = new Map<string, View[]>();
   for (const row of rows) out.set(row.workId, [...(out.get(row.workId) ?? []), view(row)]);
   return out;
-}; // prettier-ignore
+};
 
 /** Facts of every work of a study, by work. */
 export async function factsOf(studyId: string): Promise<Map<string, Fact[]>> {
-  const rows = await database().select({ fact: facts }).from(facts).innerJoin(works, eq(works.id, facts.workId)).where(eq(works.studyId, studyId)); // prettier-ignore
-  return byWork(rows.map((r) => r.fact), ({ id, text, source }) => ({ id, text, source })); // prettier-ignore
+  const rows = await database()
+    .select({ fact: facts })
+    .from(facts)
+    .innerJoin(works, eq(works.id, facts.workId))
+    .where(eq(works.studyId, studyId));
+  return byWork(
+    rows.map((r) => r.fact),
+    ({ id, text, source }) => ({ id, text, source }),
+  );
 }
 
 /** Patches kept of every work of a study, by work, oldest first. */
 export async function pinsOf(studyId: string): Promise<Map<string, Pin[]>> {
-  const rows = await database().select({ pin: pins }).from(pins).innerJoin(works, eq(works.id, pins.workId)).where(eq(works.studyId, studyId)).orderBy(asc(pins.createdAt)); // prettier-ignore
-  return byWork(rows.map((r) => r.pin), ({ id, patch, reading }) => ({ id, patch, reading })); // prettier-ignore
+  const rows = await database()
+    .select({ pin: pins })
+    .from(pins)
+    .innerJoin(works, eq(works.id, pins.workId))
+    .where(eq(works.studyId, studyId))
+    .orderBy(asc(pins.createdAt));
+  return byWork(
+    rows.map((r) => r.pin),
+    ({ id, patch, reading }) => ({ id, patch, reading }),
+  );
 }
 
 async function roomFor(tx: Transaction, table: typeof facts | typeof pins, workId: string, what: string): Promise<void> {
-  const [{ n }] = await tx.select({ n: sql<number>`count(*)` }).from(table).where(eq(table.workId, workId));
+  const [{ n }] = await tx
+    .select({ n: sql<number>`count(*)` })
+    .from(table)
+    .where(eq(table.workId, workId));
   if (Number(n) >= MOST_NOTED) throw new Told(400, `A work holds at most ${MOST_NOTED} ${what}. Remove one first.`);
-} // prettier-ignore
+}
 
 export function addFact(teacherId: string, workId: string, text: string, source: string | null): Promise<string> {
   const id = newId();
   return within(workOf, teacherId, workId, async (tx, work) => {
     await roomFor(tx, facts, workId, 'facts');
-    await logged(tx, about(teacherId, work, `a fact about “${work.title}”`), [{ table: facts, where: eq(facts.id, id) }], () => tx.insert(facts).values({ id, workId, text, source })); // prettier-ignore
+    await logged(tx, about(teacherId, work, `a fact about “${work.title}”`), [{ table: facts, where: eq(facts.id, id) }], () =>
+      tx.insert(facts).values({ id, workId, text, source }),
+    );
     return id;
   });
 }
 
 export function removeFact(teacherId: string, workId: string, factId: string): Promise<void> {
   const where = and(eq(facts.id, factId), eq(facts.workId, workId))!;
-  return within(workOf, teacherId, workId, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing a fact about “${work.title}”`), { table: facts, where })); // prettier-ignore
+  return within(workOf, teacherId, workId, (tx, work) =>
+    loggedRemoval(tx, about(teacherId, work, `removing a fact about “${work.title}”`), { table: facts, where }),
+  );
 }
 
-export function addPin(
-  teacherId: string,
-  workId: string,
-  patch: [number, number, number, number],
-  reading: unknown,
-): Promise<string> {
+export function addPin(teacherId: string, workId: string, patch: [number, number, number, number], reading: unknown): Promise<string> {
   const id = newId();
   return within(workOf, teacherId, workId, async (tx, work) => {
     await roomFor(tx, pins, workId, 'kept patches');
-    await logged(tx, about(teacherId, work, `a patch kept on “${work.title}”`), [{ table: pins, where: eq(pins.id, id) }], () => tx.insert(pins).values({ id, workId, patch, reading, createdAt: new Date() })); // prettier-ignore
+    await logged(tx, about(teacherId, work, `a patch kept on “${work.title}”`), [{ table: pins, where: eq(pins.id, id) }], () =>
+      tx.insert(pins).values({ id, workId, patch, reading, createdAt: new Date() }),
+    );
     return id;
   });
 }
 
 export function removePin(teacherId: string, workId: string, pinId: string): Promise<void> {
   const where = and(eq(pins.id, pinId), eq(pins.workId, workId))!;
-  return within(workOf, teacherId, workId, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing a patch from “${work.title}”`), { table: pins, where })); // prettier-ignore
+  return within(workOf, teacherId, workId, (tx, work) =>
+    loggedRemoval(tx, about(teacherId, work, `removing a patch from “${work.title}”`), { table: pins, where }),
+  );
 }

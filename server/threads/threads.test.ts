@@ -9,9 +9,8 @@ afterAll(leave);
 test('a crop asked for behind six pictures being measured is done before the third of them', async () => {
   const bytes = await sheetBytes(13);
   const order: string[] = [];
-  const measuring = [1, 2, 3, 4, 5, 6].map(
-    (i) =>
-    connectedFor('background', () => inThread({ task: 'measure', bytes, name: 'a', widthMm: 297 })).then(() => order.push(`measured ${i}`)), // prettier-ignore
+  const measuring = [1, 2, 3, 4, 5, 6].map((i) =>
+    connectedFor('background', () => inThread({ task: 'measure', bytes, name: 'a', widthMm: 297 })).then(() => order.push(`measured ${i}`)),
   );
   await inThread({ task: 'upright', bytes, name: 'a', crop: { x: 0, y: 0, w: 100, h: 100, turn: 0 } });
   order.push('cropped');
@@ -23,5 +22,5 @@ test('a crop asked for behind six pictures being measured is done before the thi
 test('what a thread tells a person arrives as it was told', async () => {
   const broken = inThread({ task: 'upright', bytes: Buffer.from('no picture'), name: 'sheet.png', crop: null });
   await expect(broken).rejects.toBeInstanceOf(Told);
-  await expect(broken).rejects.toMatchObject({ status: 415, field: 'picture', message: expect.stringMatching(/“sheet\.png”/) }); // prettier-ignore
+  await expect(broken).rejects.toMatchObject({ status: 415, field: 'picture', message: expect.stringMatching(/“sheet\.png”/) });
 });

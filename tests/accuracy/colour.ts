@@ -59,23 +59,42 @@ function trueWarm({ colours, ground }: PaintedFields): number {
 }
 
 function rowsOf(seen: readonly Seen[]): string[][] {
-  const large = seen.flatMap((s) => s.truth.colours.filter((c) => c.share >= 0.04).map((c) => ({ ...nearest(s.profile, c.hex), share: c.share, seed: s.seed, hex: c.hex }))); // prettier-ignore
-  for (const l of large) if (l.off > 3 || Math.abs(l.e.share - l.share) > 0.03) process.stderr.write(`  ${l.seed}: ${l.hex} off ${l.off.toFixed(1)}, share ${l.share.toFixed(3)} read ${l.e.share.toFixed(3)}\n`); // prettier-ignore
+  const large = seen.flatMap((s) =>
+    s.truth.colours.filter((c) => c.share >= 0.04).map((c) => ({ ...nearest(s.profile, c.hex), share: c.share, seed: s.seed, hex: c.hex })),
+  );
+  for (const l of large)
+    if (l.off > 3 || Math.abs(l.e.share - l.share) > 0.03)
+      process.stderr.write(`  ${l.seed}: ${l.hex} off ${l.off.toFixed(1)}, share ${l.share.toFixed(3)} read ${l.e.share.toFixed(3)}\n`);
   const offs = large.map((l) => l.off);
   const shares = large.map((l) => Math.abs(l.e.share - l.share));
-  const grounds = seen.map((s) => s.truth.ground === null ? s.profile.ground === null : s.profile.ground !== null && ciede2000(s.profile.ground.lab, labFromHex(s.truth.ground)) < 5); // prettier-ignore
-  seen.forEach((s, i) => { if (!grounds[i]) process.stderr.write(`  ${s.seed}: ground ${s.truth.ground} read ${s.profile.ground?.hex ?? 'none'}\n`); }); // prettier-ignore
+  const grounds = seen.map((s) =>
+    s.truth.ground === null
+      ? s.profile.ground === null
+      : s.profile.ground !== null && ciede2000(s.profile.ground.lab, labFromHex(s.truth.ground)) < 5,
+  );
+  seen.forEach((s, i) => {
+    if (!grounds[i]) process.stderr.write(`  ${s.seed}: ground ${s.truth.ground} read ${s.profile.ground?.hex ?? 'none'}\n`);
+  });
   const accents = seen.filter((s) => s.truth.accent !== null);
-  const kept = accents.filter((s) => { const n = nearest(s.profile, s.truth.accent!); return n.off < 8 && n.e.share < 0.012; }); // prettier-ignore
-  const rims = RIMS.map((k) => [`edges ${k}, median error`, percent(median(seen.map((s) => Math.abs(s.profile.edges[k] - s.truth.rims[k]))))]); // prettier-ignore
+  const kept = accents.filter((s) => {
+    const n = nearest(s.profile, s.truth.accent!);
+    return n.off < 8 && n.e.share < 0.012;
+  });
+  const rims = RIMS.map((k) => [
+    `edges ${k}, median error`,
+    percent(median(seen.map((s) => Math.abs(s.profile.edges[k] - s.truth.rims[k])))),
+  ]);
   return [
     ['colours of 4 % and more found within ΔE00 3', percent(offs.filter((o) => o <= 3).length / offs.length)],
     ['their ΔE00: median, 95 %', `${number(median(offs))}, ${number(quantile(offs, 0.95))}`],
     ['their shares within 0.03', percent(shares.filter((s) => s <= 0.03).length / shares.length)],
     ['bare sheet told from paint', percent(grounds.filter(Boolean).length / grounds.length)],
     ['accents under 1 % kept', percent(kept.length / accents.length)],
-    ['warm share, median error', number(median(seen.map((s) => Math.abs(s.profile.temperature.warm - trueWarm(s.truth)))), 3)], // prettier-ignore
-    ...seen[0].spoiled.map((v, k) => [`palette moved by ${v.name}: mean, worst ΔE00`, `${number(mean(seen.map((s) => paletteDistance(s.profile.palette, s.spoiled[k].profile.palette))))}, ${number(Math.max(...seen.map((s) => paletteDistance(s.profile.palette, s.spoiled[k].profile.palette))))}`]), // prettier-ignore
+    ['warm share, median error', number(median(seen.map((s) => Math.abs(s.profile.temperature.warm - trueWarm(s.truth)))), 3)],
+    ...seen[0].spoiled.map((v, k) => [
+      `palette moved by ${v.name}: mean, worst ΔE00`,
+      `${number(mean(seen.map((s) => paletteDistance(s.profile.palette, s.spoiled[k].profile.palette))))}, ${number(Math.max(...seen.map((s) => paletteDistance(s.profile.palette, s.spoiled[k].profile.palette))))}`,
+    ]),
     ...rims,
   ];
 }
@@ -83,6 +102,6 @@ function rowsOf(seen: readonly Seen[]): string[][] {
 /** The colour part of the accuracy notes; `many` pictures a set. */
 export async function colourAccuracy(many: number, jpeg: Spoil): Promise<string> {
   const parts: string[] = [];
-  for (const set of seedSets(many)) parts.push(`### ${set.name}`, table(['reading', 'result'], rowsOf(await look(set, jpeg)))); // prettier-ignore
+  for (const set of seedSets(many)) parts.push(`### ${set.name}`, table(['reading', 'result'], rowsOf(await look(set, jpeg))));
   return parts.join('\n\n');
 }

@@ -23,12 +23,40 @@ interface Part {
 
 const PARTS: Readonly<Record<string, Part>> = {
   marks: { title: 'Marks', many: 20, about: (n) => `${n} patches of 300 px a kind and medium in each set.`, print: marksAccuracy },
-  rectify: { title: 'Squaring up', many: 8, about: (n) => `${6 * n} photographs of 1200 by 900 px in each set: works of the six hands, turned to 20°, the camera tilted to 25°, light falling off to 40 %, a cast, some with a shadow, things lying across an edge, noise, blur and a bent lens; a grey card beside the sheet.`, print: rectifyAccuracy },
-  colour: { title: 'Palette, ground, temperature, edges', many: 12, about: (n) => `${n} painted sheets of known colours in each set, one in three painted to its edges.`, print: (n) => colourAccuracy(n, jpeg70) },
-  shapes: { title: 'Basic shapes', many: 40, about: (n) => `${n} outlines a shape in each set, rounded, wavering by about 2 %, open by up to 8 %.`, print: shapesAccuracy },
-  style: { title: 'Range, comparison, own invention', many: 6, about: (n) => `${n} works a hand in each set. Area under the curve, leaving each work out in turn: 1 where it always comes out nearer to its own hand than any work of the others; mean closeness of its own and of the others’ works in brackets.`, print: styleAccuracy },
-  spread: { title: 'Honesty of the spreads', many: 2, about: (n) => `${n} works a hand in each set. An honest spread holds about 80 % within 1.28 of itself; the last column tells what it would have to be multiplied by.`, print: (n) => spreadAccuracy(n, jpeg70) },
-}; // prettier-ignore
+  rectify: {
+    title: 'Squaring up',
+    many: 8,
+    about: (n) =>
+      `${6 * n} photographs of 1200 by 900 px in each set: works of the six hands, turned to 20°, the camera tilted to 25°, light falling off to 40 %, a cast, some with a shadow, things lying across an edge, noise, blur and a bent lens; a grey card beside the sheet.`,
+    print: rectifyAccuracy,
+  },
+  colour: {
+    title: 'Palette, ground, temperature, edges',
+    many: 12,
+    about: (n) => `${n} painted sheets of known colours in each set, one in three painted to its edges.`,
+    print: (n) => colourAccuracy(n, jpeg70),
+  },
+  shapes: {
+    title: 'Basic shapes',
+    many: 40,
+    about: (n) => `${n} outlines a shape in each set, rounded, wavering by about 2 %, open by up to 8 %.`,
+    print: shapesAccuracy,
+  },
+  style: {
+    title: 'Range, comparison, own invention',
+    many: 6,
+    about: (n) =>
+      `${n} works a hand in each set. Area under the curve, leaving each work out in turn: 1 where it always comes out nearer to its own hand than any work of the others; mean closeness of its own and of the others’ works in brackets.`,
+    print: styleAccuracy,
+  },
+  spread: {
+    title: 'Honesty of the spreads',
+    many: 2,
+    about: (n) =>
+      `${n} works a hand in each set. An honest spread holds about 80 % within 1.28 of itself; the last column tells what it would have to be multiplied by.`,
+    print: (n) => spreadAccuracy(n, jpeg70),
+  },
+};
 
 const words = process.argv.slice(2);
 const asked = words.filter((w) => w in PARTS);

@@ -16,7 +16,7 @@ function readAll(seeds: readonly number[]): Row[] {
     for (const medium of PATCH_MEDIA)
       for (const seed of seeds) {
         const { image, ground, truth } = drawPatch(kind, medium, seed);
-        rows.push({ patch: truth, reading: readPatch(image, ground, { factor: 1, pictureWidth: 1000, mmPerPixel: null }) }); // prettier-ignore
+        rows.push({ patch: truth, reading: readPatch(image, ground, { factor: 1, pictureWidth: 1000, mmPerPixel: null }) });
       }
   return rows;
 }
@@ -27,22 +27,36 @@ function sizeErrors(rows: readonly Row[], truth: (p: Patch['truth']) => number |
   const both = wanted.filter((r) => read(r.reading) !== null);
   const errors = both.map((r) => Math.abs(read(r.reading)! / truth(r.patch)! - 1));
   return { error: errors.length ? median(errors) : NaN, told: wanted.length ? both.length / wanted.length : NaN };
-} // prettier-ignore
+}
 
 const HATCHED: ReadonlySet<MarkKind> = new Set(['parallel-hatch', 'cross-hatch', 'contour-hatch']);
 
 function sizesOf(rows: readonly Row[]) {
   const turned = rows.filter((r) => r.patch.kind === 'parallel-hatch');
-  const directions = turned.flatMap((r) => (r.reading.directions[0] ? [Math.abs(axialDifference(r.patch.angle!, r.reading.directions[0].angle))] : [90])); // prettier-ignore
+  const directions = turned.flatMap((r) =>
+    r.reading.directions[0] ? [Math.abs(axialDifference(r.patch.angle!, r.reading.directions[0].angle))] : [90],
+  );
   const crossed = rows.filter((r) => r.patch.kind === 'cross-hatch' && r.reading.crossing !== null);
   const crossing = crossed.map((r) => {
     const c = r.patch.crossing! % 180;
     return Math.abs(Math.min(c, 180 - c) - r.reading.crossing!);
   });
   const lined = rows.filter((r) => HATCHED.has(r.patch.kind) && r.reading.kind === r.patch.kind);
-  const spacing = sizeErrors(lined, (p) => p.spacing, (r) => r.spacing?.px ?? null); // prettier-ignore
-  const width = sizeErrors(rows.filter((r) => r.patch.kind === r.reading.kind), (p) => p.width, (r) => r.lineWidth?.px ?? null); // prettier-ignore
-  const length = sizeErrors(turned.filter((r) => r.reading.kind === 'parallel-hatch'), (p) => p.length, (r) => r.strokeLength?.px ?? null); // prettier-ignore
+  const spacing = sizeErrors(
+    lined,
+    (p) => p.spacing,
+    (r) => r.spacing?.px ?? null,
+  );
+  const width = sizeErrors(
+    rows.filter((r) => r.patch.kind === r.reading.kind),
+    (p) => p.width,
+    (r) => r.lineWidth?.px ?? null,
+  );
+  const length = sizeErrors(
+    turned.filter((r) => r.reading.kind === 'parallel-hatch'),
+    (p) => p.length,
+    (r) => r.strokeLength?.px ?? null,
+  );
   return {
     kind: percent(rows.filter((r) => r.reading.kind === r.patch.kind).length / rows.length),
     direction: `${median(directions).toFixed(2)}°`,
@@ -62,7 +76,12 @@ function reliability(rows: readonly Row[]): string {
       const own = rows.filter((r) => r.reading.confidence >= low && r.reading.confidence < bins[i + 1]);
       const right = own.filter((r) => r.reading.kind === r.patch.kind).length;
       const mean = own.reduce((s, r) => s + r.reading.confidence, 0) / own.length;
-      return [`${low} to ${Math.min(1, bins[i + 1])}`, String(own.length), own.length ? mean.toFixed(2) : '–', own.length ? percent(right / own.length) : '–']; // prettier-ignore
+      return [
+        `${low} to ${Math.min(1, bins[i + 1])}`,
+        String(own.length),
+        own.length ? mean.toFixed(2) : '–',
+        own.length ? percent(right / own.length) : '–',
+      ];
     }),
   );
 }
@@ -73,18 +92,30 @@ function confusion(rows: readonly Row[]): string {
     MARK_KINDS.map((kind) => {
       const own = rows.filter((r) => r.patch.kind === kind);
       const wrong = new Map<string, number>();
-      for (const r of own) if (r.reading.kind !== kind) wrong.set(`${r.reading.kind} (${r.patch.medium})`, (wrong.get(`${r.reading.kind} (${r.patch.medium})`) ?? 0) + 1); // prettier-ignore
+      for (const r of own)
+        if (r.reading.kind !== kind)
+          wrong.set(`${r.reading.kind} (${r.patch.medium})`, (wrong.get(`${r.reading.kind} (${r.patch.medium})`) ?? 0) + 1);
       const right = own.filter((r) => r.reading.kind === kind).length;
-      return [kind, `${right} of ${own.length}`, [...wrong].sort((a, b) => b[1] - a[1]).map(([k, n]) => `${k} ${n}`).join(', ')]; // prettier-ignore
+      return [
+        kind,
+        `${right} of ${own.length}`,
+        [...wrong]
+          .sort((a, b) => b[1] - a[1])
+          .map(([k, n]) => `${k} ${n}`)
+          .join(', '),
+      ];
     }),
   );
 }
 
 function section(name: string, rows: readonly Row[]): string {
-  const byMedium = PATCH_MEDIA.map((m: PatchMedium) => [m, ...Object.values(sizesOf(rows.filter((r) => r.patch.medium === m)))]); // prettier-ignore
+  const byMedium = PATCH_MEDIA.map((m: PatchMedium) => [m, ...Object.values(sizesOf(rows.filter((r) => r.patch.medium === m)))]);
   return [
     `### ${name}`,
-    table(['medium', 'kind right', 'direction', 'crossing', 'spacing', 'width', 'length'], [...byMedium, ['all', ...Object.values(sizesOf(rows))]]), // prettier-ignore
+    table(
+      ['medium', 'kind right', 'direction', 'crossing', 'spacing', 'width', 'length'],
+      [...byMedium, ['all', ...Object.values(sizesOf(rows))]],
+    ),
     confusion(rows),
     reliability(rows),
   ].join('\n\n');

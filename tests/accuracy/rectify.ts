@@ -65,7 +65,7 @@ interface Shot {
 function colourMiss(got: RgbImage, sheet: RgbImage): number {
   const small = (image: RgbImage) => labPlanes(reduceImage(image, 24, 18));
   const [a, b] = [small(got), small(sheet)];
-  return mean(Array.from(a.L.data, (_, i) => ciede2000([a.L.data[i], a.a.data[i], a.b.data[i]], [b.L.data[i], b.a.data[i], b.b.data[i]]))); // prettier-ignore
+  return mean(Array.from(a.L.data, (_, i) => ciede2000([a.L.data[i], a.a.data[i], a.b.data[i]], [b.L.data[i], b.a.data[i], b.b.data[i]])));
 }
 
 async function shoot({ seeds }: SeedSet): Promise<Shot[]> {
@@ -75,13 +75,20 @@ async function shoot({ seeds }: SeedSet): Promise<Shot[]> {
       const work = furtherWork(hand, seed);
       const { image: sheet } = await hand.draw(work, SHEET_PX_PER_MM);
       const kind = TABLES[(seed + SAMPLE_HANDS.indexOf(hand)) % TABLES.length];
-      const photo = photograph(
-        sheet,
-        standOf(seed, kind, [work.widthMm, work.heightMm], String(hand.rules.ground ?? '#a9c8cf')),
-      );
+      const photo = photograph(sheet, standOf(seed, kind, [work.widthMm, work.heightMm], String(hand.rules.ground ?? '#a9c8cf')));
       const got = rectify(photo.image, { paper: [work.widthMm, work.heightMm], pxPerMm: 2, grey: photo.grey! });
-      const corner = got.corners ? Math.max(...got.corners.map((c, i) => Math.hypot(c[0] - photo.corners[i][0], c[1] - photo.corners[i][1]))) / DIAGONAL : NaN; // prettier-ignore
-      out.push({ table: kind, hand: hand.key, seed, found: got.found, corner, confidence: got.confidence, colour: corner < 0.015 ? colourMiss(got.image!, sheet) : NaN }); // prettier-ignore
+      const corner = got.corners
+        ? Math.max(...got.corners.map((c, i) => Math.hypot(c[0] - photo.corners[i][0], c[1] - photo.corners[i][1]))) / DIAGONAL
+        : NaN;
+      out.push({
+        table: kind,
+        hand: hand.key,
+        seed,
+        found: got.found,
+        corner,
+        confidence: got.confidence,
+        colour: corner < 0.015 ? colourMiss(got.image!, sheet) : NaN,
+      });
     }
   return out;
 }
@@ -102,7 +109,16 @@ function row(name: string, shots: readonly Shot[]): string[] {
   ];
 }
 
-const HEAD = ['on', 'photographs', 'found within 1.5 %', 'found elsewhere', 'said not found', 'corner, median', 'corner, worst', 'ΔE00 after card']; // prettier-ignore
+const HEAD = [
+  'on',
+  'photographs',
+  'found within 1.5 %',
+  'found elsewhere',
+  'said not found',
+  'corner, median',
+  'corner, worst',
+  'ΔE00 after card',
+];
 
 /** Tables without a sheet: how many were said to have none. */
 function empties({ seeds }: SeedSet): string[] {
@@ -129,7 +145,8 @@ async function across({ seeds }: SeedSet): Promise<string[]> {
     const got = rectify(photo.image, { paper: [work.heightMm, work.widthMm], pxPerMm: 1 });
     all++;
     // Turned 90° anticlockwise, the result's top left is the sheet's top right.
-    if (got.corners && Math.hypot(got.corners[0][0] - photo.corners[1][0], got.corners[0][1] - photo.corners[1][1]) < 0.015 * DIAGONAL) right++; // prettier-ignore
+    if (got.corners && Math.hypot(got.corners[0][0] - photo.corners[1][0], got.corners[0][1] - photo.corners[1][1]) < 0.015 * DIAGONAL)
+      right++;
   }
   return ['sheets shown across, turned to the declared paper', `${right} of ${all}`];
 }
@@ -139,7 +156,11 @@ export async function rectifyAccuracy(many: number): Promise<string> {
   const parts: string[] = [];
   for (const set of seedSets(many)) {
     const shots = await shoot(set);
-    for (const s of shots) if (!(s.corner <= 0.015)) process.stderr.write(`  ${s.hand} ${s.seed} on ${s.table}: ${s.found ? `corners off ${percent(s.corner, 2)}, confidence ${s.confidence.toFixed(2)}` : 'not found'}\n`); // prettier-ignore
+    for (const s of shots)
+      if (!(s.corner <= 0.015))
+        process.stderr.write(
+          `  ${s.hand} ${s.seed} on ${s.table}: ${s.found ? `corners off ${percent(s.corner, 2)}, confidence ${s.confidence.toFixed(2)}` : 'not found'}\n`,
+        );
     parts.push(
       `### ${set.name}`,
       table(HEAD, [

@@ -17,17 +17,34 @@ function meant(kind: ShapeKind, r: Random): Point[] {
   const local: Record<ShapeKind, () => Point[]> = {
     ellipse: () => round((t) => [(long / 2) * Math.cos(t), (wide / 2) * Math.sin(t)]),
     egg: () => round((t) => [(long / 2) * Math.cos(t), (wide / 2) * Math.sin(t) * (1 + skew * Math.cos(t))]),
-    rectangle: () => [[-long / 2, -wide / 2], [long / 2, -wide / 2], [long / 2, wide / 2], [-long / 2, wide / 2]],
-    triangle: () => [[-long / 2, wide / 2], [pick(-0.3, 0.3) * long, -wide / 2], [long / 2, wide / 2]],
-    trapezoid: () => [[-(top * long) / 2, -wide / 2], [(top * long) / 2, -wide / 2], [long / 2, wide / 2], [-long / 2, wide / 2]],
-  }; // prettier-ignore
+    rectangle: () => [
+      [-long / 2, -wide / 2],
+      [long / 2, -wide / 2],
+      [long / 2, wide / 2],
+      [-long / 2, wide / 2],
+    ],
+    triangle: () => [
+      [-long / 2, wide / 2],
+      [pick(-0.3, 0.3) * long, -wide / 2],
+      [long / 2, wide / 2],
+    ],
+    trapezoid: () => [
+      [-(top * long) / 2, -wide / 2],
+      [(top * long) / 2, -wide / 2],
+      [long / 2, wide / 2],
+      [-long / 2, wide / 2],
+    ],
+  };
   const turn = 2 * Math.PI * r();
-  return local[kind]().map(([x, y]): Point => [300 + x * Math.cos(turn) - y * Math.sin(turn), 300 + x * Math.sin(turn) + y * Math.cos(turn)]); // prettier-ignore
+  return local[kind]().map(([x, y]): Point => [
+    300 + x * Math.cos(turn) - y * Math.sin(turn),
+    300 + x * Math.sin(turn) + y * Math.cos(turn),
+  ]);
 }
 
 /** The same drawn by hand: corners rounded, the line wavering by about 2 %, open by up to 8 % of its length. */
 function drawn(shape: readonly Point[], r: Random): Point[] {
-  const sides = shape.map((p, i) => Math.hypot(shape[(i + 1) % shape.length][0] - p[0], shape[(i + 1) % shape.length][1] - p[1])); // prettier-ignore
+  const sides = shape.map((p, i) => Math.hypot(shape[(i + 1) % shape.length][0] - p[0], shape[(i + 1) % shape.length][1] - p[1]));
   const total = sides.reduce((a, b) => a + b, 0);
   const at = (s: number): Point => {
     let [k, rest] = [0, ((s % total) + total) % total];
@@ -52,17 +69,25 @@ function drawn(shape: readonly Point[], r: Random): Point[] {
 }
 
 function rowsOf({ seeds }: SeedSet): string[][] {
-  const all = KINDS.flatMap((kind) => seeds.map((seed) => {
-    const r = seededRandom(seed * 313 + KINDS.indexOf(kind));
-    const shape = meant(kind, r);
-    const [best] = fitShapes(drawn(shape, r));
-    return { kind, best, overlap: best.kind === kind ? overlapWithConvex(shape, best.outline) : NaN };
-  })); // prettier-ignore
+  const all = KINDS.flatMap((kind) =>
+    seeds.map((seed) => {
+      const r = seededRandom(seed * 313 + KINDS.indexOf(kind));
+      const shape = meant(kind, r);
+      const [best] = fitShapes(drawn(shape, r));
+      return { kind, best, overlap: best.kind === kind ? overlapWithConvex(shape, best.outline) : NaN };
+    }),
+  );
   return KINDS.map((kind) => {
     const own = all.filter((a) => a.kind === kind);
     const right = own.filter((a) => a.best.kind === kind);
     const wrong = [...new Set(own.filter((a) => a.best.kind !== kind).map((a) => a.best.kind))];
-    return [kind, percent(right.length / own.length), number(median(right.map((a) => a.overlap)), 3), number(Math.min(...right.map((a) => a.overlap)), 3), wrong.join(', ') || '–']; // prettier-ignore
+    return [
+      kind,
+      percent(right.length / own.length),
+      number(median(right.map((a) => a.overlap)), 3),
+      number(Math.min(...right.map((a) => a.overlap)), 3),
+      wrong.join(', ') || '–',
+    ];
   });
 }
 
@@ -72,6 +97,6 @@ export function shapesAccuracy(many: number): string {
     .map(
       (set) =>
         `### ${set.name}\n\n${table(['meant', 'kind right', 'overlap with what was meant, median', 'worst', 'read as instead'], rowsOf(set))}`,
-    ) // prettier-ignore
+    )
     .join('\n\n');
 }

@@ -41,13 +41,13 @@ async function again(set: SeedSet, jpeg: Spoil, tally: Tally): Promise<void> {
     for (const seed of set.seeds) {
       const work = furtherWork(hand, seed);
       const { image } = await hand.draw(work, PX_PER_MM);
-      const read = (i: RgbImage, widthMm: number) => measurePicture(i, { mmPerPixel: widthMm / i.width }).profile.features; // prettier-ignore
+      const read = (i: RgbImage, widthMm: number) => measurePicture(i, { mmPerPixel: widthMm / i.width }).profile.features;
       const truth = read(image, work.widthMm);
       const cut = Math.round(0.02 * image.width);
       const others: FeatureSet[] = [
         read(noisy(image, 3, seed), work.widthMm),
-        read(noisy(reduceImage(image, Math.round(0.85 * image.width), Math.round(0.85 * image.height)), 2, seed), work.widthMm), // prettier-ignore
-        read(cropImage(await jpeg(image), [cut, cut, image.width - 2 * cut, image.height - 2 * cut]), work.widthMm * 0.96), // prettier-ignore
+        read(noisy(reduceImage(image, Math.round(0.85 * image.width), Math.round(0.85 * image.height)), 2, seed), work.widthMm),
+        read(cropImage(await jpeg(image), [cut, cut, image.width - 2 * cut, image.height - 2 * cut]), work.widthMm * 0.96),
       ];
       for (const [name, t] of Object.entries(truth)) {
         if (t.value === null) continue;
@@ -65,18 +65,38 @@ async function drawn(set: SeedSet, tally: Tally): Promise<void> {
     const rules = ANSGRAVE_HAND.rules as Record<string, number>;
     count(tally, 'marks.direction', rules.angle, features['marks.direction']);
     count(tally, 'marks.spacing', rules.spacing, inMm(features['marks.spacing'], work.widthMm));
-    count(tally, 'marks.lineWidth', median(strokes.map((s) => s.width)), inMm(features['marks.lineWidth'], work.widthMm)); // prettier-ignore
+    count(tally, 'marks.lineWidth', median(strokes.map((s) => s.width)), inMm(features['marks.lineWidth'], work.widthMm));
   }
   for (const seed of [...set.seeds, ...set.seeds.map((s) => s + 40)]) {
     const { image, ground, colours, rims } = paintFields(seed);
     const { features } = measurePicture(image, { colours: 8 }).profile;
     const lch = colours.map((c) => ({ ...c, lab: labFromHex(c.hex), lch: lchFromLab(labFromHex(c.hex)) }));
     const sum = (of: (c: (typeof lch)[number]) => number) => lch.reduce((s, c) => s + c.share * of(c), 0);
-    count(tally, 'value.mean', sum((c) => c.lab[0]), features['value.mean']); // prettier-ignore
-    count(tally, 'colour.chroma', sum((c) => c.lch[1]), features['colour.chroma']); // prettier-ignore
-    count(tally, 'value.darkShare', sum((c) => (c.lab[0] < 35 ? 1 : 0)), features['value.darkShare']); // prettier-ignore
-    count(tally, 'value.lightShare', sum((c) => (c.lab[0] > 75 ? 1 : 0)), features['value.lightShare']); // prettier-ignore
-    for (const rim of ['outlined', 'sharp', 'soft'] as const) count(tally, `edges.${rim}`, rims[rim], features[`edges.${rim}`]); // prettier-ignore
+    count(
+      tally,
+      'value.mean',
+      sum((c) => c.lab[0]),
+      features['value.mean'],
+    );
+    count(
+      tally,
+      'colour.chroma',
+      sum((c) => c.lch[1]),
+      features['colour.chroma'],
+    );
+    count(
+      tally,
+      'value.darkShare',
+      sum((c) => (c.lab[0] < 35 ? 1 : 0)),
+      features['value.darkShare'],
+    );
+    count(
+      tally,
+      'value.lightShare',
+      sum((c) => (c.lab[0] > 75 ? 1 : 0)),
+      features['value.lightShare'],
+    );
+    for (const rim of ['outlined', 'sharp', 'soft'] as const) count(tally, `edges.${rim}`, rims[rim], features[`edges.${rim}`]);
     if (!ground) continue;
     count(tally, 'colour.groundL', labFromHex(ground)[0], features['colour.groundL']);
     count(tally, 'colour.groundChroma', lchFromLab(labFromHex(ground))[1], features['colour.groundChroma']);
@@ -87,9 +107,12 @@ async function drawn(set: SeedSet, tally: Tally): Promise<void> {
 
 function rows(tally: Tally): string[][] {
   const names = Object.keys(FEATURES).filter((n) => tally.has(n));
-  const all = [...tally.values()].reduce((s, t) => ({ within: s.within + t.within, all: s.all + t.all }), { within: 0, all: 0 }); // prettier-ignore
+  const all = [...tally.values()].reduce((s, t) => ({ within: s.within + t.within, all: s.all + t.all }), { within: 0, all: 0 });
   return [
-    ...names.map((n) => { const t = tally.get(n)!; return [n, String(t.all), percent(t.within / t.all, 0), (quantile(t.ratios, 0.8) / CENTRAL).toFixed(2)]; }), // prettier-ignore
+    ...names.map((n) => {
+      const t = tally.get(n)!;
+      return [n, String(t.all), percent(t.within / t.all, 0), (quantile(t.ratios, 0.8) / CENTRAL).toFixed(2)];
+    }),
     ['all', String(all.all), percent(all.within / all.all, 0), ''],
   ];
 }
@@ -102,8 +125,11 @@ export async function spreadAccuracy(many: number, jpeg: Spoil): Promise<string>
     await again(set, jpeg, moved);
     await drawn(set, truth);
     parts.push(`### ${set.name}`);
-    parts.push('Measured again after noise, a smaller size, JPEG and a cut:', table(['feature', 'readings', 'within 1.28 spreads', 'honest spread ÷ told'], rows(moved))); // prettier-ignore
-    parts.push('Against what was drawn:', table(['feature', 'readings', 'within 1.28 spreads', 'honest spread ÷ told'], rows(truth))); // prettier-ignore
+    parts.push(
+      'Measured again after noise, a smaller size, JPEG and a cut:',
+      table(['feature', 'readings', 'within 1.28 spreads', 'honest spread ÷ told'], rows(moved)),
+    );
+    parts.push('Against what was drawn:', table(['feature', 'readings', 'within 1.28 spreads', 'honest spread ÷ told'], rows(truth)));
   }
   return parts.join('\n\n');
 }

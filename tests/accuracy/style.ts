@@ -53,14 +53,19 @@ function leaveOneOut(works: readonly Work[]): string {
       }
     }
     return { hand, areas: scores.map((s) => (s.own.length && s.others.length ? rocArea(s.own, s.others) : NaN)), scores };
-  }); // prettier-ignore
+  });
   return table(
     ['hand', ...SCORES],
     [
-      ...rows.map((r) => [r.hand.name, ...r.areas.map((a, k) => Number.isFinite(a) ? `${number(a, 3)} (${mean(r.scores[k].own).toFixed(0)} against ${mean(r.scores[k].others).toFixed(0)})` : '–')]),
+      ...rows.map((r) => [
+        r.hand.name,
+        ...r.areas.map((a, k) =>
+          Number.isFinite(a) ? `${number(a, 3)} (${mean(r.scores[k].own).toFixed(0)} against ${mean(r.scores[k].others).toFixed(0)})` : '–',
+        ),
+      ]),
       ['mean', ...SCORES.map((_, k) => number(mean(rows.map((r) => r.areas[k]).filter(Number.isFinite)), 3))],
     ],
-  ); // prettier-ignore
+  );
 }
 
 const perPixel = (image: RgbImage, from: (x: number, y: number) => readonly [number, number]): RgbImage => {
@@ -68,7 +73,8 @@ const perPixel = (image: RgbImage, from: (x: number, y: number) => readonly [num
   for (let y = 0; y < image.height; y++)
     for (let x = 0; x < image.width; x++) {
       const [u, v] = from(x, y);
-      const i = 3 * (Math.min(image.height - 1, Math.max(0, Math.round(v))) * image.width + Math.min(image.width - 1, Math.max(0, Math.round(u)))); // prettier-ignore
+      const i =
+        3 * (Math.min(image.height - 1, Math.max(0, Math.round(v))) * image.width + Math.min(image.width - 1, Math.max(0, Math.round(u))));
       data.set(image.data.subarray(i, i + 3), 3 * (y * image.width + x));
     }
   return { ...image, data };
@@ -87,7 +93,7 @@ function recoloured(image: RgbImage): RgbImage {
   const data = new Uint8Array(image.data.length);
   for (let i = 0; i < data.length; i += 3) {
     const [r, g, b] = image.data.subarray(i, i + 3);
-    data.set([0.25 * r + 0.6 * g + 0.15 * b, 0.5 * r + 0.15 * g + 0.35 * b, 0.2 * r + 0.7 * g + 0.1 * b].map(Math.round), i); // prettier-ignore
+    data.set([0.25 * r + 0.6 * g + 0.15 * b, 0.5 * r + 0.15 * g + 0.35 * b, 0.2 * r + 0.7 * g + 0.1 * b].map(Math.round), i);
   }
   return { ...image, data };
 }
@@ -119,12 +125,23 @@ function inventions(works: readonly Work[]): string {
   const put = (name: string, v: number) => found.set(name, [...(found.get(name) ?? []), v]);
   for (const hand of SAMPLE_HANDS) {
     const own = works.filter((w) => w.hand === hand);
-    const invented = (piece: Measured, sources: readonly Work[]) => compare(sources.map((s) => s.own), piece, { as: 'original' }).ownInvention; // prettier-ignore
+    const invented = (piece: Measured, sources: readonly Work[]) =>
+      compare(
+        sources.map((s) => s.own),
+        piece,
+        { as: 'original' },
+      ).ownInvention;
     own.forEach((w, i) => {
-      put('another picture of the same hand', invented(w.own, own.filter((o) => o !== w))); // prettier-ignore
+      put(
+        'another picture of the same hand',
+        invented(
+          w.own,
+          own.filter((o) => o !== w),
+        ),
+      );
       // Copies cost a whole measuring each: two works a hand.
       if (i >= 2) return;
-      for (const [name, make] of Object.entries(COPIES)) put(name, invented(measured(make(w.image, i), w.own.widthMm!), own)); // prettier-ignore
+      for (const [name, make] of Object.entries(COPIES)) put(name, invented(measured(make(w.image, i), w.own.widthMm!), own));
     });
   }
   const quarters = [0, 0.1, 0.25, 0.5, 0.75, 0.9, 1];

@@ -55,7 +55,10 @@ function opencvTensor(tone: { width: number; height: number; data: Float32Array 
 }
 
 const tone = lightnessPlane(reduceToLongSide(image, 2048));
-const [tensorMs, opencvMs] = inTurns(() => orientationField(tone, 1), () => opencvTensor(tone)); // prettier-ignore
+const [tensorMs, opencvMs] = inTurns(
+  () => orientationField(tone, 1),
+  () => opencvTensor(tone),
+);
 
 const form = reduceToLongSide(image, SIDE);
 const lightness = lightnessPlane(form);
@@ -69,4 +72,6 @@ const [paletteMs, kmeansMs] = inTurns(
   () => kmeans(points, COLOURS, { seed: 1, maxIterations: 24, initialization: 'random' }),
 );
 
-process.stdout.write(`${JSON.stringify({ tensorMs, opencvMs, tensorPixels: tone.data.length, paletteMs, kmeansMs, palettePixels: points.length })}\n`); // prettier-ignore
+process.stdout.write(
+  `${JSON.stringify({ tensorMs, opencvMs, tensorPixels: tone.data.length, paletteMs, kmeansMs, palettePixels: points.length })}\n`,
+);

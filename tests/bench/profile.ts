@@ -31,7 +31,10 @@ const jpeg = await picture();
 /** Full-resolution decode to raw, then the reduction: so nothing is shrunk while loading. */
 async function base(): Promise<void> {
   const { data, info } = await sharp(jpeg).raw().toBuffer({ resolveWithObject: true });
-  await sharp(data, { raw: { width: info.width, height: info.height, channels: 3 } }).resize(1024).raw().toBuffer(); // prettier-ignore
+  await sharp(data, { raw: { width: info.width, height: info.height, channels: 3 } })
+    .resize(1024)
+    .raw()
+    .toBuffer();
 }
 
 async function profile(): Promise<void> {

@@ -19,7 +19,7 @@ function namedRoutes(): { method: string; pattern: RegExp }[] {
 /** The first of the demo's pieces to arrive. */
 async function firstPiece(page: Page, study: string): Promise<string> {
   for (;;) {
-    const [piece] = (await (await page.request.get(`${origin()}/api/studies/${study}/pieces`)).json()) as { id: string }[]; // prettier-ignore
+    const [piece] = (await (await page.request.get(`${origin()}/api/studies/${study}/pieces`)).json()) as { id: string }[];
     if (piece) return piece.id;
     await page.waitForTimeout(500);
   }
@@ -43,26 +43,14 @@ test('a new teacher makes an account and begins a study; a wrong password is tol
   await expect(page.getByText('Give the study a name.')).toBeVisible();
 });
 
-test('another teacher gets 404 on every page and every route of a study, and no one gets in unsigned', async ({
-  page,
-  playwright,
-}) => {
+test('another teacher gets 404 on every page and every route of a study, and no one gets in unsigned', async ({ page, playwright }) => {
   const { ids } = await demo(page);
   const piece = await firstPiece(page, ids.study);
   const paths = [
-    ...[
-      'look',
-      'proportion',
-      'marks',
-      'colour',
-      'plan',
-      'plan/sheet',
-      'make',
-      'make/sheet',
-      'pieces',
-      'compare',
-      'hanging',
-    ].map((s) => ['GET', `/studies/${ids.study}/${s}`]),
+    ...['look', 'proportion', 'marks', 'colour', 'plan', 'plan/sheet', 'make', 'make/sheet', 'pieces', 'compare', 'hanging'].map((s) => [
+      'GET',
+      `/studies/${ids.study}/${s}`,
+    ]),
     ['GET', `/api/pictures/${ids.picture}`],
     ...ids.routes,
     ['GET', `/api/pieces/${piece}`],
@@ -106,9 +94,7 @@ test('pages carry the security headers, and a change from another site is refuse
   expect(headers['content-security-policy']).toContain("default-src 'self'");
   expect(headers['x-powered-by']).toBeUndefined();
   await demo(page);
-  const foreign = await page.request
-    .post('/api/studies', { headers: { origin: 'http://elsewhere.example' }, data: {} })
-    .catch(() => null);
+  const foreign = await page.request.post('/api/studies', { headers: { origin: 'http://elsewhere.example' }, data: {} }).catch(() => null);
   const status = foreign
     ? foreign.status()
     : (

@@ -17,9 +17,7 @@ test('a picture is dropped into a new study, measured in the background, and rea
   await page.getByLabel('Real width (mm)').blur();
   await expect(page.getByText('Without the real width')).toHaveCount(0);
   await page.getByLabel('What strikes you first?').fill('Everything leans.');
-  const saved = page.waitForResponse(
-    (r) => r.request().method() === 'PATCH' && !!r.request().postData()?.includes('leans'),
-  );
+  const saved = page.waitForResponse((r) => r.request().method() === 'PATCH' && !!r.request().postData()?.includes('leans'));
   await page.getByLabel('What strikes you first?').blur();
   expect((await saved).ok()).toBe(true);
   await open(page, page.url());
@@ -62,10 +60,7 @@ test('readings come from the pixels: another picture reads otherwise', async ({ 
   expect(far / near).toBeCloseTo(24 / 14, 1);
 });
 
-test('a point is placed, nudged by keys, undone and redone over a reload; a stale window is refused', async ({
-  page,
-  context,
-}) => {
+test('a point is placed, nudged by keys, undone and redone over a reload; a stale window is refused', async ({ page, context }) => {
   const { ids } = await demo(page);
   const face = ids.works.find((w) => w.title.startsWith('Harbour'))!;
   const address = `${origin()}/studies/${ids.study}/proportion?work=${face.id}&template=figure-standing`;
@@ -94,9 +89,7 @@ test('a point is placed, nudged by keys, undone and redone over a reload; a stal
   await expect(stale.getByText('1 of 23 points')).toBeVisible();
 });
 
-test('a rule is ticked from a reading, edited as a sentence, and removed; always and never sentences are kept', async ({
-  page,
-}) => {
+test('a rule is ticked from a reading, edited as a sentence, and removed; always and never sentences are kept', async ({ page }) => {
   const { ids } = await demo(page);
   await open(page, `${origin()}/studies/${ids.study}/colour`);
   const tick = page.getByRole('button', { name: /^Make it a rule: Values span/ });
@@ -116,9 +109,7 @@ test('a rule is ticked from a reading, edited as a sentence, and removed; always
   await expect(page.getByRole('button', { name: 'Remove: A face is seen in profile.' })).toHaveCount(0);
 });
 
-test('looking tools answer to their keys, and the picture is reduced in linear light by the worker', async ({
-  page,
-}) => {
+test('looking tools answer to their keys, and the picture is reduced in linear light by the worker', async ({ page }) => {
   const { ids } = await demo(page);
   await open(page, `${origin()}/studies/${ids.study}/look`);
   await page.keyboard.press('v');
@@ -144,9 +135,17 @@ test('unusable uploads each get a clear answer and leave the study as it was', a
       multipart: { picture: { name, mimeType, buffer } },
     });
   const { default: sharp } = await import('sharp');
-  const whole = await sharp({ create: { width: 800, height: 600, channels: 3, background: '#88aacc' } }).jpeg().toBuffer(); // prettier-ignore
-  const noisy = await sharp(Buffer.from(Array.from({ length: 600 * 400 * 3 }, (_, i) => (i * 7919) % 251)), { raw: { width: 600, height: 400, channels: 3 } }).jpeg().toBuffer(); // prettier-ignore
-  const bomb = await sharp({ create: { width: 9000, height: 9000, channels: 3, background: '#fff' }, limitInputPixels: false }).png().toBuffer(); // prettier-ignore
+  const whole = await sharp({ create: { width: 800, height: 600, channels: 3, background: '#88aacc' } })
+    .jpeg()
+    .toBuffer();
+  const noisy = await sharp(Buffer.from(Array.from({ length: 600 * 400 * 3 }, (_, i) => (i * 7919) % 251)), {
+    raw: { width: 600, height: 400, channels: 3 },
+  })
+    .jpeg()
+    .toBuffer();
+  const bomb = await sharp({ create: { width: 9000, height: 9000, channels: 3, background: '#fff' }, limitInputPixels: false })
+    .png()
+    .toBuffer();
   const cmyk = await sharp(whole).toColourspace('cmyk').tiff().toBuffer();
   const cases: [string, Buffer, number, RegExp][] = [
     ['notes.png', Buffer.from('These are only words.'), 415, /not a picture/],
@@ -169,9 +168,7 @@ test('the benches have no accessibility faults that axe can find', async ({ page
   for (const path of ['look', 'proportion', 'marks', 'colour']) {
     await open(page, `${origin()}/studies/${ids.study}/${path}`);
     await page.waitForTimeout(1500);
-    const { violations } = await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-      .analyze();
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
     expect(violations.map((v) => `${path}: ${v.id}: ${v.nodes[0].html.slice(0, 120)}`)).toEqual([]);
   }
 });

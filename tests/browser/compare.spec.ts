@@ -2,18 +2,18 @@
 import { expect, Page, test } from '@playwright/test';
 import { compared, demo, madePicture, open, origin, ownStudy } from './steps';
 
-const put = (page: Page, method: string, path: RegExp) => page.waitForResponse((r) => r.request().method() === method && path.test(r.url()) && r.ok(), { timeout: 60_000 }); // prettier-ignore
+const put = (page: Page, method: string, path: RegExp) =>
+  page.waitForResponse((r) => r.request().method() === method && path.test(r.url()) && r.ok(), { timeout: 60_000 });
 /** How large each sheet is drawn inside its frame. */
-const zooms = (page: Page) => page.locator('figure [role=group] > div').evaluateAll((all) => all.map((d) => new DOMMatrix(getComputedStyle(d).transform).a)); // prettier-ignore
+const zooms = (page: Page) =>
+  page.locator('figure [role=group] > div').evaluateAll((all) => all.map((d) => new DOMMatrix(getComputedStyle(d).transform).a));
 
 test('source and piece are drawn near together or apart, and looked at through the same tools', async ({ page }) => {
   const { ids } = await demo(page);
   const [copy] = await compared(page, ids.study, 1, 'copy');
   await open(page, `${origin()}/studies/${ids.study}/compare?piece=${copy.id}`);
   expect(await zooms(page)).toEqual([1, 1]);
-  const [source, piece] = await page
-    .locator('figure')
-    .evaluateAll((f) => f.map((e) => e.getBoundingClientRect().width));
+  const [source, piece] = await page.locator('figure').evaluateAll((f) => f.map((e) => e.getBoundingClientRect().width));
   // Both widths are known: 297 mm beside a work of its own width.
   const told = await page.locator('figcaption').allInnerTexts();
   const mm = told.map((t) => Number(/(\d+) mm wide/.exec(t)![1]));
@@ -77,7 +77,9 @@ test('a finding set aside, and a work’s words and removal, are taken back from
   await expect(aside).toHaveCount(before);
   const study = await ownStudy(page, `Undo ${Date.now()}`);
   await open(page, `${origin()}/studies/${study}/look`);
-  await page.getByLabel('Choose pictures of works').setInputFiles({ name: 'ferry.png', mimeType: 'image/png', buffer: await madePicture() }); // prettier-ignore
+  await page
+    .getByLabel('Choose pictures of works')
+    .setInputFiles({ name: 'ferry.png', mimeType: 'image/png', buffer: await madePicture() });
   const words = page.getByLabel('What strikes you first?');
   await words.fill('It leans to the left.');
   const kept = put(page, 'PATCH', /\/api\/works\//);
@@ -95,9 +97,7 @@ test('a finding set aside, and a work’s words and removal, are taken back from
   await expect(words).toHaveValue('It leans to the left.');
 });
 
-test('from an empty study to a compared piece: told what is missing, a wrong file refused, a large photograph taken', async ({
-  page,
-}) => {
+test('from an empty study to a compared piece: told what is missing, a wrong file refused, a large photograph taken', async ({ page }) => {
   await demo(page);
   const study = await ownStudy(page, `Whole task ${Date.now()}`);
   const at = `${origin()}/studies/${study}`;
@@ -109,7 +109,9 @@ test('from an empty study to a compared piece: told what is missing, a wrong fil
   await page.getByRole('link', { name: 'Add a work at Look' }).click();
   await expect(page).toHaveURL(/look$/);
   await page.locator('html[data-alive]').waitFor({ state: 'attached' });
-  await page.getByLabel('Choose pictures of works').setInputFiles({ name: 'ferry.png', mimeType: 'image/png', buffer: await madePicture(1485, 1050, 10) }); // prettier-ignore
+  await page
+    .getByLabel('Choose pictures of works')
+    .setInputFiles({ name: 'ferry.png', mimeType: 'image/png', buffer: await madePicture(1485, 1050, 10) });
   const sized = put(page, 'PATCH', /\/api\/works\//);
   await page.getByLabel(/Real width/).fill('297');
   await page.getByLabel(/Real width/).blur();
@@ -120,7 +122,11 @@ test('from an empty study to a compared piece: told what is missing, a wrong fil
   const foil = put(page, 'POST', /\/samples$/);
   await page.getByRole('button', { name: 'Add a foil' }).click();
   await foil;
-  const [, second] = (await (await page.request.get(`${origin()}/api/studies/${study}/works`)).json()) as { title: string; foil: boolean; widthMm: number }[]; // prettier-ignore
+  const [, second] = (await (await page.request.get(`${origin()}/api/studies/${study}/works`)).json()) as {
+    title: string;
+    foil: boolean;
+    widthMm: number;
+  }[];
   expect(second).toMatchObject({ title: 'Rain coming over', foil: true, widthMm: 380 });
   await open(page, `${at}/compare`);
   await page.getByRole('link', { name: 'Hand in a piece' }).click();
@@ -132,8 +138,14 @@ test('from an empty study to a compared piece: told what is missing, a wrong fil
   expect(await (await page.request.get(`${origin()}/api/studies/${study}/pieces`)).json()).toEqual([]);
   // Fourteen megapixels: a sheet turned a little on a dark table, lines half as far apart again.
   const { default: sharp } = await import('sharp');
-  const sheet = await sharp(await madePicture(1485, 1050, 16)).resize(3960).rotate(4, { background: '#4a3a2c' }).toBuffer(); // prettier-ignore
-  const photo = await sharp(sheet).extend({ top: 120, bottom: 120, left: 120, right: 120, background: '#4a3a2c' }).jpeg({ quality: 88 }).toBuffer(); // prettier-ignore
+  const sheet = await sharp(await madePicture(1485, 1050, 16))
+    .resize(3960)
+    .rotate(4, { background: '#4a3a2c' })
+    .toBuffer();
+  const photo = await sharp(sheet)
+    .extend({ top: 120, bottom: 120, left: 120, right: 120, background: '#4a3a2c' })
+    .jpeg({ quality: 88 })
+    .toBuffer();
   const { width, height } = await sharp(photo).metadata();
   expect(width * height).toBeGreaterThan(13e6);
   const taken = put(page, 'POST', /\/pieces$/);
@@ -147,5 +159,5 @@ test('from an empty study to a compared piece: told what is missing, a wrong fil
   await page.locator('html[data-alive]').waitFor({ state: 'attached' });
   await page.getByRole('button', { name: 'Nearer' }).click();
   const fine = page.getByAltText('The student’s piece');
-  await expect.poll(() => fine.evaluate((i: HTMLImageElement) => i.naturalWidth), { timeout: 60_000 }).toBeGreaterThan(1400); // prettier-ignore
+  await expect.poll(() => fine.evaluate((i: HTMLImageElement) => i.naturalWidth), { timeout: 60_000 }).toBeGreaterThan(1400);
 });

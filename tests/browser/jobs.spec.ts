@@ -5,9 +5,7 @@ import { freePort, startServer, testDatabase } from '../support/machine.mjs';
 import { NEW_STUDY } from '../support/study';
 import { madePicture } from './steps';
 
-test('a killed server loses no job, a second server takes jobs too, and none runs twice to effect', async ({
-  playwright,
-}) => {
+test('a killed server loses no job, a second server takes jobs too, and none runs twice to effect', async ({ playwright }) => {
   test.setTimeout(600_000);
   const database = await testDatabase(3711);
   const env = { OLDHAND_RATE_LIMIT: 'off' };
@@ -67,8 +65,7 @@ test('a killed server loses no job, a second server takes jobs too, and none run
   await until(async () => (await jobs()).every((j) => j.state === 'done'), 300);
   const rows = await jobs();
   expect(new Set(rows.map((j) => j.owner)).size).toBeGreaterThan(1);
-  for (const j of rows.filter((j) => held.some((h) => h.id === j.id)))
-    expect([j.claims, j.lost, j.attempts]).toEqual([2, 1, 0]);
+  for (const j of rows.filter((j) => held.some((h) => h.id === j.id))) expect([j.claims, j.lost, j.attempts]).toEqual([2, 1, 0]);
   const [[{ n }]] = (await sql.query('select count(*) n from profiles')) as unknown as [{ n: number }[]];
   expect(Number(n)).toBe(6);
   await sql.end();

@@ -23,11 +23,9 @@ async function work(page: Page, study: string, name: string, spacing: number): P
 }
 
 const stored = async (page: Page, study: string) =>
-  (await (await page.request.get(`${origin()}/api/studies/${study}/works`)).json()) as { id: string; title: string; impressions: string }[]; // prettier-ignore
+  (await (await page.request.get(`${origin()}/api/studies/${study}/works`)).json()) as { id: string; title: string; impressions: string }[];
 
-test('a title typed and the page reloaded at once is not lost, and the save state says what is so', async ({
-  page,
-}) => {
+test('a title typed and the page reloaded at once is not lost, and the save state says what is so', async ({ page }) => {
   await newTeacher(page);
   const study = await ownStudy(page, 'Typing');
   await work(page, study, 'ferry.png', 14);
@@ -66,16 +64,14 @@ test('while another work is loading the panel is locked: what is typed then is s
   go();
   await expect(page.getByLabel('Title')).toHaveValue('second');
   await page.getByLabel('What strikes you first?').fill('It glows.');
-  await expect
-    .poll(async () => (await stored(page, study)).map((w) => w.impressions))
-    .toEqual(['It leans.', 'It glows.']);
+  await expect.poll(async () => (await stored(page, study)).map((w) => w.impressions)).toEqual(['It leans.', 'It glows.']);
 });
 
 test('a study is deleted by its name, and its photographs are gone with it', async ({ page }) => {
   await newTeacher(page);
   const study = await ownStudy(page, 'To go');
   await work(page, study, 'ferry.png', 16);
-  const [{ pictureId }] = (await (await page.request.get(`${origin()}/api/studies/${study}/works`)).json()) as { pictureId: string }[]; // prettier-ignore
+  const [{ pictureId }] = (await (await page.request.get(`${origin()}/api/studies/${study}/works`)).json()) as { pictureId: string }[];
   const picture = `${origin()}/api/pictures/${pictureId}`;
   expect((await page.request.get(picture)).status()).toBe(200);
   await open(page, `${origin()}/studies`);
@@ -124,7 +120,7 @@ test('measuring that was stopped says so, and is taken up again', async ({ page 
   await expect
     .poll(async () => (await (await page.request.get(`${origin()}/api/studies/${study}/progress`)).json()) as object, {
       timeout: 180_000,
-    }) // prettier-ignore
+    })
     .toEqual({ queued: 0, running: 0, done: 4, failed: 0, stopped: 0 });
   await page.request.delete(`${origin()}/api/studies/${study}`, { headers: headers(), data: { name: 'Stopping' } });
   expect(ids.study).not.toBe(study);

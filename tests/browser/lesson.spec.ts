@@ -3,11 +3,10 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, Page, test } from '@playwright/test';
 import { compared, demo, madePicture, open, origin, ownStudy } from './steps';
 
-const saved = (page: Page, method: string, path: RegExp) => page.waitForResponse((r) => r.request().method() === method && path.test(r.url()) && r.ok(), { timeout: 60_000 }); // prettier-ignore
+const saved = (page: Page, method: string, path: RegExp) =>
+  page.waitForResponse((r) => r.request().method() === method && path.test(r.url()) && r.ok(), { timeout: 60_000 });
 
-test('another ink, another order and half the minutes change the plan; it is kept, undone and printed', async ({
-  page,
-}) => {
+test('another ink, another order and half the minutes change the plan; it is kept, undone and printed', async ({ page }) => {
   await demo(page);
   const study = await ownStudy(page, `Plan ${Date.now()}`);
   const address = `${origin()}/studies/${study}/plan`;
@@ -48,26 +47,36 @@ test('another ink, another order and half the minutes change the plan; it is kep
   expect(Math.abs((box.width * 25.4) / 96 - 182)).toBeLessThan(0.5);
   const refused = await page.request.put(`${origin()}/api/studies/${study}/plan`, {
     headers: { origin: origin() },
-    data: { version: 99, medium: 'pen', ink: 'washable', contact: 'straight-in', erasing: true, youngest: 13, minutesPerPeriod: 50, periods: 1, classSize: 0, steps: [{ technique: 'pen-line' }] },
-  }); // prettier-ignore
+    data: {
+      version: 99,
+      medium: 'pen',
+      ink: 'washable',
+      contact: 'straight-in',
+      erasing: true,
+      youngest: 13,
+      minutesPerPeriod: 50,
+      periods: 1,
+      classSize: 0,
+      steps: [{ technique: 'pen-line' }],
+    },
+  });
   expect(refused.status()).toBe(400);
   expect(((await refused.json()) as { error: string; field: string }).field).toBe('classSize');
 });
 
-test('a reference is bent toward the manner by the slider, part by part, and reduced to the master’s steps', async ({
-  page,
-}) => {
+test('a reference is bent toward the manner by the slider, part by part, and reduced to the master’s steps', async ({ page }) => {
   const { ids } = await demo(page);
   await open(page, `${origin()}/studies/${ids.study}/make`);
   const ghost = page.getByLabel('The reference bent toward the manner');
   await expect(ghost).toHaveCSS('visibility', 'visible', { timeout: 180_000 });
   await expect(page.getByRole('row', { name: /height in heads.*× 0\.6\d? .*4\.5/ })).toBeVisible();
-  const pixels = () => ghost.evaluate((c: HTMLCanvasElement) => {
-    const d = c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data;
-    let sum = 0;
-    for (let i = 0; i < d.length; i += 4) sum = (sum * 31 + d[i]) % 1_000_003;
-    return sum;
-  }); // prettier-ignore
+  const pixels = () =>
+    ghost.evaluate((c: HTMLCanvasElement) => {
+      const d = c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data;
+      let sum = 0;
+      for (let i = 0; i < d.length; i += 4) sum = (sum * 31 + d[i]) % 1_000_003;
+      return sum;
+    });
   const full = await pixels();
   const kept = saved(page, 'PATCH', /\/references\//);
   await page.getByLabel('From reference to manner').fill('20');
@@ -82,10 +91,12 @@ test('a reference is bent toward the manner by the slider, part by part, and red
   await page.getByRole('button', { name: 'Master’s values' }).click();
   const steps = page.getByLabel('The reference in the master’s value steps');
   await expect(steps).toHaveCSS('visibility', 'visible', { timeout: 180_000 });
-  const greys = await steps.evaluate((c: HTMLCanvasElement) => new Set(new Uint32Array(c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data.buffer)).size); // prettier-ignore
+  const greys = await steps.evaluate(
+    (c: HTMLCanvasElement) => new Set(new Uint32Array(c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data.buffer)).size,
+  );
   expect(greys).toBe(5);
   await page.getByRole('link', { name: 'Print the ghost' }).click();
-  await expect(page.getByLabel(/^Ghost of .*20 % toward the manner/)).toHaveCSS('visibility', 'visible', { timeout: 180_000 }); // prettier-ignore
+  await expect(page.getByLabel(/^Ghost of .*20 % toward the manner/)).toHaveCSS('visibility', 'visible', { timeout: 180_000 });
 });
 
 test('a student’s own picture becomes a reference; its points are asked for one by one', async ({ page }) => {
@@ -93,9 +104,7 @@ test('a student’s own picture becomes a reference; its points are asked for on
   const study = await ownStudy(page, `Reference ${Date.now()}`);
   await open(page, `${origin()}/studies/${study}/make`);
   await expect(page.getByText(/A reference is the picture a student draws from/)).toBeVisible();
-  await page
-    .getByLabel('Add a reference')
-    .setInputFiles({ name: 'neighbour.png', mimeType: 'image/png', buffer: await madePicture() });
+  await page.getByLabel('Add a reference').setInputFiles({ name: 'neighbour.png', mimeType: 'image/png', buffer: await madePicture() });
   await expect(page.getByText('Click on the top of the head.')).toBeVisible({ timeout: 120_000 });
   await expect(page.getByText(/No work of the study has these points placed yet/)).toBeVisible();
   await page.locator('html[data-alive]').waitFor({ state: 'attached' });
@@ -150,9 +159,7 @@ test('plan, make, pieces, compare and hanging have no accessibility faults that 
   for (const path of ['plan', 'make', 'pieces', 'compare', 'hanging']) {
     await open(page, `${origin()}/studies/${ids.study}/${path}`);
     await page.waitForTimeout(1500);
-    const { violations } = await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-      .analyze();
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
     expect(violations.map((v) => `${path}: ${v.id}: ${v.nodes[0].html.slice(0, 160)}`)).toEqual([]);
   }
 });

@@ -1,15 +1,6 @@
 /** The launcher itself, as a person runs it: starts, kills, a dead database, backup and restore. */
 import { ChildProcess, spawn, spawnSync } from 'node:child_process';
-import {
-  existsSync,
-  mkdtempSync,
-  readFileSync,
-  readdirSync,
-  rmSync,
-  statSync,
-  truncateSync,
-  writeFileSync,
-} from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, readdirSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createConnection, type RowDataPacket } from 'mysql2/promise';
@@ -36,7 +27,11 @@ interface Started {
 }
 
 function start(data: string, port: number, more: Record<string, string> = {}): Started {
-  const child = spawn(process.execPath, [OLDHAND, 'start', '--no-demo', '--data', data, '--port', String(port)], { cwd: ROOT, env: { ...ENV, ...more }, stdio: ['ignore', 'pipe', 'pipe'] }); // prettier-ignore
+  const child = spawn(process.execPath, [OLDHAND, 'start', '--no-demo', '--data', data, '--port', String(port)], {
+    cwd: ROOT,
+    env: { ...ENV, ...more },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   children.push(child);
   let text = '';
   for (const stream of [child.stdout, child.stderr]) stream.on('data', (c: Buffer) => (text += c));
@@ -50,7 +45,11 @@ async function until(what: () => boolean | Promise<boolean>, ms = 60_000): Promi
     await pause(50);
   }
 }
-const up = (s: Started) => until(() => { if (s.child.exitCode !== null) throw new Error(`it ended: ${s.said()}`); return /Ctrl-C stops it/.test(s.said()); }); // prettier-ignore
+const up = (s: Started) =>
+  until(() => {
+    if (s.child.exitCode !== null) throw new Error(`it ended: ${s.said()}`);
+    return /Ctrl-C stops it/.test(s.said());
+  });
 
 interface Noted {
   name: string;
@@ -59,9 +58,12 @@ interface Noted {
 }
 const noted = (data: string): Noted[] => JSON.parse(readFileSync(join(data, 'running.json'), 'utf8')) as Noted[];
 const pidOf = (data: string, name: string): number => noted(data).find((c) => c.name === name)!.pid;
-const lives = (pid: number): boolean => existsSync(`/proc/${pid}`) && !/\) Z /.test(readFileSync(`/proc/${pid}/stat`, 'utf8')); // prettier-ignore
+const lives = (pid: number): boolean => existsSync(`/proc/${pid}`) && !/\) Z /.test(readFileSync(`/proc/${pid}/stat`, 'utf8'));
 /** Programs that still have this data folder open. */
-const leftOn = (data: string): string[] => spawnSync('pgrep', ['-af', data], { encoding: 'utf8' }).stdout.split('\n').filter((l) => /mariadbd|next/.test(l)); // prettier-ignore
+const leftOn = (data: string): string[] =>
+  spawnSync('pgrep', ['-af', data], { encoding: 'utf8' })
+    .stdout.split('\n')
+    .filter((l) => /mariadbd|next/.test(l));
 
 async function stop(s: Started): Promise<void> {
   s.child.kill('SIGINT');
@@ -70,7 +72,13 @@ async function stop(s: Started): Promise<void> {
 
 async function connect(data: string) {
   const { port } = noted(data).find((c) => c.name === 'database')!;
-  return createConnection({ host: '127.0.0.1', port, user: 'oldhand', password: readFileSync(join(data, 'database-password'), 'utf8'), database: 'oldhand' }); // prettier-ignore
+  return createConnection({
+    host: '127.0.0.1',
+    port,
+    user: 'oldhand',
+    password: readFileSync(join(data, 'database-password'), 'utf8'),
+    database: 'oldhand',
+  });
 }
 
 /** A sum over every table, as the engine itself reckons it. */
@@ -89,12 +97,19 @@ async function sums(data: string): Promise<Record<string, string>> {
 
 async function signUp(port: number): Promise<string> {
   const origin = `http://127.0.0.1:${port}`;
-  const answer = await fetch(`${origin}/api/auth/sign-up/email`, { method: 'POST', headers: { origin, 'content-type': 'application/json' }, body: JSON.stringify({ email: 'ines@fennick.example', password: 'a-long-password', name: 'Ines' }) }); // prettier-ignore
+  const answer = await fetch(`${origin}/api/auth/sign-up/email`, {
+    method: 'POST',
+    headers: { origin, 'content-type': 'application/json' },
+    body: JSON.stringify({ email: 'ines@fennick.example', password: 'a-long-password', name: 'Ines' }),
+  });
   expect(answer.status).toBe(200);
-  return answer.headers.getSetCookie().map((c) => c.split(';')[0]).join('; '); // prettier-ignore
+  return answer.headers
+    .getSetCookie()
+    .map((c) => c.split(';')[0])
+    .join('; ');
 }
 
-const oldhand = (...words: string[]) => spawnSync(process.execPath, [OLDHAND, ...words], { cwd: ROOT, env: ENV, encoding: 'utf8' }); // prettier-ignore
+const oldhand = (...words: string[]) => spawnSync(process.execPath, [OLDHAND, ...words], { cwd: ROOT, env: ENV, encoding: 'utf8' });
 
 test('killed at any moment of its first start, it starts again on the same folder and leaves nothing running', async () => {
   const data = join(scratch, 'killed');
@@ -162,7 +177,11 @@ test('a backup made while it runs, restored into another folder: every table the
   const db = await connect(data);
   // Bytes that text would spoil, more than one packet of them.
   await db.query("insert into blobs values (repeat('a', 64), 3000000, 1)");
-  for (let seq = 0; seq < 3; seq++) await db.query("insert into blob_chunks values (repeat('a', 64), ?, ?)", [seq, Buffer.from(Array.from({ length: 1_000_000 }, (_, i) => (i * 31 + seq) % 256))]); // prettier-ignore
+  for (let seq = 0; seq < 3; seq++)
+    await db.query("insert into blob_chunks values (repeat('a', 64), ?, ?)", [
+      seq,
+      Buffer.from(Array.from({ length: 1_000_000 }, (_, i) => (i * 31 + seq) % 256)),
+    ]);
   await db.end();
   const made = oldhand('backup', file, '--data', data);
   expect([made.status, made.stderr]).toEqual([0, expect.stringMatching(/secret that signs sessions included/)]);

@@ -51,9 +51,7 @@ async function measured(drawing: Drawing, seed: number): Promise<Held> {
   const figure = drawing.landmarks.at(-1);
   const landmarks = figure && {
     template: figure.template,
-    points: Object.fromEntries(
-      Object.entries(figure.points).map(([n, [x, y]]) => [n, [x * PX_PER_MM, y * PX_PER_MM] as [number, number]]),
-    ),
+    points: Object.fromEntries(Object.entries(figure.points).map(([n, [x, y]]) => [n, [x * PX_PER_MM, y * PX_PER_MM] as [number, number]])),
   };
   const held = measurePicture(image, { mmPerPixel: 1 / PX_PER_MM, landmarks });
   return {
@@ -107,19 +105,14 @@ test('every work reads as the master drew it: direction, spacing, width, ground,
     expect(Math.abs(r.accent - ANSGRAVE_RULES.accentShare.value)).toBeLessThan(ANSGRAVE_RULES.accentShare.tolerance);
   }
   expect(median(rows.map((r) => Math.abs(r.length)))).toBeLessThan(0.1);
-  const sheets = works.flatMap((w) =>
-    w.held.profile.ground ? [ciede2000(w.held.profile.ground.lab, labFromHex(ANSGRAVE.ground))] : [],
-  );
+  const sheets = works.flatMap((w) => (w.held.profile.ground ? [ciede2000(w.held.profile.ground.lab, labFromHex(ANSGRAVE.ground))] : []));
   expect(sheets.filter((d) => d < 3).length).toBeGreaterThanOrEqual(4);
 });
 
 test('proportions come out as drawn', () => {
-  const value = (i: number, name: string) =>
-    works[i].held.profile.proportions.find((p) => p.name === name)?.value ?? null;
+  const value = (i: number, name: string) => works[i].held.profile.proportions.find((p) => p.name === name)?.value ?? null;
   for (const i of [0, 1, 2, 5])
-    expect(Math.abs(value(i, 'heads-tall')! - ANSGRAVE_RULES.headsTall.value)).toBeLessThan(
-      ANSGRAVE_RULES.headsTall.tolerance,
-    );
+    expect(Math.abs(value(i, 'heads-tall')! - ANSGRAVE_RULES.headsTall.value)).toBeLessThan(ANSGRAVE_RULES.headsTall.tolerance);
   expect(Math.abs(value(3, 'eye-line')! - ANSGRAVE_RULES.eyeLine.value)).toBeLessThan(ANSGRAVE_RULES.eyeLine.tolerance);
   expect(HORIZON).toBeCloseTo(ANSGRAVE_RULES.horizon.value, 2);
 });
@@ -143,8 +136,7 @@ test('each student’s known fault stands among the first three findings for at 
   const inventions: { copy: number[]; own: number[] } = { copy: [], own: [] };
   for (const [i, student] of STUDENTS.entries()) {
     if (!student.fault.length && student.copies === undefined) continue;
-    const scene =
-      student.copies === undefined ? ownScene(i * 10 + 1) : { ...MASTER_SCENES[student.copies].scene, seed: 900 + i };
+    const scene = student.copies === undefined ? ownScene(i * 10 + 1) : { ...MASTER_SCENES[student.copies].scene, seed: 900 + i };
     const piece = await measured(drawScene(scene, handOf(student, 1), SHEET[0], SHEET[1]), 1000 + i);
     const found = compare(sources, piece.as, { as: 'original' });
     (student.copies === undefined ? inventions.own : inventions.copy).push(found.ownInvention);
@@ -157,7 +149,11 @@ test('each student’s known fault stands among the first three findings for at 
       `${hit ? 'seen  ' : 'missed'} ${student.firstName}: ${first.map((f) => `${f.feature} ${f.distance.toFixed(1)}`).join(', ')}`,
     );
   }
-  const sorted = (v: number[]) => v.sort((a, b) => a - b).map((x) => x.toFixed(0)).join(' '); // prettier-ignore
+  const sorted = (v: number[]) =>
+    v
+      .sort((a, b) => a - b)
+      .map((x) => x.toFixed(0))
+      .join(' ');
   console.log(
     `${lines.join('\n')}\nfaults among the first three findings: ${hits} of ${all}\nown invention of near-copies ${sorted(inventions.copy)}; of own scenes ${sorted(inventions.own)}`,
   );

@@ -53,7 +53,13 @@ test.each(SHARMA.map((row, i) => [i + 1, row] as const))(
 );
 
 const random = seededRandom(3);
-const hexes = Array.from({ length: 60 }, () => `#${Math.floor(random() * 0xffffff).toString(16).padStart(6, '0')}`); // prettier-ignore
+const hexes = Array.from(
+  { length: 60 },
+  () =>
+    `#${Math.floor(random() * 0xffffff)
+      .toString(16)
+      .padStart(6, '0')}`,
+);
 
 test('Lab, LCh and Oklab of sRGB agree with culori and colorjs.io, and CIEDE2000 with culori', () => {
   const lab65 = converter('lab65');

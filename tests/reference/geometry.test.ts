@@ -30,7 +30,12 @@ function greyPlane(seed: number, w: number, h: number): { plane: Plane; mat: any
 test('homography of four corners carries points as OpenCV does', () => {
   const r = seededRandom(5);
   for (let k = 0; k < 20; k++) {
-    const from: Point[] = [[0, 0], [297, 0], [297, 210], [0, 210]]; // prettier-ignore
+    const from: Point[] = [
+      [0, 0],
+      [297, 0],
+      [297, 210],
+      [0, 210],
+    ];
     const to = from.map(([x, y]): Point => [4 * x + 100 + 60 * normal(r), 4 * y + 80 + 60 * normal(r)]);
     const a = cv.matFromArray(4, 1, cv.CV_32FC2, from.flat());
     const b = cv.matFromArray(4, 1, cv.CV_32FC2, to.flat());
@@ -42,7 +47,6 @@ test('homography of four corners carries points as OpenCV does', () => {
       [150, 100],
       [290, 200],
     ] as Point[]) {
-      // prettier-ignore
       const [x, y] = applyHomography(own, p);
       const [u, v] = applyHomography(theirs, p);
       expect(Math.hypot(x - u, y - v)).toBeLessThan(1e-2);
@@ -54,9 +58,7 @@ test('homography of four corners carries points as OpenCV does', () => {
 test('Otsu cuts where OpenCV cuts, and several levels beat every other choice of cuts', () => {
   for (let seed = 1; seed <= 8; seed++) {
     const r = seededRandom(seed);
-    const values = Array.from({ length: 4000 }, () =>
-      Math.max(0, Math.min(255, Math.round((r() < 0.4 ? 70 : 180) + 22 * normal(r)))),
-    );
+    const values = Array.from({ length: 4000 }, () => Math.max(0, Math.min(255, Math.round((r() < 0.4 ? 70 : 180) + 22 * normal(r)))));
     const mat = cv.matFromArray(40, 100, cv.CV_8UC1, values);
     const out = new cv.Mat();
     const theirs = cv.threshold(mat, out, 0, 255, cv.THRESH_BINARY + cv.THRESH_OTSU);
@@ -82,8 +84,7 @@ test('Otsu cuts where OpenCV cuts, and several levels beat every other choice of
     }, 0);
   const best = between(multiOtsu(counts, 4));
   for (let a = 1; a < 22; a++)
-    for (let b = a + 1; b < 23; b++)
-      for (let c = b + 1; c < 24; c++) expect(between([a, b, c])).toBeLessThanOrEqual(best + 1e-6);
+    for (let b = a + 1; b < 23; b++) for (let c = b + 1; c < 24; c++) expect(between([a, b, c])).toBeLessThanOrEqual(best + 1e-6);
 });
 
 test('Scharr derivatives equal OpenCV’s away from the border', () => {
@@ -94,10 +95,8 @@ test('Scharr derivatives equal OpenCV’s away from the border', () => {
     [1, 0, own.dx],
     [0, 1, own.dy],
   ] as const) {
-    // prettier-ignore
     cv.Scharr(mat, out, cv.CV_32F, dx, dy, 1 / 32, 0, cv.BORDER_REPLICATE);
-    for (let y = 1; y < 29; y++)
-      for (let x = 1; x < 39; x++) expect(mine.data[y * 40 + x]).toBeCloseTo(out.data32F[y * 40 + x], 3);
+    for (let y = 1; y < 29; y++) for (let x = 1; x < 39; x++) expect(mine.data[y * 40 + x]).toBeCloseTo(out.data32F[y * 40 + x], 3);
   }
   mat.delete();
   out.delete();
@@ -169,9 +168,7 @@ test('alignment equals the SVD route (Umeyama 1991) to 1e-9, and its residuals a
     const scale = (svd.diagonal[0] + sign * svd.diagonal[1]) / variance;
     expect(own.scale).toBeCloseTo(scale, 9);
     for (const q of names) {
-      const moved = [0, 1].map(
-        (i) => scale * (R.get(i, 0) * (a[q][0] - ma[0]) + R.get(i, 1) * (a[q][1] - ma[1])) + mb[i],
-      );
+      const moved = [0, 1].map((i) => scale * (R.get(i, 0) * (a[q][0] - ma[0]) + R.get(i, 1) * (a[q][1] - ma[1])) + mb[i]);
       const mine = applyAlignment(own, a[q]);
       expect(Math.hypot(mine[0] - moved[0], mine[1] - moved[1])).toBeLessThan(1e-8);
       expect(own.residuals[q][0]).toBeCloseTo(b[q][0] - mine[0], 8);
@@ -194,15 +191,23 @@ test('a known turn is read anticlockwise as seen, with y downward', () => {
 
 test('clipped area equals counting of random points', () => {
   const r = seededRandom(23);
-  const subject: Point[] = [[0, 0], [90, 10], [40, 45], [95, 80], [5, 90]]; // prettier-ignore
-  const clip = convexHull([[20, -5], [80, 20], [70, 85], [10, 60]]); // prettier-ignore
+  const subject: Point[] = [
+    [0, 0],
+    [90, 10],
+    [40, 45],
+    [95, 80],
+    [5, 90],
+  ];
+  const clip = convexHull([
+    [20, -5],
+    [80, 20],
+    [70, 85],
+    [10, 60],
+  ]);
   const inside = (poly: readonly Point[], x: number, y: number) => {
     let odd = false;
     for (let i = 0, j = poly.length - 1; i < poly.length; j = i++)
-      if (
-        poly[i][1] > y !== poly[j][1] > y &&
-        x < poly[i][0] + ((y - poly[i][1]) / (poly[j][1] - poly[i][1])) * (poly[j][0] - poly[i][0])
-      )
+      if (poly[i][1] > y !== poly[j][1] > y && x < poly[i][0] + ((y - poly[i][1]) / (poly[j][1] - poly[i][1])) * (poly[j][0] - poly[i][0]))
         odd = !odd;
     return odd;
   };

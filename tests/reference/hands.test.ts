@@ -46,7 +46,7 @@ test('works read as their hand’s rules say', () => {
     for (const [name, { low, high }] of Object.entries(hand.told)) {
       const f = own.features[name];
       const value = f.value !== null && f.unit === 'permille' ? (f.value * work.widthMm) / 1000 : f.value;
-      if (value === null || value < low || value > high) wrong.push(`${work.title}: ${name} ${value}, wanted ${low} to ${high}`); // prettier-ignore
+      if (value === null || value < low || value > high) wrong.push(`${work.title}: ${name} ${value}, wanted ${low} to ${high}`);
     }
   expect(wrong).toEqual([]);
 });
@@ -74,13 +74,18 @@ test('a work left out comes out nearer to its own hand than works of other hands
 
 test('findings name what truly differs: an ink picture held against the tiles, and a tile against the ink', () => {
   const of = (key: string) => shown.filter((d) => d.hand.key === key);
-  const first = (sources: string, piece: string) => compare(of(sources).map((d) => d.own), of(piece)[0].own, { as: 'original' }).findings.slice(0, 12); // prettier-ignore
+  const first = (sources: string, piece: string) =>
+    compare(
+      of(sources).map((d) => d.own),
+      of(piece)[0].own,
+      { as: 'original' },
+    ).findings.slice(0, 12);
   const inkOnTiles = first('oostvik', 'osk');
   expect(inkOnTiles.some((f) => f.group === 'colour' && f.distance < 0 && /chroma/.test(f.feature))).toBe(true);
   const tilesOnInk = first('osk', 'oostvik');
   expect(tilesOnInk.some((f) => f.group === 'colour' && f.distance > 0 && /chroma|cool|count/.test(f.feature))).toBe(true);
   for (const f of [...inkOnTiles, ...tilesOnInk]) expect(f.words).toMatch(/^[A-Z].*\.$/);
-}); // prettier-ignore
+});
 
 test('a copy invents far less than another picture of the same hand', () => {
   const copies: number[] = [];
@@ -92,10 +97,23 @@ test('a copy invents far less than another picture of the same hand', () => {
     const data = new Uint8Array(3 * w * h);
     for (let y = 0; y < h; y++)
       for (let x = 0; x < w; x++)
-        for (let c = 0; c < 3; c++) data[3 * (y * w + x) + c] = Math.round(0.9 * image.data[3 * (y * image.width + image.width - 1 - x) + c]); // prettier-ignore
+        for (let c = 0; c < 3; c++)
+          data[3 * (y * w + x) + c] = Math.round(0.9 * image.data[3 * (y * image.width + image.width - 1 - x) + c]);
     const copy = reduceImage({ width: w, height: h, data }, w >> 1, h >> 1);
-    copies.push(compare(works.map((d) => d.own), measured(copy, work.widthMm), { as: 'original' }).ownInvention); // prettier-ignore
-    others.push(compare(works.filter((d) => d.work !== work).map((d) => d.own), own, { as: 'original' }).ownInvention); // prettier-ignore
+    copies.push(
+      compare(
+        works.map((d) => d.own),
+        measured(copy, work.widthMm),
+        { as: 'original' },
+      ).ownInvention,
+    );
+    others.push(
+      compare(
+        works.filter((d) => d.work !== work).map((d) => d.own),
+        own,
+        { as: 'original' },
+      ).ownInvention,
+    );
   }
   expect(Math.max(...copies)).toBeLessThan(8);
   expect(mean(others)).toBeGreaterThan(mean(copies) + 30);

@@ -18,9 +18,7 @@ const twoPaints = (a: string, b: string): Kit => ({
 function equalMix(a: string, b: string): string {
   const kit: Kit = { ...twoPaints(a, b), white: null };
   const spectral = mix([new SpectralColor(a), 1], [new SpectralColor(b), 1]).toString();
-  const found = mixFor(spectral, kit, 60).recipes.find(
-    (r) => r.parts.length === 2 && r.parts.every((p) => p.paint !== 'water'),
-  );
+  const found = mixFor(spectral, kit, 60).recipes.find((r) => r.parts.length === 2 && r.parts.every((p) => p.paint !== 'water'));
   return found!.hex;
 }
 
@@ -44,9 +42,7 @@ test('reconstructed reflectance lies in 0–1 and gives its colour back', () => 
     const curve = reflectanceFromLinear(linear);
     expect(Math.min(...curve)).toBeGreaterThan(0);
     expect(Math.max(...curve)).toBeLessThan(1);
-    linearFromReflectance(curve).forEach((v, i) =>
-      expect(v).toBeCloseTo(Math.min(0.98, Math.max(0.002, linear[i])), 4),
-    );
+    linearFromReflectance(curve).forEach((v, i) => expect(v).toBeCloseTo(Math.min(0.98, Math.max(0.002, linear[i])), 4));
   }
   linearFromReflectance(new Float64Array(36).fill(1)).forEach((v) => expect(v).toBeCloseTo(1, 12));
 });
@@ -82,9 +78,7 @@ test('a vivid blue is out of reach of a kit of earths, and the words say which w
   const earths: Kit = {
     name: 'earths',
     white: 'titanium white',
-    paints: DEMO_KIT.paints.filter((p) =>
-      ['titanium white', 'yellow ochre', 'burnt sienna', 'carbon black'].includes(p.name),
-    ),
+    paints: DEMO_KIT.paints.filter((p) => ['titanium white', 'yellow ochre', 'burnt sienna', 'carbon black'].includes(p.name)),
   };
   const answer = mixFor('#2040d0', earths);
   expect(answer.withinReach).toBe(false);

@@ -18,7 +18,7 @@ beforeAll(() => {
       MARK_KINDS.flatMap((kind) =>
         SEEDS.map((seed) => {
           const { image, ground, truth } = drawPatch(kind, medium, seed);
-          return { truth, reading: readPatch(image, ground, { factor: 1, pictureWidth: 600, mmPerPixel: 0.2 }) }; // prettier-ignore
+          return { truth, reading: readPatch(image, ground, { factor: 1, pictureWidth: 600, mmPerPixel: 0.2 }) };
         }),
       ),
     );
@@ -34,7 +34,7 @@ test('the same seed draws the same patch, another seed another', () => {
 test.each(PATCH_MEDIA)('in %s at least 17 of 20 kinds are told; over all media at least nine in ten', (medium) => {
   const right = (list: readonly Row[]) => list.filter((r) => r.reading.kind === r.truth.kind).length;
   const own = rows.get(medium)!;
-  const wrong = own.filter((r) => r.reading.kind !== r.truth.kind).map((r) => `${r.truth.kind} read as ${r.reading.kind}`); // prettier-ignore
+  const wrong = own.filter((r) => r.reading.kind !== r.truth.kind).map((r) => `${r.truth.kind} read as ${r.reading.kind}`);
   expect([wrong, right(own) >= 17]).toEqual([wrong, true]);
   expect(right(all()) / all().length).toBeGreaterThanOrEqual(0.9);
 });
@@ -42,7 +42,7 @@ test.each(PATCH_MEDIA)('in %s at least 17 of 20 kinds are told; over all media a
 test('direction within 1.5°, spacing within 4 %, width within 15 % in the median; sizes in mm and per thousandth agree', () => {
   const hatched = all().filter((r) => r.truth.kind === 'parallel-hatch');
   const off = (list: readonly number[]) => median([...list]);
-  expect(off(hatched.map((r) => Math.abs(axialDifference(r.truth.angle!, r.reading.directions[0].angle))))).toBeLessThan(1.5); // prettier-ignore
+  expect(off(hatched.map((r) => Math.abs(axialDifference(r.truth.angle!, r.reading.directions[0].angle))))).toBeLessThan(1.5);
   const spaced = hatched.filter((r) => r.reading.spacing);
   expect(spaced.length).toBeGreaterThan(0.8 * hatched.length);
   expect(off(spaced.map((r) => Math.abs(r.reading.spacing!.px / r.truth.spacing! - 1)))).toBeLessThan(0.04);
@@ -54,7 +54,7 @@ test('direction within 1.5°, spacing within 4 %, width within 15 % in the media
 });
 
 test('strokes of pen and brush, which no tooth parts, are as long as they were drawn, within 20 %', () => {
-  const own = [...rows.get('pen')!, ...rows.get('brush')!].filter((r) => r.truth.kind === 'parallel-hatch' && r.reading.strokeLength); // prettier-ignore
+  const own = [...rows.get('pen')!, ...rows.get('brush')!].filter((r) => r.truth.kind === 'parallel-hatch' && r.reading.strokeLength);
   expect(own.length).toBeGreaterThan(2);
   expect(median(own.map((r) => Math.abs(r.reading.strokeLength!.px / r.truth.length! - 1)))).toBeLessThan(0.2);
 });

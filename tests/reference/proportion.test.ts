@@ -5,18 +5,34 @@ import { SHEETS } from '../../ui/text/media';
 
 // Common practice of drawing schools, no source: eyes halfway, one eye between the eyes, mouth corners under the pupils.
 const FACE: Record<string, [number, number]> = {
-  crown: [100, 0], chin: [100, 150], hairline: [100, 30], 'brow-left': [80, 70], 'brow-right': [120, 70],
-  'eye-left-outer': [70, 75], 'eye-left-inner': [90, 75], 'eye-right-inner': [110, 75], 'eye-right-outer': [130, 75],
-  'pupil-left': [80, 75], 'pupil-right': [120, 75], 'nose-left': [90, 108], 'nose-right': [110, 108], 'nose-base': [100, 110],
-  'mouth-left': [80, 123.3333], 'mouth-right': [120, 123.3333], 'mouth-centre': [100, 123.3333], 'face-left': [50, 75], 'face-right': [150, 75],
-  'neck-left': [70, 160], 'neck-right': [130, 160], 'neck-base': [100, 199.5],
-}; // prettier-ignore
+  crown: [100, 0],
+  chin: [100, 150],
+  hairline: [100, 30],
+  'brow-left': [80, 70],
+  'brow-right': [120, 70],
+  'eye-left-outer': [70, 75],
+  'eye-left-inner': [90, 75],
+  'eye-right-inner': [110, 75],
+  'eye-right-outer': [130, 75],
+  'pupil-left': [80, 75],
+  'pupil-right': [120, 75],
+  'nose-left': [90, 108],
+  'nose-right': [110, 108],
+  'nose-base': [100, 110],
+  'mouth-left': [80, 123.3333],
+  'mouth-right': [120, 123.3333],
+  'mouth-centre': [100, 123.3333],
+  'face-left': [50, 75],
+  'face-right': [150, 75],
+  'neck-left': [70, 160],
+  'neck-right': [130, 160],
+  'neck-base': [100, 199.5],
+};
 
 const value = (list: ReturnType<typeof measureProportions>, name: string) => list.find((p) => p.name === name)!;
 
 test('a face drawn by the schoolbook reads factor 1 on every measure with a canon', () => {
-  for (const p of measureProportions('face-front', FACE).filter((q) => q.factor !== null))
-    expect(p.factor).toBeCloseTo(1, 1);
+  for (const p of measureProportions('face-front', FACE).filter((q) => q.factor !== null)) expect(p.factor).toBeCloseTo(1, 1);
   expect(value(measureProportions('face-front', FACE), 'eye-tilt').value).toBeCloseTo(0, 9);
 });
 
@@ -46,10 +62,7 @@ test('Vitruvius’ thirds of the face and the foot, one sixth of the height (De 
 
 test('tilts are anticlockwise as seen, lean is off the plumb line, hidden points give null', () => {
   const tilted = { ...FACE, 'eye-right-outer': [130, 65] as [number, number] };
-  expect(value(measureProportions('face-front', tilted), 'eye-tilt').value).toBeCloseTo(
-    (Math.atan2(10, 60) * 180) / Math.PI,
-    9,
-  );
+  expect(value(measureProportions('face-front', tilted), 'eye-tilt').value).toBeCloseTo((Math.atan2(10, 60) * 180) / Math.PI, 9);
   const higher = { ...FACE, 'pupil-right': [120, 72] as [number, number] };
   expect(value(measureProportions('face-front', higher), 'eye-level').value).toBeCloseTo(3 / 150, 9);
   const leaning = measureProportions('figure-standing', { crown: [-10, 0], chin: [0, 20], sole: [0, 100] });

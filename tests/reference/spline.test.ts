@@ -33,7 +33,7 @@ test.each([4, 9, 23])('%i points carried as the textbook’s solution carries th
   const lu = new LU(bookstein(from));
   const weights = [0, 1].map((k) => lu.solve(Matrix.columnVector([...to.map((p) => p[k]), 0, 0, 0])).to1DArray());
   for (const [x, y] of points(30, 7)) {
-    const plain = weights.map((w) => from.reduce((s, p, i) => s + w[i] * U(p, [x, y]), w[n] + w[n + 1] * x + w[n + 2] * y)); // prettier-ignore
+    const plain = weights.map((w) => from.reduce((s, p, i) => s + w[i] * U(p, [x, y]), w[n] + w[n + 1] * x + w[n + 2] * y));
     const [u, v] = map(x, y);
     expect(Math.abs(u - plain[0])).toBeLessThan(1e-4);
     expect(Math.abs(v - plain[1])).toBeLessThan(1e-4);
@@ -45,8 +45,7 @@ test('bending energy is the upper left of the inverse: zero for affine moves, ne
   const ours = bendingMatrix(at);
   const inverse = new LU(bookstein(at)).solve(Matrix.eye(15));
   const scale = Math.abs(inverse.get(0, 0));
-  for (let i = 0; i < 12; i++)
-    for (let j = 0; j < 12; j++) expect(Math.abs(ours[i][j] - inverse.get(i, j))).toBeLessThan(1e-3 * scale);
+  for (let i = 0; i < 12; i++) for (let j = 0; j < 12; j++) expect(Math.abs(ours[i][j] - inverse.get(i, j))).toBeLessThan(1e-3 * scale);
   const energy = (d: number[]) => d.reduce((s, a, i) => s + d.reduce((t, b, j) => t + a * b * ours[i][j], 0), 0);
   expect(Math.abs(energy(at.map(([x, y]) => 0.3 + 2 * x - 0.7 * y)))).toBeLessThan(1e-3);
   const random = seededRandom(8);

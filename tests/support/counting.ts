@@ -14,6 +14,6 @@ export async function everything(): Promise<Record<string, number>> {
     const [{ n }] = await db.select({ n: sql<number>`count(*)` }).from(table);
     out[getTableConfig(table).name] = Number(n);
   }
-  const [{ bytes }] = await db.select({ bytes: sql<number>`coalesce(sum(length(${schema.blobChunks.data})), 0)` }).from(schema.blobChunks); // prettier-ignore
+  const [{ bytes }] = await db.select({ bytes: sql<number>`coalesce(sum(length(${schema.blobChunks.data})), 0)` }).from(schema.blobChunks);
   return { ...out, bytes: Number(bytes) };
 }

@@ -20,12 +20,7 @@ export function blankPatch(width: number, height: number, colour: Colour = [240,
 }
 
 /** Paints a polyline of round points with a soft one-pixel rim. */
-export function drawLine(
-  image: RgbImage,
-  points: readonly (readonly [number, number])[],
-  width: number,
-  colour: Colour,
-): void {
+export function drawLine(image: RgbImage, points: readonly (readonly [number, number])[], width: number, colour: Colour): void {
   const r = width / 2;
   for (let k = 1; k < points.length; k++) {
     const [ax, ay] = points[k - 1];
@@ -48,20 +43,13 @@ export function drawLine(
         const cover = Math.min(1, Math.max(0, Math.min(r + 0.5 - d, width)));
         if (cover <= 0) continue;
         const i = (y * image.width + x) * 3;
-        for (let c = 0; c < 3; c++)
-          image.data[i + c] = Math.min(image.data[i + c], Math.round((1 - cover) * 240 + cover * colour[c]));
+        for (let c = 0; c < 3; c++) image.data[i + c] = Math.min(image.data[i + c], Math.round((1 - cover) * 240 + cover * colour[c]));
       }
   }
 }
 
 /** Hatching over the whole patch: rows of strokes with gaps, each place jittered by `jitter` of the spacing's own deviation. */
-export function drawHatch(
-  image: RgbImage,
-  truth: HatchTruth,
-  random: Random,
-  colour: Colour = [40, 44, 60],
-  bend = 0,
-): void {
+export function drawHatch(image: RgbImage, truth: HatchTruth, random: Random, colour: Colour = [40, 44, 60], bend = 0): void {
   const t = (truth.angle * Math.PI) / 180;
   const [ux, uy] = [Math.cos(t), -Math.sin(t)];
   const [vx, vy] = [-uy, ux];
@@ -91,7 +79,15 @@ export function stipplePatch(side: number, spacing: number, size: number, random
   for (let y = spacing / 2; y < side; y += spacing)
     for (let x = spacing / 2; x < side; x += spacing) {
       const [px, py] = [x + spacing * 0.35 * normal(random), y + spacing * 0.35 * normal(random)];
-      drawLine(image, [[px, py], [px + 0.4, py]], size * (0.8 + 0.4 * random()), [40, 44, 60]); // prettier-ignore
+      drawLine(
+        image,
+        [
+          [px, py],
+          [px + 0.4, py],
+        ],
+        size * (0.8 + 0.4 * random()),
+        [40, 44, 60],
+      );
     }
   return image;
 }

@@ -17,9 +17,15 @@ export const madePicture = (width = 900, height = 640, spacing = 14): Promise<Bu
 /** Four fields, clockwise from the top left: red, green, blue, white; each `side` px square. */
 export function fourFields(side = 20): Sharp {
   const rows = [
-    [[255, 0, 0], [0, 160, 0]],
-    [[255, 255, 255], [0, 0, 255]],
-  ]; // prettier-ignore
+    [
+      [255, 0, 0],
+      [0, 160, 0],
+    ],
+    [
+      [255, 255, 255],
+      [0, 0, 255],
+    ],
+  ];
   const data = Buffer.alloc(4 * side * side * 3);
   for (let y = 0; y < 2 * side; y++)
     for (let x = 0; x < 2 * side; x++) data.set(rows[y < side ? 0 : 1][x < side ? 0 : 1], 3 * (y * 2 * side + x));
@@ -37,7 +43,9 @@ function crc32(bytes: Buffer): number {
 
 /** A PNG of a few hundred bytes whose header claims `width` × `height` pixels. */
 export async function pictureBomb(width: number, height: number): Promise<Buffer> {
-  const png = await sharp({ create: { width: 8, height: 8, channels: 3, background: '#888' } }).png().toBuffer(); // prettier-ignore
+  const png = await sharp({ create: { width: 8, height: 8, channels: 3, background: '#888' } })
+    .png()
+    .toBuffer();
   png.writeUInt32BE(width, 16);
   png.writeUInt32BE(height, 20);
   // The header chunk: type and data from byte 12 on, its check sum after them.

@@ -12,7 +12,9 @@ import { endThreads } from '../../server/threads/threads';
 export async function newTeacher(): Promise<string> {
   const id = newId();
   const now = new Date();
-  await database().insert(user).values({ id, name: 'A teacher', email: `${id}@fennick.example`, createdAt: now, updatedAt: now }); // prettier-ignore
+  await database()
+    .insert(user)
+    .values({ id, name: 'A teacher', email: `${id}@fennick.example`, createdAt: now, updatedAt: now });
   return id;
 }
 
@@ -20,7 +22,12 @@ export const newStudy = (teacherId: string, fields: Partial<StudyFields> = {}): 
   createStudy(teacherId, { ...NEW_STUDY, ...fields });
 
 export const newClass = (teacherId: string, names = ['Ada', 'Bo', 'Cleo']): Promise<string> =>
-  createClass(teacherId, '7A', 'Fennick Lane School', names.map((firstName) => ({ firstName, initial: 'M' }))); // prettier-ignore
+  createClass(
+    teacherId,
+    '7A',
+    'Fennick Lane School',
+    names.map((firstName) => ({ firstName, initial: 'M' })),
+  );
 
 /** A drawn sheet's bytes; another spacing is another picture. */
 export const sheetBytes = (spacing = 14, width = 480, height = 340): Promise<Buffer> =>

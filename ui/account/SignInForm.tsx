@@ -52,7 +52,7 @@ export function SignInForm({
         const password = String(form.get('password'));
         void enter(
           fresh ? '/api/auth/sign-up/email' : '/api/auth/sign-in/email',
-          fresh ? { email, password, name: String(form.get('name')), code: String(form.get('code') ?? '') } : { email, password }, // prettier-ignore
+          fresh ? { email, password, name: String(form.get('name')), code: String(form.get('code') ?? '') } : { email, password },
           '/studies',
         );
       }}

@@ -90,13 +90,7 @@ export function ClassList({ classes }: { classes: ClassView[] }) {
         <h2 className="text-xl font-semibold">New class</h2>
         <label className="grid gap-1">
           Name
-          <input
-            className="input w-full"
-            required
-            maxLength={80}
-            value={name}
-            onChange={(e) => setName(e.target.value)}
-          />
+          <input className="input w-full" required maxLength={80} value={name} onChange={(e) => setName(e.target.value)} />
         </label>
         <label className="grid gap-1">
           School

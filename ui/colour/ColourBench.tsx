@@ -73,8 +73,7 @@ function Reader({ studyId, works, work, read, kits, rules }: Props) {
           <section className="mt-4">
             <h2 className="text-lg font-semibold">Warm and cool</h2>
             <p>
-              Warm {percent(read.temperature.warm)}, cool {percent(read.temperature.cool)}, neither{' '}
-              {percent(read.temperature.neutral)}.
+              Warm {percent(read.temperature.warm)}, cool {percent(read.temperature.cool)}, neither {percent(read.temperature.neutral)}.
             </p>
             <Bar
               parts={[
@@ -107,21 +106,12 @@ function Bar({ parts }: { parts: [string, number, string][] }) {
   );
 }
 
-function Palette({
-  read,
-  chosen,
-  onChoose,
-}: {
-  read: NonNullable<Props['read']>;
-  chosen: string | null;
-  onChoose: (hex: string) => void;
-}) {
+function Palette({ read, chosen, onChoose }: { read: NonNullable<Props['read']>; chosen: string | null; onChoose: (hex: string) => void }) {
   return (
     <section>
       <h2 className="text-lg font-semibold">Palette</h2>
       <p className="text-sm">
-        {read.ground ? `The bare sheet takes ${percent(read.ground.share)}.` : 'No bare sheet shows.'} Choose a colour
-        to see how to mix it.
+        {read.ground ? `The bare sheet takes ${percent(read.ground.share)}.` : 'No bare sheet shows.'} Choose a colour to see how to mix it.
       </p>
       <ul className="mt-2 grid gap-1">
         {read.palette.map((c) => (
@@ -166,8 +156,7 @@ function ValueSteps({
     <section className="mt-4">
       <h2 className="text-lg font-semibold">Values</h2>
       <p>
-        The picture is {keyWords}: from {Math.round(values.dark)} to {Math.round(values.light)} on a scale where black
-        is 0 and white 100.
+        The picture is {keyWords}: from {Math.round(values.dark)} to {Math.round(values.light)} on a scale where black is 0 and white 100.
       </p>
       <label className="mt-1 flex items-center gap-2">
         steps
@@ -188,17 +177,7 @@ function ValueSteps({
   );
 }
 
-function Tell({
-  studyId,
-  read,
-  work,
-  rules,
-}: {
-  studyId: string;
-  read: NonNullable<Props['read']>;
-  work: string;
-  rules: Rule[];
-}) {
+function Tell({ studyId, read, work, rules }: { studyId: string; read: NonNullable<Props['read']>; work: string; rules: Rule[] }) {
   const ground = read.palette.find((c) => c.ground);
   const accents = read.palette.filter((c) => c.accent && c.lch[1] > 30);
   const rows = [

@@ -4,15 +4,7 @@ import type { Kit, MixAnswer } from '@/core/colour/mixing';
 import { readingWorker } from '../shared/reading/client';
 
 /** Recipes for a palette colour from the teacher's own paints, and how far off each will be. */
-export function Recipes({
-  target,
-  kits,
-  onClose,
-}: {
-  target: string;
-  kits: (Kit & { id: string })[];
-  onClose: () => void;
-}) {
+export function Recipes({ target, kits, onClose }: { target: string; kits: (Kit & { id: string })[]; onClose: () => void }) {
   const [kitId, setKitId] = useState(kits[0]?.id ?? '');
   const [answer, setAnswer] = useState<{ key: string; mix: MixAnswer } | null>(null);
   const kit = kits.find((k) => k.id === kitId);
@@ -38,12 +30,7 @@ export function Recipes({
       </div>
       {!kits.length && <p>Your cupboard has no paints yet.</p>}
       {kits.length > 1 && (
-        <select
-          aria-label="Paint kit"
-          className="select select-sm w-full"
-          value={kitId}
-          onChange={(e) => setKitId(e.target.value)}
-        >
+        <select aria-label="Paint kit" className="select select-sm w-full" value={kitId} onChange={(e) => setKitId(e.target.value)}>
           {kits.map((k) => (
             <option key={k.id} value={k.id}>
               {k.name}

@@ -47,20 +47,7 @@ const WAYS: readonly { way: Way; key: string; label: string; hint: string }[] = 
   { way: 'blink', key: 'b', label: 'Blink', hint: 'source and piece in turn' },
 ];
 
-function Holding({
-  studyId,
-  aim,
-  version,
-  pieces,
-  piece,
-  source,
-  sources,
-  comparison,
-  notes,
-  answers,
-  rules,
-  words,
-}: Props) {
+function Holding({ studyId, aim, version, pieces, piece, source, sources, comparison, notes, answers, rules, words }: Props) {
   const [way, setWay] = useState<Way>('beside');
   const [mix, setMix] = useState(50);
   const [linked, setLinked] = useState(true);
@@ -75,8 +62,7 @@ function Holding({
     window.addEventListener('keydown', down);
     return () => window.removeEventListener('keydown', down);
   }, []);
-  const near = (factor: number) =>
-    setViews(([a, b]) => [zoomedAt(a, factor, 0.5, 0.5), zoomedAt(linked ? a : b, factor, 0.5, 0.5)]);
+  const near = (factor: number) => setViews(([a, b]) => [zoomedAt(a, factor, 0.5, 0.5), zoomedAt(linked ? a : b, factor, 0.5, 0.5)]);
   const base = `/studies/${studyId}/compare`;
   const made = pieces.filter((p) => p.state === 'ready');
   const at = made.findIndex((p) => p.id === piece.id);
@@ -141,24 +127,11 @@ function Holding({
         </div>
       }
       picture={
-        <Sheets
-          way={way}
-          mix={mix}
-          piece={piece}
-          source={source}
-          on={looking.on}
-          linked={linked}
-          views={views}
-          onViews={setViews}
-        />
+        <Sheets way={way} mix={mix} piece={piece} source={source} on={looking.on} linked={linked} views={views} onViews={setViews} />
       }
       strip={
         <div className="no-print flex flex-wrap items-center gap-3 border-t border-base-300 px-5 py-2">
-          <Link
-            className="btn btn-sm"
-            aria-disabled={at <= 0}
-            href={`${base}?piece=${made[Math.max(0, at - 1)]?.id ?? piece.id}`}
-          >
+          <Link className="btn btn-sm" aria-disabled={at <= 0} href={`${base}?piece=${made[Math.max(0, at - 1)]?.id ?? piece.id}`}>
             Before
           </Link>
           <select
@@ -173,10 +146,7 @@ function Holding({
               </option>
             ))}
           </select>
-          <Link
-            className="btn btn-sm"
-            href={`${base}?piece=${made[Math.min(made.length - 1, at + 1)]?.id ?? piece.id}`}
-          >
+          <Link className="btn btn-sm" href={`${base}?piece=${made[Math.min(made.length - 1, at + 1)]?.id ?? piece.id}`}>
             Next
           </Link>
           <label className="flex items-center gap-2 text-sm">
@@ -209,11 +179,7 @@ function Holding({
           {piece.kind === 'copy' && <AimChoice studyId={studyId} aim={aim} version={version} />}
           <Findings pieceId={piece.id} comparison={comparison} notes={notes} words={words} />
           <RulesKept pieceId={piece.id} comparison={comparison} rules={rules} answers={answers} />
-          <Course
-            pieces={pieces.filter((p) => p.studentId === piece.studentId && p.kind === piece.kind)}
-            current={piece.id}
-            base={base}
-          />
+          <Course pieces={pieces.filter((p) => p.studentId === piece.studentId && p.kind === piece.kind)} current={piece.id} base={base} />
         </>
       )}
     </Bench>

@@ -38,7 +38,7 @@ export function Findings({ pieceId, comparison, notes, words }: Props) {
     .filter((g) => g.found.length > 0)
     .sort((a, b) => open.indexOf(a.found[0]) - open.indexOf(b.found[0]));
   const save = (feature: string, setAside: boolean, note: string) =>
-    act(() => send('PUT', `/api/pieces/${pieceId}/notes`, { feature, setAside, note, version: noteOf(feature)?.version ?? 0 })); // prettier-ignore
+    act(() => send('PUT', `/api/pieces/${pieceId}/notes`, { feature, setAside, note, version: noteOf(feature)?.version ?? 0 }));
   const one = (f: Finding) => (
     <li key={f.feature} className="border-t border-base-300 pt-2">
       <p>{told(f)}</p>

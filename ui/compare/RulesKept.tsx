@@ -26,8 +26,7 @@ export function RulesKept({
 }) {
   const { act } = useAct();
   if (!rules.length) return null;
-  const answer = (ruleId: string, met: boolean) =>
-    void act(() => send('POST', `/api/pieces/${pieceId}/notes`, { ruleId, met }));
+  const answer = (ruleId: string, met: boolean) => void act(() => send('POST', `/api/pieces/${pieceId}/notes`, { ruleId, met }));
   return (
     <section className="mt-4">
       <h2 className="text-lg font-semibold">The rules</h2>

@@ -51,8 +51,7 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
   const pw = ph * ratioP;
   const sw = known ? source.widthMm! : ph * ratioS;
   const sh = sw / ratioS;
-  const change = (i: 0 | 1) => (view: Nearness) =>
-    onViews(linked ? [view, view] : i === 0 ? [view, views[1]] : [views[0], view]);
+  const change = (i: 0 | 1) => (view: Nearness) => onViews(linked ? [view, view] : i === 0 ? [view, views[1]] : [views[0], view]);
   const sheet = (i: 0 | 1) =>
     i === 0 ? (
       <PictureView

@@ -29,8 +29,8 @@ export function Cupboard({ kits }: { kits: (Kit & { id: string })[] }) {
             ))}
           </ul>
           <p className="mt-4 max-w-prose text-sm">
-            Look on each tube for conformance to ASTM D-4236 or EN 71 as your local rules ask, and follow its label and
-            your school’s policy.
+            Look on each tube for conformance to ASTM D-4236 or EN 71 as your local rules ask, and follow its label and your school’s
+            policy.
           </p>
         </section>
       ))}

@@ -58,12 +58,7 @@ export function HangingBench({ studyId, pieces }: { studyId: string; pieces: Hun
             </button>
           ))}
           <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={every}
-              onChange={(e) => setEvery(e.target.checked)}
-            />
+            <input type="checkbox" className="checkbox checkbox-sm" checked={every} onChange={(e) => setEvery(e.target.checked)} />
             {text.hanging.every}
           </label>
         </div>

@@ -78,10 +78,7 @@ const bounds = (values: number[], share: number) => {
 
 /** Closeness to the right, own invention upward; each piece hangs where it stands. The list beside says the same in figures. */
 export function Wall({ pieces, lit, onLight, onOpen }: Props) {
-  const drawn = useMemo(
-    () => pieces.slice().sort((a, b) => Number(a.id === lit) - Number(b.id === lit)),
-    [pieces, lit],
-  );
+  const drawn = useMemo(() => pieces.slice().sort((a, b) => Number(a.id === lit) - Number(b.id === lit)), [pieces, lit]);
   const thumbs = useThumbs(drawn, lit);
   const options = useMemo<ChartOptions<'scatter'>>(() => {
     const ink = '#ffffff';
@@ -97,8 +94,16 @@ export function Wall({ pieces, lit, onLight, onOpen }: Props) {
       maintainAspectRatio: false,
       layout: { padding: 8 },
       scales: {
-        x: axis(text.hanging.across, pieces.map((p) => p.closeness), 0.06),
-        y: axis(text.hanging.up, pieces.map((p) => p.ownInvention), 0.12),
+        x: axis(
+          text.hanging.across,
+          pieces.map((p) => p.closeness),
+          0.06,
+        ),
+        y: axis(
+          text.hanging.up,
+          pieces.map((p) => p.ownInvention),
+          0.12,
+        ),
       },
       plugins: {
         legend: { display: false },
@@ -111,7 +116,7 @@ export function Wall({ pieces, lit, onLight, onOpen }: Props) {
         onLight(found.length ? drawn[found.at(-1)!.index].id : null);
       },
     };
-  }, [pieces, drawn, onLight, onOpen]); // prettier-ignore
+  }, [pieces, drawn, onLight, onOpen]);
   return (
     <div className="relative w-full" style={{ height: 'calc(100vh - 15.6rem)', minHeight: '24rem' }}>
       <Scatter

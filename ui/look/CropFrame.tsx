@@ -94,9 +94,7 @@ export function CropFrame({ pictureId, width, height, onCancel, onDone }: Props)
         <button
           type="button"
           className="btn btn-sm"
-          onClick={() =>
-            onDone({ x: sides.left, y: sides.top, w: sides.right - sides.left, h: sides.bottom - sides.top, turn })
-          }
+          onClick={() => onDone({ x: sides.left, y: sides.top, w: sides.right - sides.left, h: sides.bottom - sides.top, turn })}
         >
           Keep this part
         </button>

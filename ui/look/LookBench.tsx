@@ -108,9 +108,7 @@ export function LookBench({ studyId, works, current, units, samples }: Props) {
             </div>
           )
         }
-        strip={
-          works.length > 0 && <WorkStrip works={works} current={work?.id ?? ''} href={`/studies/${studyId}/look`} />
-        }
+        strip={works.length > 0 && <WorkStrip works={works} current={work?.id ?? ''} href={`/studies/${studyId}/look`} />}
       >
         <div className="flex flex-wrap items-center gap-2">{adding}</div>
         <Notice message={problem} />

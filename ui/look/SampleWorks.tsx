@@ -31,11 +31,7 @@ export function SampleWorks({ studyId, choices, open }: { studyId: string; choic
       }
     }).finally(() => setDrawn(null));
   return (
-    <details
-      className="mt-3 border border-base-300 px-3 py-2"
-      open={shown}
-      onToggle={(e) => setShown(e.currentTarget.open)}
-    >
+    <details className="mt-3 border border-base-300 px-3 py-2" open={shown} onToggle={(e) => setShown(e.currentTarget.open)}>
       <summary className="cursor-pointer font-semibold">Try it with sample works</summary>
       <label className="mt-2 grid gap-1">
         Invented hand
@@ -51,12 +47,7 @@ export function SampleWorks({ studyId, choices, open }: { studyId: string; choic
         {hand.medium}. {hand.manner}
       </p>
       <label className="mt-1 flex items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={foil}
-          onChange={(e) => setFoil(e.target.checked)}
-        />
+        <input type="checkbox" className="checkbox checkbox-sm" checked={foil} onChange={(e) => setFoil(e.target.checked)} />
         one work, as a foil beside the master’s
       </label>
       <div className="mt-2 flex items-center gap-3">

@@ -13,17 +13,7 @@ const INCH = 25.4;
 const LEAST_MM = 10;
 
 /** What is known and noted of a work: saved field by field as each is left. */
-export function WorkForm({
-  work,
-  units,
-  onCrop,
-  groups,
-}: {
-  work: LookWork;
-  units: 'mm' | 'inch';
-  onCrop: () => void;
-  groups: string[];
-}) {
+export function WorkForm({ work, units, onCrop, groups }: { work: LookWork; units: 'mm' | 'inch'; onCrop: () => void; groups: string[] }) {
   const { act, problem } = useAct();
   const [fact, setFact] = useState('');
   const [source, setSource] = useState('');
@@ -61,8 +51,7 @@ export function WorkForm({
       />
     </label>
   );
-  const ratio =
-    work.widthMm && work.heightMm ? work.widthMm / work.heightMm / (work.pictureWidth / work.pictureHeight) : 1;
+  const ratio = work.widthMm && work.heightMm ? work.widthMm / work.heightMm / (work.pictureWidth / work.pictureHeight) : 1;
   return (
     <div className="mt-3 grid gap-3">
       {work.held && <MeasureAgain studyId={work.studyId} subjectId={work.id} held={work.held} />}
@@ -93,13 +82,11 @@ export function WorkForm({
       </div>
       {Math.abs(ratio - 1) > 0.03 && (
         <p className="text-sm">
-          The picture’s shape and these sizes differ by {Math.round(100 * Math.abs(ratio - 1))} %. Crop the picture to
-          the work, or check the sizes.
+          The picture’s shape and these sizes differ by {Math.round(100 * Math.abs(ratio - 1))} %. Crop the picture to the work, or check
+          the sizes.
         </p>
       )}
-      {work.widthMm === null && (
-        <p className="text-sm">Without the real width, marks are given per thousandth of the picture’s width.</p>
-      )}
+      {work.widthMm === null && <p className="text-sm">Without the real width, marks are given per thousandth of the picture’s width.</p>}
       <div className="flex items-end gap-3">
         <label className="grid gap-1">
           Group
@@ -132,11 +119,7 @@ export function WorkForm({
         <button type="button" className="btn btn-sm" onClick={onCrop}>
           Crop or turn
         </button>
-        <button
-          type="button"
-          className="btn btn-sm"
-          onClick={() => void act(() => send('DELETE', `/api/works/${work.id}`))}
-        >
+        <button type="button" className="btn btn-sm" onClick={() => void act(() => send('DELETE', `/api/works/${work.id}`))}>
           Remove this work
         </button>
       </div>

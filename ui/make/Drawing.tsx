@@ -30,7 +30,12 @@ interface Props {
 }
 
 type View = 'points' | 'ghost' | Aid;
-const VIEWS: readonly [View, string][] = [['points', 'Place points'], ['ghost', 'Ghost'], ['values', 'Master’s values'], ['palette', 'Master’s palette']]; // prettier-ignore
+const VIEWS: readonly [View, string][] = [
+  ['points', 'Place points'],
+  ['ghost', 'Ghost'],
+  ['values', 'Master’s values'],
+  ['palette', 'Master’s palette'],
+];
 const SCREEN_SIDE = 900;
 
 export function Drawing({ studyId, reference, template, works, roster, rules, head, strip }: Props) {
@@ -40,10 +45,10 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
   const [view, setView] = useState<View>(bent ? 'ghost' : 'points');
   // After an undo or redo the stored strengths count again.
   const stepped = useStepped();
-  const [{ strength, parts, since }, setBend] = useState({ strength: reference.strength, parts: reference.parts, since: stepped }); // prettier-ignore
+  const [{ strength, parts, since }, setBend] = useState({ strength: reference.strength, parts: reference.parts, since: stepped });
   if (since !== stepped) setBend({ strength: reference.strength, parts: reference.parts, since: stepped });
   const [problem, setProblem] = useState<string | null>(null);
-  const { ghost, points } = useGhost(reference, template, placing.points, bent?.points ?? null, strength, parts, SCREEN_SIDE); // prettier-ignore
+  const { ghost, points } = useGhost(reference, template, placing.points, bent?.points ?? null, strength, parts, SCREEN_SIDE);
   const saver = useSaver(reference, setProblem);
   const base = `/studies/${studyId}/make`;
   return (
@@ -51,7 +56,13 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
       tools={
         <div className="flex flex-wrap items-center gap-1">
           {VIEWS.map(([v, name]) => (
-            <button key={v} type="button" aria-pressed={view === v} className={`btn btn-sm ${view === v ? 'btn-neutral' : ''}`} onClick={() => setView(v)}>
+            <button
+              key={v}
+              type="button"
+              aria-pressed={view === v}
+              className={`btn btn-sm ${view === v ? 'btn-neutral' : ''}`}
+              onClick={() => setView(v)}
+            >
               {name}
             </button>
           ))}
@@ -92,7 +103,8 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
           />
           {ghost && ghost.folded > 0.003 && (
             <p className="mt-2 text-sm" role="status">
-              The picture folds over itself in {Math.max(1, Math.round(100 * ghost.folded))} % of the sheet: lower the strength there, or invent the form.
+              The picture folds over itself in {Math.max(1, Math.round(100 * ghost.folded))} % of the sheet: lower the strength there, or
+              invent the form.
             </p>
           )}
           <Factors factors={factors} bent={bent} />
@@ -101,7 +113,7 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
       <Checklist key={stepped} referenceId={reference.id} rules={rules} done={reference.done} />
       <ReferenceForm key={`form:${stepped}`} reference={reference} roster={roster} onSave={saver} base={base} />
     </Bench>
-  ); // prettier-ignore
+  );
 }
 
 /** Saves changes of the reference one after another, a moment after the last of them. */

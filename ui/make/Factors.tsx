@@ -46,5 +46,5 @@ export function Factors({ factors, bent }: { factors: MannerFactor[]; bent: Bent
         <p className="text-xs">* Not quite what the factor asks: two measures pull against each other here.</p>
       )}
     </section>
-  ); // prettier-ignore
+  );
 }

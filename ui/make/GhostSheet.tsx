@@ -25,20 +25,9 @@ const COLUMNS = 8;
 
 /** The ghost on the class's paper at true scale: pale, to draw over or beside, with the points and the rules. */
 export function GhostSheet({ study, date, reference, template, works, rules, paper }: Props) {
-  const from = useMemo(
-    () => reference.sets.find((s) => s.template === template)?.points ?? {},
-    [reference.sets, template],
-  );
+  const from = useMemo(() => reference.sets.find((s) => s.template === template)?.points ?? {}, [reference.sets, template]);
   const { bent } = useManner(template, works, from);
-  const { ghost, points } = useGhost(
-    reference,
-    template,
-    from,
-    bent?.points ?? null,
-    reference.strength,
-    reference.parts,
-    PRINT_SIDE,
-  );
+  const { ghost, points } = useGhost(reference, template, from, bent?.points ?? null, reference.strength, reference.parts, PRINT_SIDE);
   const [w, h] = [reference.pictureWidth, reference.pictureHeight];
   const placing = placeOnSheet([w, h], [paper[0], paper[1] - 8], 'fit', MARGIN);
   const side = placing.width / COLUMNS;
@@ -57,13 +46,24 @@ export function GhostSheet({ study, date, reference, template, works, rules, pap
           picture={ghost}
           label={`Ghost of ${reference.title}, ${Math.round(100 * reference.strength)} % toward the manner`}
           className="absolute"
-          style={{ left: `${placing.left}mm`, top: `${placing.top}mm`, width: `${placing.width}mm`, height: `${placing.height}mm`, filter: 'grayscale(1)', opacity: 0.42 }}
+          style={{
+            left: `${placing.left}mm`,
+            top: `${placing.top}mm`,
+            width: `${placing.width}mm`,
+            height: `${placing.height}mm`,
+            filter: 'grayscale(1)',
+            opacity: 0.42,
+          }}
         />
         <svg viewBox={`0 0 ${paper[0]} ${paper[1]}`} className="absolute inset-0 h-full w-full" aria-hidden>
           <g stroke="#888" strokeWidth="0.15" fill="none">
             <rect x={placing.left} y={placing.top} width={placing.width} height={placing.height} />
-            {Array.from({ length: COLUMNS - 1 }, (_, i) => <path key={`c${i}`} d={`M${placing.left + (i + 1) * side} ${placing.top}v${placing.height}`} />)}
-            {Array.from({ length: rows }, (_, i) => <path key={`r${i}`} d={`M${placing.left} ${placing.top + (i + 1) * side}h${placing.width}`} />)}
+            {Array.from({ length: COLUMNS - 1 }, (_, i) => (
+              <path key={`c${i}`} d={`M${placing.left + (i + 1) * side} ${placing.top}v${placing.height}`} />
+            ))}
+            {Array.from({ length: rows }, (_, i) => (
+              <path key={`r${i}`} d={`M${placing.left} ${placing.top + (i + 1) * side}h${placing.width}`} />
+            ))}
           </g>
           {Object.entries(points).map(([name, p]) => {
             const [x, y] = mm(p);
@@ -71,16 +71,27 @@ export function GhostSheet({ study, date, reference, template, works, rules, pap
           })}
         </svg>
         <p className="absolute text-[2.8mm]" style={{ left: `${MARGIN}mm`, top: '3mm' }}>
-          {study}: {reference.title}{reference.credit && ` (${reference.credit})`}, {Math.round(100 * reference.strength)} % toward the manner, {date}. Squares of {side.toFixed(1)} mm.
+          {study}: {reference.title}
+          {reference.credit && ` (${reference.credit})`}, {Math.round(100 * reference.strength)} % toward the manner, {date}. Squares of{' '}
+          {side.toFixed(1)} mm.
         </p>
-        <div className="absolute" style={{ left: `${MARGIN}mm`, bottom: '2mm' }}><CheckBar /></div>
+        <div className="absolute" style={{ left: `${MARGIN}mm`, bottom: '2mm' }}>
+          <CheckBar />
+        </div>
       </div>
       {rules.length > 0 && (
         <section className="mt-4 max-w-3xl bg-white p-4 text-black print:m-[12mm] print:p-0">
           <h2 className="text-lg font-semibold">{text.make.checklist}</h2>
-          <ul>{rules.map((r) => <li key={r.id}>☐ {r.kind === 'feature' ? '' : `${r.kind}: `}{r.sentence}</li>)}</ul>
+          <ul>
+            {rules.map((r) => (
+              <li key={r.id}>
+                ☐ {r.kind === 'feature' ? '' : `${r.kind}: `}
+                {r.sentence}
+              </li>
+            ))}
+          </ul>
         </section>
       )}
     </div>
-  ); // prettier-ignore
+  );
 }

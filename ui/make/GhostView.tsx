@@ -33,7 +33,8 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
     let gone = false;
     const worker = readingWorker();
     const url = wholePicture(reference.pictureId);
-    const asked = view === 'values' ? worker.mastersValues(url, wholePicture(work.pictureId), steps) : worker.mastersPalette(url, work.palette); // prettier-ignore
+    const asked =
+      view === 'values' ? worker.mastersValues(url, wholePicture(work.pictureId), steps) : worker.mastersPalette(url, work.palette);
     asked.then(
       (picture) => !gone && (setAid({ key, picture }), setProblem(null)),
       (error: unknown) => !gone && setProblem((error as Error).message),
@@ -57,7 +58,13 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
               {side === 1 && (
                 <ShownCanvas
                   picture={shown}
-                  label={{ ghost: 'The reference bent toward the manner', values: 'The reference in the master’s value steps', palette: 'The reference in the master’s palette' }[view]}
+                  label={
+                    {
+                      ghost: 'The reference bent toward the manner',
+                      values: 'The reference in the master’s value steps',
+                      palette: 'The reference in the master’s palette',
+                    }[view]
+                  }
                   className="absolute inset-0 h-full w-full"
                 />
               )}
@@ -69,7 +76,15 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
                     const p = side === 0 ? a : b;
                     return (
                       <g key={name} fill="none">
-                        {side === 1 && <path d={`M${a[0]} ${a[1]}L${b[0]} ${b[1]}`} stroke="#fff" strokeWidth={mark * 0.5} strokeDasharray={`${mark} ${mark}`} style={{ mixBlendMode: 'difference' }} />}
+                        {side === 1 && (
+                          <path
+                            d={`M${a[0]} ${a[1]}L${b[0]} ${b[1]}`}
+                            stroke="#fff"
+                            strokeWidth={mark * 0.5}
+                            strokeDasharray={`${mark} ${mark}`}
+                            style={{ mixBlendMode: 'difference' }}
+                          />
+                        )}
                         <circle cx={p[0]} cy={p[1]} r={mark} stroke="#000" strokeWidth={mark * 0.6} />
                         <circle cx={p[0]} cy={p[1]} r={mark} stroke="#fff" strokeWidth={mark * 0.28} />
                       </g>
@@ -78,7 +93,11 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
                 </svg>
               )}
             </div>
-            <figcaption className="mt-1 text-sm">{side === 0 ? 'the reference' : { ghost: 'the ghost to draw from', values: 'in the master’s steps', palette: 'in the master’s colours' }[view]}</figcaption>
+            <figcaption className="mt-1 text-sm">
+              {side === 0
+                ? 'the reference'
+                : { ghost: 'the ghost to draw from', values: 'in the master’s steps', palette: 'in the master’s colours' }[view]}
+            </figcaption>
           </figure>
         ))}
       </div>
@@ -97,7 +116,14 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
           {view === 'values' && (
             <label className="flex items-center gap-2">
               steps
-              <input type="range" className="range range-xs w-28" min={2} max={9} value={steps} onChange={(e) => setSteps(Number(e.target.value))} />
+              <input
+                type="range"
+                className="range range-xs w-28"
+                min={2}
+                max={9}
+                value={steps}
+                onChange={(e) => setSteps(Number(e.target.value))}
+              />
               {steps}
             </label>
           )}
@@ -115,5 +141,5 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
         </div>
       )}
     </div>
-  ); // prettier-ignore
+  );
 }

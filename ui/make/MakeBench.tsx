@@ -53,7 +53,7 @@ export function MakeBench(props: Props) {
       </button>
       {share !== null && <progress className="progress w-24" value={share} max={1} aria-label="Sending the picture" />}
     </>
-  ); // prettier-ignore
+  );
   if (!reference)
     return (
       <Bench
@@ -93,5 +93,5 @@ export function MakeBench(props: Props) {
         />
       }
     />
-  ); // prettier-ignore
+  );
 }

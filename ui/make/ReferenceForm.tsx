@@ -59,11 +59,7 @@ export function ReferenceForm({
       <button
         type="button"
         className="btn btn-sm w-fit"
-        onClick={() =>
-          void act(() => send('DELETE', `/api/references/${reference.id}`)).then(
-            (ok) => ok && window.location.assign(base),
-          )
-        }
+        onClick={() => void act(() => send('DELETE', `/api/references/${reference.id}`)).then((ok) => ok && window.location.assign(base))}
       >
         Remove this reference
       </button>

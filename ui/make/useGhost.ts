@@ -10,14 +10,17 @@ import type { MasterWork } from './reference';
 /** What the master's measured factors make of a reference's points; null where either has too few. */
 export function useManner(template: TemplateName, works: readonly MasterWork[], reference: Landmarks) {
   const factors = useMemo(
-    () => mannerFactors(template, works.flatMap((w) => (w.points[template] ? [w.points[template]] : []))),
-    [template, works],
-  ); // prettier-ignore
-  const bent = useMemo(
     () =>
-      factors.length && Object.keys(reference).length >= 3 ? bendToManner(template, reference, factors) : null,
+      mannerFactors(
+        template,
+        works.flatMap((w) => (w.points[template] ? [w.points[template]] : [])),
+      ),
+    [template, works],
+  );
+  const bent = useMemo(
+    () => (factors.length && Object.keys(reference).length >= 3 ? bendToManner(template, reference, factors) : null),
     [template, reference, factors],
-  ); // prettier-ignore
+  );
   return { factors, bent };
 }
 
@@ -44,7 +47,7 @@ export function useGhost(
     if (!able) return;
     let gone = false;
     wanted.current = async () => {
-      const made = await readingWorker().ghost(wholePicture(pictureId), [pictureWidth, pictureHeight], reference, points, side); // prettier-ignore
+      const made = await readingWorker().ghost(wholePicture(pictureId), [pictureWidth, pictureHeight], reference, points, side);
       if (!gone) setGhost(made);
     };
     const run = async () => {

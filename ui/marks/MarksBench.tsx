@@ -46,12 +46,7 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
   const { act, problem } = useAct();
   const words = { spelling: 'british' as const, units };
   const side = Math.round(Math.min(240, Math.min(work.pictureWidth, work.pictureHeight) / 3));
-  const [rect, setRect] = useState<Rect>([
-    Math.round(work.pictureWidth * 0.1),
-    Math.round(work.pictureHeight * 0.3),
-    side,
-    side,
-  ]);
+  const [rect, setRect] = useState<Rect>([Math.round(work.pictureWidth * 0.1), Math.round(work.pictureHeight * 0.3), side, side]);
   const [live, setLive] = useState<{ reading: Reading; ms: number } | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
   const grip = useRef<[number, number] | null>(null);
@@ -67,14 +62,7 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
       }
       busy.current = true;
       try {
-        setLive(
-          await readingWorker().patch(
-            url,
-            wanted,
-            ground,
-            work.widthMm === null ? null : work.widthMm / work.pictureWidth,
-          ),
-        );
+        setLive(await readingWorker().patch(url, wanted, ground, work.widthMm === null ? null : work.widthMm / work.pictureWidth));
         setFailed(null);
       } catch (error) {
         setFailed((error as Error).message);
@@ -221,9 +209,7 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
             <button
               type="button"
               className="btn btn-sm mt-2"
-              onClick={() =>
-                void act(() => send('POST', `/api/works/${work.id}/pins`, { patch: rect, reading: live.reading }))
-              }
+              onClick={() => void act(() => send('POST', `/api/works/${work.id}/pins`, { patch: rect, reading: live.reading }))}
             >
               Keep this patch
             </button>
@@ -238,9 +224,7 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
             {work.pins.map((p) => (
               <li key={p.id}>
                 {tellKind(p.reading as Reading)}
-                {(p.reading as Reading).spacing
-                  ? `; ${tellReading(p.reading as Reading, words)[0].sentence}`
-                  : '.'}{' '}
+                {(p.reading as Reading).spacing ? `; ${tellReading(p.reading as Reading, words)[0].sentence}` : '.'}{' '}
                 <button
                   type="button"
                   className="link text-sm"
@@ -265,7 +249,7 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
                   .slice(1, 3)
                   .map(([k, v]) => `${k} (${Math.round(100 * v)} %)`)
                   .join(' and ')}`}
-              . {/* prettier-ignore */}
+              .
             </p>
             <ul className="mt-1 grid gap-1">
               {[
@@ -295,9 +279,9 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
             <details className="mt-2 text-sm">
               <summary>How this was measured</summary>
               <p>
-                Directions come from the structure tensor of the tone, spacing from single crossings along the normal,
-                width from the darkness across each line, lengths from strokes followed through their crossings. A
-                photograph shows only the top layer; the order of layers stays a guess.
+                Directions come from the structure tensor of the tone, spacing from single crossings along the normal, width from the
+                darkness across each line, lengths from strokes followed through their crossings. A photograph shows only the top layer; the
+                order of layers stays a guess.
               </p>
             </details>
           </>

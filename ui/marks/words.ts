@@ -21,8 +21,7 @@ export function tellReading(r: Reading, words: WordSettings): Telling[] {
       feature: 'marks.spacing',
       sentence: `Strokes stand ${size(r.spacing, words)} apart, ${evenness(r.spacing.variation)} (±${Math.round(100 * r.spacing.variation)} %).`,
     });
-  if (r.directions.length)
-    out.push({ feature: 'marks.direction', sentence: `Most strokes run at ${Math.round(r.directions[0].angle)}°.` });
+  if (r.directions.length) out.push({ feature: 'marks.direction', sentence: `Most strokes run at ${Math.round(r.directions[0].angle)}°.` });
   if (r.crossing !== null)
     out.push({
       feature: 'marks.crossing',
@@ -62,17 +61,24 @@ export function tellSurface(
   if (slack !== null) {
     const mm = widthMm === null ? null : (slack * widthMm) / 1000;
     const kept = mm === null ? slack < 1.5 : mm < 0.4;
-    out.push({ feature: 'marks.colourSlack', sentence: kept ? 'Colour keeps to its line.' : `Colour strays about ${size({ mm, permille: slack }, words)} from its line.` }); // prettier-ignore
+    out.push({
+      feature: 'marks.colourSlack',
+      sentence: kept ? 'Colour keeps to its line.' : `Colour strays about ${size({ mm, permille: slack }, words)} from its line.`,
+    });
   }
   const [grain, tooth, speckle] = ['grain', 'tooth', 'speckle'].map((b) => features[`marks.${b}`]?.value ?? null);
   if (grain !== null && tooth !== null && speckle !== null) {
     const most = Math.max(grain, tooth, speckle);
-    const told = most < 1 ? 'is smooth' : most === grain ? 'shows a fine grain' : most === tooth ? 'shows the paper’s tooth' : 'is speckled'; // prettier-ignore
-    out.push({ feature: most === grain ? 'marks.grain' : most === tooth ? 'marks.tooth' : 'marks.speckle', sentence: `Between the strokes the surface ${told}.` }); // prettier-ignore
+    const told =
+      most < 1 ? 'is smooth' : most === grain ? 'shows a fine grain' : most === tooth ? 'shows the paper’s tooth' : 'is speckled';
+    out.push({
+      feature: most === grain ? 'marks.grain' : most === tooth ? 'marks.tooth' : 'marks.speckle',
+      sentence: `Between the strokes the surface ${told}.`,
+    });
   }
   const { most, least } = finishByRegion(places);
   if (most !== null && least !== null)
-    out.push({ feature: 'marks.finish', sentence: `Most is done in the ${fieldName(most)}, least in the ${fieldName(least)}.` }); // prettier-ignore
+    out.push({ feature: 'marks.finish', sentence: `Most is done in the ${fieldName(most)}, least in the ${fieldName(least)}.` });
   return out;
 }
 

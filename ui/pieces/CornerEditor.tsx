@@ -11,15 +11,20 @@ const NAMES = ['top left', 'top right', 'bottom right', 'bottom left'];
 /** The photograph with the sheet's corners, to be moved where they are wrong, beside the squared-up result. */
 export function CornerEditor({ piece }: { piece: Piece }) {
   const [w, h] = [piece.photoWidth, piece.photoHeight];
-  const [corners, setCorners] = useState<[number, number][]>(piece.corners ?? [[w * 0.1, h * 0.1], [w * 0.9, h * 0.1], [w * 0.9, h * 0.9], [w * 0.1, h * 0.9]]); // prettier-ignore
+  const [corners, setCorners] = useState<[number, number][]>(
+    piece.corners ?? [
+      [w * 0.1, h * 0.1],
+      [w * 0.9, h * 0.1],
+      [w * 0.9, h * 0.9],
+      [w * 0.1, h * 0.9],
+    ],
+  );
   const [moved, setMoved] = useState(false);
   const layer = useRef<SVGSVGElement>(null);
   const { act, busy, problem } = useAct();
   const move = (i: number, to: [number, number]) => {
     setMoved(true);
-    setCorners((c) =>
-      c.map((p, k) => (k === i ? [Math.max(0, Math.min(w, to[0])), Math.max(0, Math.min(h, to[1]))] : p)),
-    );
+    setCorners((c) => c.map((p, k) => (k === i ? [Math.max(0, Math.min(w, to[0])), Math.max(0, Math.min(h, to[1]))] : p)));
   };
   const local = (e: React.PointerEvent): [number, number] => {
     const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(layer.current!.getScreenCTM()!.inverse());
@@ -37,18 +42,8 @@ export function CornerEditor({ piece }: { piece: Piece }) {
             draggable={false}
           />
           <svg ref={layer} viewBox={`0 0 ${w} ${h}`} className="absolute inset-0 h-full w-full overflow-visible">
-            <polygon
-              points={corners.map((p) => p.join(',')).join(' ')}
-              fill="none"
-              stroke="#000"
-              strokeWidth={w / 200}
-            />
-            <polygon
-              points={corners.map((p) => p.join(',')).join(' ')}
-              fill="none"
-              stroke="#fff"
-              strokeWidth={w / 420}
-            />
+            <polygon points={corners.map((p) => p.join(',')).join(' ')} fill="none" stroke="#000" strokeWidth={w / 200} />
+            <polygon points={corners.map((p) => p.join(',')).join(' ')} fill="none" stroke="#fff" strokeWidth={w / 420} />
             {corners.map(([x, y], i) => (
               <g
                 key={i}
@@ -84,9 +79,7 @@ export function CornerEditor({ piece }: { piece: Piece }) {
             type="button"
             className="btn btn-sm"
             disabled={!moved || busy}
-            onClick={() =>
-              void act(() => send('PUT', `/api/pieces/${piece.id}/corners`, { version: piece.version, corners }))
-            }
+            onClick={() => void act(() => send('PUT', `/api/pieces/${piece.id}/corners`, { version: piece.version, corners }))}
           >
             Square it up again
           </button>

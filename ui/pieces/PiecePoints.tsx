@@ -28,9 +28,7 @@ export function PiecePoints({ base, piece, size, template, sets }: Props) {
   return (
     <Bench
       tools={<ToolRow {...looking} only={['mirror', 'flip', 'grid', 'quarters', 'lens']} />}
-      picture={
-        <PlacingView placing={placing} picture={{ id: piece.rectifiedId, ...size, alt: name }} on={looking.on} lens />
-      }
+      picture={<PlacingView placing={placing} picture={{ id: piece.rectifiedId, ...size, alt: name }} on={looking.on} lens />}
       strip={
         <p className="flex gap-4 px-5 py-2">
           <Link className="link" href={`${base}?piece=${piece.id}`}>

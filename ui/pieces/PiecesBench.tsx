@@ -29,15 +29,12 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
   const take = (file: File | undefined) => {
     if (!file) return;
     setShare(0);
-    void act(() =>
-      sendPicture(`/api/studies/${studyId}/pieces`, file, file.name, { studentId: student, kind }, setShare),
-    ).finally(() => setShare(null));
+    void act(() => sendPicture(`/api/studies/${studyId}/pieces`, file, file.name, { studentId: student, kind }, setShare)).finally(() =>
+      setShare(null),
+    );
   };
   const roll = (
-    <ul
-      className="grid content-start gap-x-6 gap-y-2 overflow-y-auto sm:grid-cols-2 xl:grid-cols-3"
-      style={{ maxHeight: '68vh' }}
-    >
+    <ul className="grid content-start gap-x-6 gap-y-2 overflow-y-auto sm:grid-cols-2 xl:grid-cols-3" style={{ maxHeight: '68vh' }}>
       {people.map((s) => {
         const own = pieces.filter((p) => (p.studentId ?? '') === s.id);
         return (
@@ -84,12 +81,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
       <h2 className="text-lg font-semibold">Hand in a piece</h2>
       <div className="mt-2 grid gap-2">
         {roster.length > 0 && (
-          <select
-            aria-label="Student"
-            className="select w-full"
-            value={student}
-            onChange={(e) => setStudent(e.target.value)}
-          >
+          <select aria-label="Student" className="select w-full" value={student} onChange={(e) => setStudent(e.target.value)}>
             {roster.map((s) => (
               <option key={s.id} value={s.id}>
                 {s.name}
@@ -110,17 +102,10 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
         <label className="btn btn-primary">
           <Camera aria-hidden className="size-5" />
           {share === null ? 'Photograph or choose a picture' : `Sending … ${Math.round(100 * share)} %`}
-          <input
-            type="file"
-            accept="image/*"
-            capture="environment"
-            className="sr-only"
-            onChange={(e) => take(e.target.files?.[0])}
-          />
+          <input type="file" accept="image/*" capture="environment" className="sr-only" onChange={(e) => take(e.target.files?.[0])} />
         </label>
         <p className="text-sm">
-          Lay the sheet flat, all four corners in view. The attempt’s number follows by itself. Photographs stay on this
-          machine.
+          Lay the sheet flat, all four corners in view. The attempt’s number follows by itself. Photographs stay on this machine.
         </p>
         <Notice message={problem} />
       </div>
@@ -150,9 +135,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
           <button
             type="button"
             className="btn btn-sm mt-2"
-            onClick={() =>
-              void act(() => send('DELETE', `/api/pieces/${piece.id}`)).then((ok) => ok && window.location.assign(base))
-            }
+            onClick={() => void act(() => send('DELETE', `/api/pieces/${piece.id}`)).then((ok) => ok && window.location.assign(base))}
           >
             Remove this piece
           </button>

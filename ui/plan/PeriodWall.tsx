@@ -2,7 +2,18 @@ import type { Entry, EntryKind } from '@/core/lesson/schedule';
 import { text } from '../text/en';
 
 /** Who does what, told by a word; the patterns only help the eye. */
-const WHO: Record<EntryKind, string> = { look: 'all', 'hand-out': 'all', 'warm-up': 'your turn', watch: 'watch', turn: 'your turn', meanwhile: 'while it dries', wait: 'wait', spare: 'spare', 'clear-up': 'all', talk: 'all' }; // prettier-ignore
+const WHO: Record<EntryKind, string> = {
+  look: 'all',
+  'hand-out': 'all',
+  'warm-up': 'your turn',
+  watch: 'watch',
+  turn: 'your turn',
+  meanwhile: 'while it dries',
+  wait: 'wait',
+  spare: 'spare',
+  'clear-up': 'all',
+  talk: 'all',
+};
 const EDGE: Record<EntryKind, string> = {
   look: 'border-l-4 border-base-content/40',
   'hand-out': 'border-l-4 border-base-content/20',
@@ -34,9 +45,7 @@ export function PeriodWall({
         <section key={p} aria-label={text.plan.period(p + 1)} className="break-inside-avoid-page">
           <h3 className="mb-1 font-semibold">
             {text.plan.period(p + 1)}{' '}
-            <span className="text-sm font-normal">
-              {text.plan.minutesOf(entries.reduce((s, e) => s + e.minutes, 0))}
-            </span>
+            <span className="text-sm font-normal">{text.plan.minutesOf(entries.reduce((s, e) => s + e.minutes, 0))}</span>
           </h3>
           <ol className="grid gap-1">
             {entries.map((e, i) => (
@@ -68,5 +77,5 @@ export function PeriodWall({
         </section>
       ))}
     </div>
-  ); // prettier-ignore
+  );
 }

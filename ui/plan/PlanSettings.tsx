@@ -32,8 +32,7 @@ export function PlanSettings({ draft, onChange }: Props) {
             value={draft.medium}
             onChange={(e) => {
               const medium = e.target.value;
-              if (isLessonMedium(medium))
-                onChange({ ...draft, medium, steps: usualSteps(medium, draft) }, 'another medium');
+              if (isLessonMedium(medium)) onChange({ ...draft, medium, steps: usualSteps(medium, draft) }, 'another medium');
             }}
           >
             {MEDIA.map(([id, name]) => (

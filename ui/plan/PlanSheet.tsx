@@ -29,8 +29,7 @@ export function PlanSheet({
         <div>
           <h1 className="text-2xl font-semibold">{study}</h1>
           <p>
-            after {master}; {page.plan.classSize} students, {plan.periods.length} × {page.plan.minutesPerPeriod}{' '}
-            minutes; {date}
+            after {master}; {page.plan.classSize} students, {plan.periods.length} × {page.plan.minutesPerPeriod} minutes; {date}
           </p>
         </div>
         <PeriodWall periods={plan.periods} />
@@ -51,8 +50,7 @@ export function PlanSheet({
           <ol className="ml-5 list-decimal">
             {plan.steps.map((s, i) => (
               <li key={i} className="break-inside-avoid">
-                <strong>{s.name}</strong>, {s.minutes} min{s.dry > 0 ? `, dries in ${s.dry} min` : ''}.{' '}
-                {s.mind.join(' ')}
+                <strong>{s.name}</strong>, {s.minutes} min{s.dry > 0 ? `, dries in ${s.dry} min` : ''}. {s.mind.join(' ')}
               </li>
             ))}
           </ol>

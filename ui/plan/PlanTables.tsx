@@ -28,7 +28,7 @@ export function Warnings({ plan, onChoose }: { plan: Plan; onChoose?: (step: num
         ))}
       </ul>
     </section>
-  ); // prettier-ignore
+  );
 }
 
 /** What has to be on the tables, how much paint, and the cautions. */
@@ -48,7 +48,11 @@ export function PlanTables({
   /** Whether the medium is mixed from paint, so that the palette's amounts are of use. */
   paints: boolean;
 }) {
-  const mixed = paintForPalette(palette.filter((c) => !c.ground), sheetMm, classSize); // prettier-ignore
+  const mixed = paintForPalette(
+    palette.filter((c) => !c.ground),
+    sheetMm,
+    classSize,
+  );
   return (
     <div className="grid gap-x-8 gap-y-4 md:grid-cols-2 print:grid-cols-2">
       <section className="break-inside-avoid">

@@ -1,6 +1,6 @@
 'use client';
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'; // prettier-ignore
+import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, X } from 'lucide-react';
 import { useId } from 'react';
@@ -51,11 +51,27 @@ export function StepList({ medium, steps, plan, chosen, onChoose, onChange }: Pr
                 step={s}
                 name={name(i)}
                 minutes={plan?.steps[i]?.minutes ?? null}
-                weight={plan?.warnings.filter((w) => w.step === i).map((w) => w.weight).sort((a, b) => a === 'spoils' ? -1 : b === 'spoils' ? 1 : 0)[0] ?? null}
+                weight={
+                  plan?.warnings
+                    .filter((w) => w.step === i)
+                    .map((w) => w.weight)
+                    .sort((a, b) => (a === 'spoils' ? -1 : b === 'spoils' ? 1 : 0))[0] ?? null
+                }
                 open={chosen === i}
                 onToggle={() => onChoose(chosen === i ? null : i)}
-                onRemove={() => { onChange(steps.filter((_, k) => k !== i), `leaving out “${name(i)}”`); onChoose(null); }}
-                onSet={(next) => onChange(steps.map((o, k) => (k === i ? next : o)), `“${name(i)}”`)}
+                onRemove={() => {
+                  onChange(
+                    steps.filter((_, k) => k !== i),
+                    `leaving out “${name(i)}”`,
+                  );
+                  onChoose(null);
+                }}
+                onSet={(next) =>
+                  onChange(
+                    steps.map((o, k) => (k === i ? next : o)),
+                    `“${name(i)}”`,
+                  )
+                }
                 mind={plan?.steps[i]?.mind ?? []}
               />
             ))}
@@ -79,7 +95,7 @@ export function StepList({ medium, steps, plan, chosen, onChoose, onChange }: Pr
         ))}
       </select>
     </section>
-  ); // prettier-ignore
+  );
 }
 
 interface RowProps {
@@ -134,8 +150,7 @@ function StepRow({ id, step, name, minutes, weight, open, mind, onToggle, onRemo
             </p>
           ))}
           <p>
-            <strong>Watch for</strong> {t.watch}. <strong>Easier:</strong> {t.easier}. <strong>Bolder:</strong>{' '}
-            {t.bolder}.
+            <strong>Watch for</strong> {t.watch}. <strong>Easier:</strong> {t.easier}. <strong>Bolder:</strong> {t.bolder}.
           </p>
           <p>
             <strong>For the quick:</strong> {t.extra}. <strong>Stuck?</strong> {t.stuck}.

@@ -58,9 +58,7 @@ export function usePlan(studyId: string, page: PlanPage) {
         timer.current = null;
         chain.current = chain.current.then(async () => {
           try {
-            version.current = (
-              await send<{ version: number }>('PUT', path, { ...next, version: version.current, label })
-            ).version;
+            version.current = (await send<{ version: number }>('PUT', path, { ...next, version: version.current, label })).version;
             setState('saved');
             setProblem(null);
             edited();

@@ -35,15 +35,7 @@ export function GridSheet({ study, work, date, source, paper, columns, points }:
         aria-label={`Grid sheet for ${work}`}
         style={{ breakAfter: 'page' }}
       >
-        <rect
-          x={placing.left}
-          y={placing.top}
-          width={placing.width}
-          height={placing.height}
-          fill="none"
-          stroke="#555"
-          strokeWidth="0.25"
-        />
+        <rect x={placing.left} y={placing.top} width={placing.width} height={placing.height} fill="none" stroke="#555" strokeWidth="0.25" />
         {Array.from({ length: columns - 1 }, (_, i) => (
           <line
             key={i}
@@ -66,31 +58,11 @@ export function GridSheet({ study, work, date, source, paper, columns, points }:
             strokeWidth="0.15"
           />
         ))}
-        <line
-          x1={paper[0] / 2}
-          x2={paper[0] / 2}
-          y1="2"
-          y2={paper[1] - 2}
-          stroke="#777"
-          strokeWidth="0.15"
-          strokeDasharray="2 2"
-        />
-        <line
-          y1={paper[1] / 2}
-          y2={paper[1] / 2}
-          x1="2"
-          x2={paper[0] - 2}
-          stroke="#777"
-          strokeWidth="0.15"
-          strokeDasharray="2 2"
-        />
+        <line x1={paper[0] / 2} x2={paper[0] / 2} y1="2" y2={paper[1] - 2} stroke="#777" strokeWidth="0.15" strokeDasharray="2 2" />
+        <line y1={paper[1] / 2} y2={paper[1] / 2} x1="2" x2={paper[0] - 2} stroke="#777" strokeWidth="0.15" strokeDasharray="2 2" />
         {told.map((p) => (
           <g key={p.name}>
-            <path
-              d={`M${p.t.left - 1.5} ${p.t.top}h3M${p.t.left} ${p.t.top - 1.5}v3`}
-              stroke="#000"
-              strokeWidth="0.25"
-            />
+            <path d={`M${p.t.left - 1.5} ${p.t.top}h3M${p.t.left} ${p.t.top - 1.5}v3`} stroke="#000" strokeWidth="0.25" />
             <text x={p.t.left + 1.8} y={p.t.top - 0.8} fontSize="2.6">
               {told.indexOf(p) + 1}
             </text>

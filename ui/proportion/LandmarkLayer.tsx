@@ -43,9 +43,7 @@ export function LandmarkLayer({ points, names, selected, width, onSelect, onDrag
               onFocus={() => onSelect(name)}
               onKeyDown={(e) => {
                 const step = e.shiftKey ? 10 : e.altKey ? 0.25 : 1;
-                const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[
-                  e.key
-                ];
+                const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[e.key];
                 if (by) {
                   e.preventDefault();
                   onDrag(name, [x + by[0], y + by[1]]);

@@ -53,24 +53,12 @@ function Placing({ studyId, works, work, template, rules }: Props & { work: Prop
       <TemplateChoice current={template} href={(t) => `${base}?work=${work.id}&template=${t}`} />
       <PlacingPrompt placing={placing}>
         <label className="inline-flex items-center gap-1">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-xs"
-            checked={lens}
-            onChange={(e) => setLens(e.target.checked)}
-          />{' '}
-          lens while placing
+          <input type="checkbox" className="checkbox checkbox-xs" checked={lens} onChange={(e) => setLens(e.target.checked)} /> lens while
+          placing
         </label>
       </PlacingPrompt>
       <Notice message={placing.problem} />
-      <MeasureTable
-        studyId={studyId}
-        works={works}
-        work={work}
-        template={template}
-        points={placing.points}
-        rules={rules}
-      />
+      <MeasureTable studyId={studyId} works={works} work={work} template={template} points={placing.points} rules={rules} />
       <GridLinks studyId={studyId} workId={work.id} template={template} />
       <RuleList studyId={studyId} rules={rules} />
     </Bench>
@@ -99,11 +87,7 @@ function MeasureTable({
     .filter((w) => w.id !== work.id)
     .flatMap((w) => w.sets.filter((s) => s.template === template).map((s) => measureProportions(template, s.points)));
   if (!rows.length)
-    return (
-      <p className="mt-3">
-        Measures appear as soon as their points are placed. The largest departures from nature come first.
-      </p>
-    );
+    return <p className="mt-3">Measures appear as soon as their points are placed. The largest departures from nature come first.</p>;
   const digits = (unit: string) => (unit === 'degrees' ? 1 : 2);
   return (
     <table className="mt-3 w-full text-sm">
@@ -125,9 +109,7 @@ function MeasureTable({
       </thead>
       <tbody>
         {rows.map((r) => {
-          const elsewhere = others.flatMap((o) =>
-            o.filter((p) => p.name === r.name && p.value !== null).map((p) => p.value!),
-          );
+          const elsewhere = others.flatMap((o) => o.filter((p) => p.name === r.name && p.value !== null).map((p) => p.value!));
           const mean = [r.value!, ...elsewhere].reduce((s, v) => s + v, 0) / (elsewhere.length + 1);
           const feature = `proportion.${r.name}`;
           const words = MEASURE_WORDS[r.name];
@@ -148,10 +130,7 @@ function MeasureTable({
                 {r.value!.toFixed(digits(r.unit))}
                 {unit}
               </td>
-              <td
-                className="py-1 text-right"
-                title={VITRUVIUS[r.name] ? `Vitruvius: ${VITRUVIUS[r.name].toFixed(2)}` : undefined}
-              >
+              <td className="py-1 text-right" title={VITRUVIUS[r.name] ? `Vitruvius: ${VITRUVIUS[r.name].toFixed(2)}` : undefined}>
                 {r.canon === null ? '–' : r.canon.toFixed(2)}
               </td>
               <td className="py-1 text-right">{r.factor === null ? '–' : `× ${r.factor.toFixed(2)}`}</td>
@@ -170,11 +149,7 @@ function GridLinks({ studyId, workId, template }: { studyId: string; workId: str
     <p className="mt-3 text-sm">
       Print a grid sheet at true scale:{' '}
       {PAPERS.map((p) => (
-        <Link
-          key={p}
-          className="link mr-2"
-          href={`/studies/${studyId}/proportion/sheet?work=${workId}&template=${template}&paper=${p}`}
-        >
+        <Link key={p} className="link mr-2" href={`/studies/${studyId}/proportion/sheet?work=${workId}&template=${template}&paper=${p}`}>
           {p}
         </Link>
       ))}

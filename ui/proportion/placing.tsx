@@ -8,17 +8,16 @@ import { LandmarkLayer } from './LandmarkLayer';
 import { LandmarkSet, useLandmarks } from './useLandmarks';
 
 /** Placing the points of a template, one after another, on a work, a piece or a reference. */
-export function usePlacing(
-  subject: 'work' | 'piece' | 'reference',
-  id: string,
-  template: TemplateName,
-  sets: readonly LandmarkSet[],
-) {
-  const held = useLandmarks(subject, id, template, sets.find((s) => s.template === template)); // prettier-ignore
+export function usePlacing(subject: 'work' | 'piece' | 'reference', id: string, template: TemplateName, sets: readonly LandmarkSet[]) {
+  const held = useLandmarks(
+    subject,
+    id,
+    template,
+    sets.find((s) => s.template === template),
+  );
   const [selected, setSelected] = useState<string | null>(null);
   const all = TEMPLATES[template];
-  const next =
-    all.find((p) => !held.points[p.name] && p.name === selected) ?? all.find((p) => !held.points[p.name]) ?? null;
+  const next = all.find((p) => !held.points[p.name] && p.name === selected) ?? all.find((p) => !held.points[p.name]) ?? null;
   return { ...held, all, next, selected, setSelected };
 }
 
@@ -86,8 +85,7 @@ export function PlacingPrompt({ placing, children }: { placing: Placing; childre
         )}
       </p>
       <p className="text-sm">
-        {Object.keys(points).length} of {all.length} points; a hidden one can be left out. {text.shared[state]}.{' '}
-        {children}
+        {Object.keys(points).length} of {all.length} points; a hidden one can be left out. {text.shared[state]}. {children}
       </p>
       <details className="mt-1 text-sm">
         <summary>All points</summary>

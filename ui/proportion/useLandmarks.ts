@@ -13,12 +13,7 @@ export interface LandmarkSet {
 export type SaveState = 'saved' | 'saving' | 'failed';
 
 /** The points of one template on one subject, saved as they are placed. A newer state from another window is shown, not overwritten. */
-export function useLandmarks(
-  subject: 'work' | 'piece' | 'reference',
-  id: string,
-  template: string,
-  first: LandmarkSet | undefined,
-) {
+export function useLandmarks(subject: 'work' | 'piece' | 'reference', id: string, template: string, first: LandmarkSet | undefined) {
   const [points, setPoints] = useState<Points>(first?.points ?? {});
   const [state, setState] = useState<SaveState>('saved');
   const [problem, setProblem] = useState<string | null>(null);

@@ -38,9 +38,7 @@ export function RuleList({ studyId, rules }: { studyId: string; rules: readonly 
                 maxLength={300}
                 className="w-full border-b border-transparent bg-transparent hover:border-base-content/50 focus:border-base-content"
                 skip={(sentence) => !sentence.trim()}
-                onSave={(sentence) =>
-                  act(() => send('PATCH', `/api/studies/${studyId}/rules/${r.id}`, { version: r.version, sentence }))
-                }
+                onSave={(sentence) => act(() => send('PATCH', `/api/studies/${studyId}/rules/${r.id}`, { version: r.version, sentence }))}
               />
               {r.evidence && <span className="block text-xs">{r.evidence}</span>}
             </span>

@@ -6,11 +6,39 @@ import { useAct } from '../shared/useAct';
 import { text } from '../text/en';
 
 const CHOICES = [
-  ['units', 'Measures in', [['mm', 'millimetres'], ['inch', 'inches']]],
-  ['spelling', 'Spelling', [['british', 'British'], ['american', 'American']]],
-  ['paper', 'Paper of the printer', [['A4', 'A4'], ['Letter', 'Letter']]],
-  ['hand', 'You draw with the', [['right', 'right hand'], ['left', 'left hand']]],
-] as const; // prettier-ignore
+  [
+    'units',
+    'Measures in',
+    [
+      ['mm', 'millimetres'],
+      ['inch', 'inches'],
+    ],
+  ],
+  [
+    'spelling',
+    'Spelling',
+    [
+      ['british', 'British'],
+      ['american', 'American'],
+    ],
+  ],
+  [
+    'paper',
+    'Paper of the printer',
+    [
+      ['A4', 'A4'],
+      ['Letter', 'Letter'],
+    ],
+  ],
+  [
+    'hand',
+    'You draw with the',
+    [
+      ['right', 'right hand'],
+      ['left', 'left hand'],
+    ],
+  ],
+] as const;
 
 export interface SettingsView {
   units: string;
@@ -46,13 +74,7 @@ export function SettingsForm({ settings }: { settings: SettingsView }) {
       <section className="grid gap-2 border-t border-base-300 pt-3">
         <h2 className="text-xl font-semibold">{text.deleting.accountTitle}</h2>
         <p>{text.deleting.accountHow}</p>
-        <DeleteForGood
-          what="account"
-          label={text.deleting.account}
-          from="/api/account"
-          path="/api/account"
-          then="/sign-in"
-        />
+        <DeleteForGood what="account" label={text.deleting.account} from="/api/account" path="/api/account" then="/sign-in" />
       </section>
     </div>
   );

@@ -38,13 +38,7 @@ export function Bench({
             <legend className="sr-only">Ground of the bench</legend>
             {(['white', 'grey', 'black'] as const).map((s) => (
               <label key={s} className="flex cursor-pointer items-center gap-1 px-1">
-                <input
-                  type="radio"
-                  name="surround"
-                  className="sr-only peer"
-                  checked={surround === s}
-                  onChange={() => choose(s)}
-                />
+                <input type="radio" name="surround" className="sr-only peer" checked={surround === s} onChange={() => choose(s)} />
                 <span
                   aria-hidden
                   className="size-5 border border-base-content peer-checked:outline-2 peer-checked:outline-offset-2 peer-focus-visible:outline-4"

@@ -82,13 +82,7 @@ export function DeleteForGood({
             <p>{t.final}</p>
             <label className="grid gap-1">
               {t.type(going.name)}
-              <input
-                className="input w-full"
-                autoFocus
-                autoComplete="off"
-                value={typed}
-                onChange={(e) => setTyped(e.target.value)}
-              />
+              <input className="input w-full" autoFocus autoComplete="off" value={typed} onChange={(e) => setTyped(e.target.value)} />
             </label>
             <Notice message={problem} />
             <div className="flex gap-2">

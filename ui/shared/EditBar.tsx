@@ -42,18 +42,11 @@ export function EditBar({ studyId }: { studyId: string }) {
   }, [refreshing]);
   const [state, setState] = useState<State>({ undo: null, redo: null });
   const [told, setTold] = useState('');
-  const load = useCallback(
-    () => void get<State>(`/api/studies/${studyId}/edits`).then(setState, () => undefined),
-    [studyId],
-  );
+  const load = useCallback(() => void get<State>(`/api/studies/${studyId}/edits`).then(setState, () => undefined), [studyId]);
   const step = useCallback(
     async (direction: 'undo' | 'redo') => {
       try {
-        const next = await send<State & { label: string; problem: string | null }>(
-          'POST',
-          `/api/studies/${studyId}/edits`,
-          { direction },
-        );
+        const next = await send<State & { label: string; problem: string | null }>('POST', `/api/studies/${studyId}/edits`, { direction });
         setState(next);
         setTold(next.problem ?? `${direction === 'undo' ? 'Undone' : 'Redone'}: ${next.label}`);
         window.dispatchEvent(new Event(STEPPED));
@@ -87,22 +80,10 @@ export function EditBar({ studyId }: { studyId: string }) {
     <span className="ml-auto flex items-center gap-2 text-sm">
       <SaveState />
       <span role="status">{told}</span>
-      <button
-        type="button"
-        className="btn btn-sm"
-        disabled={!state.undo}
-        title={state.undo ?? undefined}
-        onClick={() => void step('undo')}
-      >
+      <button type="button" className="btn btn-sm" disabled={!state.undo} title={state.undo ?? undefined} onClick={() => void step('undo')}>
         <Undo2 aria-hidden className="size-4" /> {text.shared.undo}
       </button>
-      <button
-        type="button"
-        className="btn btn-sm"
-        disabled={!state.redo}
-        title={state.redo ?? undefined}
-        onClick={() => void step('redo')}
-      >
+      <button type="button" className="btn btn-sm" disabled={!state.redo} title={state.redo ?? undefined} onClick={() => void step('redo')}>
         <Redo2 aria-hidden className="size-4" /> {text.shared.redo}
       </button>
     </span>

@@ -17,11 +17,7 @@ async function answerOf<T>(response: Response): Promise<T> {
   return value as T;
 }
 
-export async function send<T = unknown>(
-  method: 'POST' | 'PATCH' | 'DELETE' | 'PUT',
-  path: string,
-  value?: unknown,
-): Promise<T> {
+export async function send<T = unknown>(method: 'POST' | 'PATCH' | 'DELETE' | 'PUT', path: string, value?: unknown): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
@@ -49,11 +45,7 @@ type Fields = Record<string, string>;
 /** A picture is sent again this often while others are coming in; at a second or two each that is some minutes. */
 const MOST_TURNS = 120;
 
-function sendOnce<T>(
-  path: string,
-  form: FormData,
-  onProgress?: (share: number) => void,
-): Promise<T | { wait: number }> {
+function sendOnce<T>(path: string, form: FormData, onProgress?: (share: number) => void): Promise<T | { wait: number }> {
   return new Promise((done, fail) => {
     const request = new XMLHttpRequest();
     request.open('POST', path);

@@ -64,22 +64,12 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
       <h1 className="text-3xl font-semibold">{t.title}</h1>
       <label className="grid gap-1">
         {t.name}
-        <input
-          className="input w-full"
-          placeholder={t.namePlaceholder}
-          aria-invalid={!!errors.title}
-          {...register('title')}
-        />
+        <input className="input w-full" placeholder={t.namePlaceholder} aria-invalid={!!errors.title} {...register('title')} />
         {errors.title && <span className="text-error">{errors.title.message}</span>}
       </label>
       <label className="grid gap-1">
         {t.master}
-        <input
-          className="input w-full"
-          placeholder={t.masterPlaceholder}
-          aria-invalid={!!errors.master}
-          {...register('master')}
-        />
+        <input className="input w-full" placeholder={t.masterPlaceholder} aria-invalid={!!errors.master} {...register('master')} />
         {errors.master && <span className="text-error">{errors.master.message}</span>}
       </label>
       <fieldset className="flex flex-wrap gap-x-6 gap-y-1">

@@ -34,9 +34,7 @@ export function StudyList({ studies }: { studies: StudyCard[] }) {
           <li key={s.id} className="flex flex-col gap-2">
             <Link href={s.href} className="flex gap-4 border-t-2 border-base-content/60 pt-3 hover:bg-base-200">
               <span className="bench flex h-36 w-44 shrink-0 items-center justify-center p-2">
-                {s.coverId && (
-                  <img src={`/api/pictures/${s.coverId}?size=small`} alt="" className="max-h-full max-w-full" />
-                )}
+                {s.coverId && <img src={`/api/pictures/${s.coverId}?size=small`} alt="" className="max-h-full max-w-full" />}
               </span>
               <span className="flex flex-col gap-1">
                 <span className="font-title text-xl font-semibold">{s.title}</span>

@@ -92,8 +92,7 @@ export const text = {
     weights: { spoils: 'spoils', risks: 'at risk', mind: 'mind' },
     materials: 'On the tables',
     colours: 'Colours to mix, for the class',
-    coloursHow:
-      'Share of the sheet × its area × one coat × the class, a quarter more for waste. Mix enough of each at once.',
+    coloursHow: 'Share of the sheet × its area × one coat × the class, a quarter more for waste. Mix enough of each at once.',
     cautions: 'Cautions',
     print: 'Print the plan',
     period: (n: number) => `Period ${n}`,
@@ -108,8 +107,7 @@ export const text = {
     manner: 'manner',
     print: 'Print the ghost',
     checklist: 'Rules to tick off',
-    noMaster:
-      'No work of the study has these points placed yet: place them on Proportion, and the master’s factors appear here.',
+    noMaster: 'No work of the study has these points placed yet: place them on Proportion, and the master’s factors appear here.',
     noPoints: 'Place the same points on the reference: choose “Place points”.',
   },
   hanging: {
@@ -137,8 +135,7 @@ export const text = {
       const pieces = many(n.pieces, 'piece', 'pieces');
       if (what === 'study')
         return `Gone with it: ${many(n.works, 'work', 'works')} and ${pieces}, every photograph, reading, rule, note and plan.`;
-      if (what === 'student')
-        return `Gone with this student: ${pieces} with photographs, readings, notes, and own references.`;
+      if (what === 'student') return `Gone with this student: ${pieces} with photographs, readings, notes, and own references.`;
       if (what === 'class')
         return `Gone with it: ${many(n.students, 'student', 'students')} and ${pieces}, photographs included. ${n.studies === 1 ? 'Its study stays' : `Its ${n.studies} studies stay`}, with the master’s works and the rules.`;
       return `Gone with this account: ${many(n.studies, 'study', 'studies')}, ${many(n.works, 'work', 'works')}, ${pieces} and ${many(n.students, 'student', 'students')}, and everything in its cupboard.`;

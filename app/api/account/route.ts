@@ -6,6 +6,4 @@ import { deletionSchema } from '@/server/studies/schemas';
 export const GET = handle(({ teacher }) => accountGoing(teacher.id));
 
 /** Deletes the account and everything of it for good; the body holds its e-mail as typed. */
-export const DELETE = handle(async ({ teacher, request }) =>
-  removeAccount(teacher.id, (await body(request, deletionSchema)).name),
-);
+export const DELETE = handle(async ({ teacher, request }) => removeAccount(teacher.id, (await body(request, deletionSchema)).name));

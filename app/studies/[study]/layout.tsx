@@ -6,13 +6,7 @@ import { Rail } from '@/ui/shared/Rail';
 import { Shell } from '@/ui/shared/Shell';
 import { openStudy } from '../../session';
 
-export default async function StudyLayout({
-  children,
-  params,
-}: {
-  children: ReactNode;
-  params: Promise<{ study: string }>;
-}) {
+export default async function StudyLayout({ children, params }: { children: ReactNode; params: Promise<{ study: string }> }) {
   const { study: id } = await params;
   const { teacher, study, rail } = await openStudy(id);
   return (

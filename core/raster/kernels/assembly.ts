@@ -43,17 +43,7 @@ function padRow(from: usize, to: usize, n: i32, r: i32): void {
  * Rows of a w × h plane convolved with one kernel, columns with another, edges repeated.
  * `work` holds w · (h + 2·ry) + w + 2·rx numbers.
  */
-export function separable(
-  from: usize,
-  to: usize,
-  w: i32,
-  h: i32,
-  kx: usize,
-  rx: i32,
-  ky: usize,
-  ry: i32,
-  work: usize,
-): void {
+export function separable(from: usize, to: usize, w: i32, h: i32, kx: usize, rx: i32, ky: usize, ry: i32, work: usize): void {
   const row: usize = (<usize>w) << 2;
   const line = work + row * <usize>(h + 2 * ry);
   for (let y: i32 = 0; y < h; y++) {
@@ -221,10 +211,7 @@ export function tensor(
     const counts = f32x4.gt(over, zero);
     const difference = f32x4.sub(a, b);
     const size = f32x4.sqrt(f32x4.add(f32x4.mul(difference, difference), f32x4.mul(c2, c2)));
-    const weight = v128.and(
-      f32x4.div(f32x4.mul(f32x4.sqrt(f32x4.max(over, zero)), size), f32x4.max(energy, f32x4.splat(1e-30))),
-      counts,
-    );
+    const weight = v128.and(f32x4.div(f32x4.mul(f32x4.sqrt(f32x4.max(over, zero)), size), f32x4.max(energy, f32x4.splat(1e-30))), counts);
     // Gradient angle with y down; the stroke runs square to it, and the viewer's angle turns the other way.
     let seen = f32x4.sub(f32x4.splat(90), f32x4.mul(arcTangent(c2, difference), f32x4.splat(28.64789)));
     seen = v128.bitselect(f32x4.sub(seen, f32x4.splat(180)), seen, f32x4.ge(seen, f32x4.splat(180)));
@@ -307,17 +294,13 @@ export function departure(rgb: usize, to: usize, n: i32, linear: usize, cube: us
     const blue = load<f32>(linear + ((<usize>load<u8>(at + 2)) << 2));
     const fx = tabled(
       cube,
-      <f32>(0.4123907993 / 0.9504559271) * red +
-        <f32>(0.3575843394 / 0.9504559271) * green +
-        <f32>(0.1804807884 / 0.9504559271) * blue,
+      <f32>(0.4123907993 / 0.9504559271) * red + <f32>(0.3575843394 / 0.9504559271) * green + <f32>(0.1804807884 / 0.9504559271) * blue,
       4096,
     );
     const fy = tabled(cube, <f32>0.2126390059 * red + <f32>0.7151686788 * green + <f32>0.0721923154 * blue, 4096);
     const fz = tabled(
       cube,
-      <f32>(0.0193308187 / 1.0890577508) * red +
-        <f32>(0.1191947798 / 1.0890577508) * green +
-        <f32>(0.9505321522 / 1.0890577508) * blue,
+      <f32>(0.0193308187 / 1.0890577508) * red + <f32>(0.1191947798 / 1.0890577508) * green + <f32>(0.9505321522 / 1.0890577508) * blue,
       4096,
     );
     const dL = <f32>116 * fy - <f32>16 - L;

@@ -3,7 +3,13 @@ import { Mask, Plane } from '../image';
 import { seededRandom } from '../statistics';
 import { box, dilateMax, distance, erodeMin, separable, tensor } from './kernels';
 
-const SIZES = [[384, 384], [131, 77], [64, 5], [5, 9], [1, 40]] as const; // prettier-ignore
+const SIZES = [
+  [384, 384],
+  [131, 77],
+  [64, 5],
+  [5, 9],
+  [1, 40],
+] as const;
 
 function noise(width: number, height: number, seed = 3): Plane {
   const random = seededRandom(seed);
@@ -15,9 +21,7 @@ const dirty = (value: number) => box({ width: 700, height: 700, data: new Float3
 
 /** Everything a result holds, as bytes. */
 const bytesOf = (result: object): Buffer =>
-  Buffer.concat(
-    Object.values(result).map((v) => (v instanceof Float32Array ? Buffer.from(v.buffer) : Buffer.alloc(0))),
-  );
+  Buffer.concat(Object.values(result).map((v) => (v instanceof Float32Array ? Buffer.from(v.buffer) : Buffer.alloc(0))));
 
 /** The same work on memory full of nothing, of no-numbers and of huge ones must give the same. */
 function steady<T extends object>(work: () => T): T {
@@ -37,11 +41,9 @@ function plainSeparable({ width, height, data }: Plane, kx: readonly number[], k
   const out = new Float64Array(width * height);
   const [rx, ry] = [kx.length >> 1, ky.length >> 1];
   for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++)
-      kx.forEach((k, i) => (rows[y * width + x] += k * data[y * width + clampIndex(x + i - rx, width)]));
+    for (let x = 0; x < width; x++) kx.forEach((k, i) => (rows[y * width + x] += k * data[y * width + clampIndex(x + i - rx, width)]));
   for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++)
-      ky.forEach((k, i) => (out[y * width + x] += k * rows[clampIndex(y + i - ry, height) * width + x]));
+    for (let x = 0; x < width; x++) ky.forEach((k, i) => (out[y * width + x] += k * rows[clampIndex(y + i - ry, height) * width + x]));
   return out;
 }
 
@@ -53,7 +55,10 @@ const worst = (a: ArrayLike<number>, b: ArrayLike<number>): number => {
 
 test.each(SIZES)('convolution and running means of %i × %i', (w, h) => {
   const p = noise(w, h);
-  const [kx, ky] = [[0.1, 0.2, 0.4, 0.2, 0.1], [-0.5, 0, 0.5]]; // prettier-ignore
+  const [kx, ky] = [
+    [0.1, 0.2, 0.4, 0.2, 0.1],
+    [-0.5, 0, 0.5],
+  ];
   const out = steady(() => separable(p, Float32Array.from(kx), Float32Array.from(ky)));
   expect(worst(out.data, plainSeparable(p, kx, ky))).toBeLessThan(1e-4);
   const even = Array.from({ length: 9 }, () => 1 / 9);
@@ -64,8 +69,7 @@ test.each(SIZES)('largest and smallest near each pixel of %i × %i', (w, h) => {
   const p = noise(w, h);
   const near = (x: number, y: number, pick: (...v: number[]) => number) => {
     let best = p.data[y * w + x];
-    for (let j = -3; j <= 3; j++)
-      for (let i = -3; i <= 3; i++) best = pick(best, p.data[clampIndex(y + j, h) * w + clampIndex(x + i, w)]);
+    for (let j = -3; j <= 3; j++) for (let i = -3; i <= 3; i++) best = pick(best, p.data[clampIndex(y + j, h) * w + clampIndex(x + i, w)]);
     return best;
   };
   const [high, low] = [steady(() => dilateMax(p, 3)), steady(() => erodeMin(p, 3))];
@@ -96,7 +100,7 @@ test.each([
 ] as const)('structure tensor of %i × %i', (w, h) => {
   // Stripes that climb to the right at 30°, as the viewer sees it.
   const [c, s] = [Math.cos(Math.PI / 6), Math.sin(Math.PI / 6)];
-  const data = Float32Array.from({ length: w * h }, (_, i) => 50 + 40 * Math.sin(((i % w) * s + Math.floor(i / w) * c) / 1.6)); // prettier-ignore
+  const data = Float32Array.from({ length: w * h }, (_, i) => 50 + 40 * Math.sin(((i % w) * s + Math.floor(i / w) * c) / 1.6));
   const derive = Float32Array.from([-0.1, -0.25, 0, 0.25, 0.1]);
   const soften = Float32Array.from([0.06, 0.24, 0.4, 0.24, 0.06]);
   const t = steady(() => tensor({ width: w, height: h, data }, derive, soften, 0.5));

@@ -6,11 +6,34 @@ interface Exports {
   separable(from: number, to: number, w: number, h: number, kx: number, rx: number, ky: number, ry: number, work: number): void;
   box(from: number, to: number, w: number, h: number, r: number, work: number): void;
   spread(from: number, to: number, w: number, h: number, r: number, low: boolean, work: number): void;
-  tensor(from: number, out: number, w: number, h: number, derive: number, soften: number, r: number, floor: number, plane: number, work: number): void;
+  tensor(
+    from: number,
+    out: number,
+    w: number,
+    h: number,
+    derive: number,
+    soften: number,
+    r: number,
+    floor: number,
+    plane: number,
+    work: number,
+  ): void;
   distance(mask: number, to: number, w: number, h: number, work: number): void;
   departure(rgb: number, to: number, n: number, linear: number, cube: number, L: number, a: number, b: number): void;
-  gather(rgb: number, stride: number, count: number, rowWeights: number, sums: number, row: number, width: number, firsts: number, lengths: number, weights: number, linear: number): void;
-} // prettier-ignore
+  gather(
+    rgb: number,
+    stride: number,
+    count: number,
+    rowWeights: number,
+    sums: number,
+    row: number,
+    width: number,
+    firsts: number,
+    lengths: number,
+    weights: number,
+    linear: number,
+  ): void;
+}
 
 interface Held {
   run: Exports;
@@ -52,10 +75,9 @@ class Desk {
     const at = this.next;
     this.next = (at + bytes + SLACK + 15) & ~15;
     const { memory } = this.held;
-    if (this.next > memory.buffer.byteLength)
-      memory.grow(Math.ceil((this.next - memory.buffer.byteLength) / 65536));
+    if (this.next > memory.buffer.byteLength) memory.grow(Math.ceil((this.next - memory.buffer.byteLength) / 65536));
     return at;
-  } // prettier-ignore
+  }
 
   lay(numbers: Numbers): number {
     const at = this.room(numbers.byteLength);
@@ -93,7 +115,7 @@ function through(source: Plane, work: number, run: (desk: Desk, from: number, to
   const data = desk.floats(to, width * height);
   desk.leave();
   return { width, height, data };
-} // prettier-ignore
+}
 
 const separableWork = (w: number, h: number, rx: number, ry: number) => w * (h + 2 * ry) + w + 2 * rx;
 const boxWork = (w: number, h: number, r: number) => w * h + w + 2 * r + 2 * w + 8;
@@ -115,9 +137,7 @@ export function box(source: Plane, radius: number): Plane {
 
 function spread(source: Plane, radius: number, low: boolean): Plane {
   const { width: w, height: h } = source;
-  return through(source, separableWork(w, h, radius, radius), (desk, from, to, work) =>
-    desk.run.spread(from, to, w, h, radius, low, work),
-  );
+  return through(source, separableWork(w, h, radius, radius), (desk, from, to, work) => desk.run.spread(from, to, w, h, radius, low, work));
 }
 
 /** Largest value in a square of (2r+1) px round each pixel, edges repeated. */
@@ -169,11 +189,11 @@ export function departureFrom(image: RgbImage, lab: readonly number[], linear: F
   const { width, height } = image;
   const desk = new Desk();
   const to = desk.room(width * height * 4);
-  desk.run.departure(desk.lay(image.data), to, width * height, desk.lay(linear), desk.lay(cube), lab[0], lab[1], lab[2]); // prettier-ignore
+  desk.run.departure(desk.lay(image.data), to, width * height, desk.lay(linear), desk.lay(cube), lab[0], lab[1], lab[2]);
   const data = desk.floats(to, width * height);
   desk.leave();
   return { width, height, data };
-} // prettier-ignore
+}
 
 /** From which source pixel on a result pixel takes how many, and with which shares. */
 export interface Span {
@@ -182,7 +202,13 @@ export interface Span {
 }
 
 /** Area means of sRGB bytes in linear light, row by row; `put` is given each result row of 3 · xs.length floats, not to be kept. */
-export function gatherRows(image: RgbImage, xs: readonly Span[], ys: readonly Span[], linear: Float32Array, put: (row: Float32Array, y: number) => void): void {
+export function gatherRows(
+  image: RgbImage,
+  xs: readonly Span[],
+  ys: readonly Span[],
+  linear: Float32Array,
+  put: (row: Float32Array, y: number) => void,
+): void {
   const desk = new Desk();
   const stride = image.width * 3;
   const most = ys.reduce((m, s) => Math.max(m, s.weights.length), 0);
@@ -208,4 +234,4 @@ export function gatherRows(image: RgbImage, xs: readonly Span[], ys: readonly Sp
     put(desk.glance(row, xs.length * 3), y);
   });
   desk.leave();
-} // prettier-ignore
+}

@@ -53,9 +53,7 @@ export function PictureView({
     let stale = false;
     const worker = readingWorker();
     const url = wholePicture(pictureId);
-    void (wanted === 's' ? worker.squint(url, 9) : worker.values(url, steps)).then(
-      (picture) => !stale && setMade({ key, picture }),
-    );
+    void (wanted === 's' ? worker.squint(url, 9) : worker.values(url, steps)).then((picture) => !stale && setMade({ key, picture }));
     return () => {
       stale = true;
     };
@@ -65,9 +63,7 @@ export function PictureView({
     if (!ready || !canvas.current) return;
     canvas.current.width = ready.width;
     canvas.current.height = ready.height;
-    canvas.current
-      .getContext('2d')!
-      .putImageData(new ImageData(new Uint8ClampedArray(ready.rgba), ready.width, ready.height), 0, 0);
+    canvas.current.getContext('2d')!.putImageData(new ImageData(new Uint8ClampedArray(ready.rgba), ready.width, ready.height), 0, 0);
   }, [ready]);
   const place = (e: PointerEvent): [number, number] => {
     const box = frame.current!.getBoundingClientRect();
@@ -114,13 +110,7 @@ export function PictureView({
           {on.grid && (
             <g stroke="#ffffff" strokeWidth={width / 700} style={{ mixBlendMode: 'difference' }}>
               {Array.from({ length: gridColumns - 1 }, (_, i) => (
-                <line
-                  key={`c${i}`}
-                  x1={((i + 1) * width) / gridColumns}
-                  x2={((i + 1) * width) / gridColumns}
-                  y1={0}
-                  y2={height}
-                />
+                <line key={`c${i}`} x1={((i + 1) * width) / gridColumns} x2={((i + 1) * width) / gridColumns} y1={0} y2={height} />
               ))}
               {Array.from({ length: rows - 1 }, (_, i) => (
                 <line key={`r${i}`} y1={((i + 1) * height) / rows} y2={((i + 1) * height) / rows} x1={0} x2={width} />

@@ -44,12 +44,7 @@ export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
           </button>
         );
       })}
-      <button
-        type="button"
-        aria-expanded={help}
-        className="rounded px-2 py-1 text-sm hover:bg-base-300"
-        onClick={() => setHelp(!help)}
-      >
+      <button type="button" aria-expanded={help} className="rounded px-2 py-1 text-sm hover:bg-base-300" onClick={() => setHelp(!help)}>
         ? <span className="sr-only">all keys</span>
       </button>
       {help && (

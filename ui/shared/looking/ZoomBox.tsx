@@ -59,7 +59,7 @@ export function ZoomBox({ view, onView, label, style, children }: Props) {
     if (!held.current || !frame.current) return;
     const { width, height } = frame.current.getBoundingClientRect();
     const { x, y, from } = held.current;
-    onView(bounded({ zoom: from.zoom, x: from.x - (e.clientX - x) / width / from.zoom, y: from.y - (e.clientY - y) / height / from.zoom })); // prettier-ignore
+    onView(bounded({ zoom: from.zoom, x: from.x - (e.clientX - x) / width / from.zoom, y: from.y - (e.clientY - y) / height / from.zoom }));
   };
   const { zoom, x, y } = view;
   return (

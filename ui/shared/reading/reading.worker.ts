@@ -77,12 +77,7 @@ const api = {
     const picture = shown(posterise(L, read));
     return transfer({ ...picture, steps: read }, [picture.rgba.buffer]);
   },
-  async patch(
-    url: string,
-    rect: Rect,
-    ground: number[] | null,
-    mmPerPixel: number | null,
-  ): Promise<{ reading: Reading; ms: number }> {
+  async patch(url: string, rect: Rect, ground: number[] | null, mmPerPixel: number | null): Promise<{ reading: Reading; ms: number }> {
     const image = await open(url);
     const begun = performance.now();
     const reading = measurePatch(image, rect, ground, mmPerPixel);

@@ -85,9 +85,15 @@ function useTyped({ place, stored, onSave, skip }: Own) {
 export function TypedInput({ place, stored, onSave, skip, ...rest }: Own & Omit<ComponentProps<'input'>, 'value' | 'onChange' | 'onBlur'>) {
   const { text, change, flush } = useTyped({ place, stored, onSave, skip });
   return <input {...rest} value={text} onChange={(e) => change(e.target.value)} onBlur={() => void flush(true)} />;
-} // prettier-ignore
+}
 
-export function TypedArea({ place, stored, onSave, skip, ...rest }: Own & Omit<ComponentProps<'textarea'>, 'value' | 'onChange' | 'onBlur'>) {
+export function TypedArea({
+  place,
+  stored,
+  onSave,
+  skip,
+  ...rest
+}: Own & Omit<ComponentProps<'textarea'>, 'value' | 'onChange' | 'onBlur'>) {
   const { text, change, flush } = useTyped({ place, stored, onSave, skip });
   return <textarea {...rest} value={text} onChange={(e) => change(e.target.value)} onBlur={() => void flush(true)} />;
-} // prettier-ignore
+}

@@ -38,13 +38,6 @@ export default async function ColourPage({
     chroma: held.profile.chroma,
   };
   return (
-    <ColourBench
-      studyId={study}
-      works={slim}
-      work={work}
-      read={read}
-      kits={await listKits(teacher.id)}
-      rules={await listRules(study)}
-    />
+    <ColourBench studyId={study} works={slim} work={work} read={read} kits={await listKits(teacher.id)} rules={await listRules(study)} />
   );
 }

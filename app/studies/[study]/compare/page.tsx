@@ -20,10 +20,7 @@ export default async function ComparePage({
   const works = (await listWorks(study)).filter((w) => !w.foil);
   const { piece: wanted, source: against } = await searchParams;
   // Without a choice, an original that has been compared.
-  const piece =
-    pieces.find((p) => p.id === wanted) ??
-    pieces.find((p) => p.kind === 'original' && p.closeness !== null) ??
-    pieces[0];
+  const piece = pieces.find((p) => p.id === wanted) ?? pieces.find((p) => p.kind === 'original' && p.closeness !== null) ?? pieces[0];
   if (!piece || !works.length)
     return (
       <div className="bench m-5 flex flex-1 items-center justify-center p-10">
@@ -38,8 +35,7 @@ export default async function ComparePage({
     );
   const { comparison, notes } = await comparisonOf(piece.id);
   const rules = await rulesWithAnswers(study, piece.id);
-  const source =
-    works.find((w) => w.id === against) ?? works.find((w) => w.id === comparison?.nearestWorkId) ?? works[0];
+  const source = works.find((w) => w.id === against) ?? works.find((w) => w.id === comparison?.nearestWorkId) ?? works[0];
   const { units, spelling } = settings;
   const slim = works.map((w) => ({
     id: w.id,

@@ -20,8 +20,7 @@ export default async function MakePage({
   const { reference, template } = await searchParams;
   const current = references.find((r) => r.id === reference) ?? references[0] ?? null;
   const placed = current?.sets[0]?.template;
-  const wanted =
-    template && isTemplate(template) ? template : placed && isTemplate(placed) ? placed : 'figure-standing';
+  const wanted = template && isTemplate(template) ? template : placed && isTemplate(placed) ? placed : 'figure-standing';
   return (
     <MakeBench
       studyId={study}

@@ -24,10 +24,9 @@ export default async function MarksPage({
   const wanted = (await searchParams).work;
   const work = works.find((w) => w.id === wanted) ?? works[0];
   const held = await profileOf(work.pictureId, work.widthMm);
-  const shares = MARK_KINDS.map((k): [string, number] => [
-    kindName(k),
-    held?.profile.features[`marks.share.${k}`]?.value ?? 0,
-  ]).sort((a, b) => b[1] - a[1]);
+  const shares = MARK_KINDS.map((k): [string, number] => [kindName(k), held?.profile.features[`marks.share.${k}`]?.value ?? 0]).sort(
+    (a, b) => b[1] - a[1],
+  );
   const pins = await pinsOf(study);
   const slim = works.map((w) => ({
     id: w.id,

@@ -31,15 +31,6 @@ export default async function ProportionPage({
   }));
   const current = withSets.find((w) => w.id === work) ?? withSets.find((w) => w.sets.length) ?? withSets[0];
   const placed = current.sets[0]?.template;
-  const wanted =
-    template && isTemplate(template) ? template : placed && isTemplate(placed) ? placed : 'figure-standing';
-  return (
-    <ProportionBench
-      studyId={study}
-      works={withSets}
-      current={current.id}
-      template={wanted}
-      rules={await listRules(study)}
-    />
-  );
+  const wanted = template && isTemplate(template) ? template : placed && isTemplate(placed) ? placed : 'figure-standing';
+  return <ProportionBench studyId={study} works={withSets} current={current.id} template={wanted} rules={await listRules(study)} />;
 }

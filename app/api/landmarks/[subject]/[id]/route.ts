@@ -5,8 +5,7 @@ import { landmarksOf, placeLandmarks } from '@/server/studies/landmarks';
 import { landmarksSchema } from '@/server/studies/schemas';
 
 function subjectOf(text: string): LandmarkSubject {
-  if (text !== 'work' && text !== 'piece' && text !== 'reference')
-    throw new Told(404, 'There is nothing of this kind to place points on.');
+  if (text !== 'work' && text !== 'piece' && text !== 'reference') throw new Told(404, 'There is nothing of this kind to place points on.');
   return text;
 }
 

@@ -6,7 +6,7 @@ import { pieceOf } from '@/server/accounts/ownership';
 const schema = object({
   version: number().integer().required(),
   corners: array(array(number().required()).length(2).required()).length(4, 'Place all four corners.').required(),
-}); // prettier-ignore
+});
 
 export const PUT = handle(async ({ teacher, request, params }) => {
   await pieceOf(teacher.id, params.piece);

@@ -3,7 +3,11 @@ import { body, handle } from '@/server/door/http';
 import { editState, step } from '@/server/edits/log';
 import { studyOf } from '@/server/accounts/ownership';
 
-const schema = object({ direction: string().oneOf(['undo', 'redo'] as const).required() }); // prettier-ignore
+const schema = object({
+  direction: string()
+    .oneOf(['undo', 'redo'] as const)
+    .required(),
+});
 
 export const GET = handle(({ teacher, params }) => editState(teacher.id, params.study));
 

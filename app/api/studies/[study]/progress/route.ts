@@ -8,8 +8,7 @@ import { studyOf } from '@/server/accounts/ownership';
 /** How far the background work of a study is: one answer, or a stream of server-sent events where that is asked for. */
 export const GET = handle(async ({ teacher, request, params }) => {
   await studyOf(teacher.id, params.study);
-  if (!request.headers.get('accept')?.includes('text/event-stream'))
-    return progressOf(database(), teacher.id, params.study);
+  if (!request.headers.get('accept')?.includes('text/event-stream')) return progressOf(database(), teacher.id, params.study);
   return progressStream(teacher.id, params.study, request.signal);
 });
 

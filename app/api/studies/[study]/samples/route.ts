@@ -6,7 +6,7 @@ const schema = object({
   hand: string().required('Choose whose works to try.'),
   work: number().integer().min(0).required(),
   foil: boolean().defined().default(false),
-}); // prettier-ignore
+});
 
 /** Draws one sample work of an invented hand and adds it to the study. */
 export const POST = handle(async ({ teacher, request, params }) => {

@@ -13,8 +13,10 @@ const schema = object({
   warmth: number().min(-30).max(30).required(),
   blur: number().min(0).max(5).required(),
   noise: number().min(0).max(20).required(),
-  table: string().oneOf(['plain', 'wood', 'cluttered', 'similar'] as const).required(),
-}); // prettier-ignore
+  table: string()
+    .oneOf(['plain', 'wood', 'cluttered', 'similar'] as const)
+    .required(),
+});
 
 /** The stand-in camera takes a photograph, which then goes the way of every upload. */
 export const POST = handle(async ({ teacher, request, params }) => {

@@ -21,7 +21,7 @@ export default async function GhostSheetPage({
   const reference = references.find((r) => r.id === wanted);
   if (!reference || !isTemplate(template)) notFound();
   // The class's own sheet, turned the way the reference lies.
-  const across = [Math.max(study.paperWidthMm, study.paperHeightMm), Math.min(study.paperWidthMm, study.paperHeightMm)] as const; // prettier-ignore
+  const across = [Math.max(study.paperWidthMm, study.paperHeightMm), Math.min(study.paperWidthMm, study.paperHeightMm)] as const;
   return (
     <GhostSheet
       study={study.title}

@@ -2,7 +2,11 @@
 const common = {
   testEnvironment: 'node',
   transform: { '^.+\\.(t|j|mj)sx?$': '<rootDir>/tests/support/transform.cjs' },
-  transformIgnorePatterns: ['/node_modules/(?!(culori|colorjs\\.io|spectral\\.js)/)', '/tests/support/.*\\.mjs$', '<rootDir>/launcher/'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(culori|colorjs\\.io|spectral\\.js|use-intl|intl-messageformat|icu-minify|@formatjs|@schummar|nspell|dictionary-[a-z-]+)/)',
+    '/tests/support/.*\\.mjs$',
+    '<rootDir>/launcher/',
+  ],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1' },
 };
 
@@ -13,7 +17,7 @@ module.exports = {
     {
       ...common,
       displayName: 'core',
-      testMatch: ['<rootDir>/{core,headless,atelier,ui}/**/*.test.ts', '<rootDir>/tests/reference/**/*.test.ts'],
+      testMatch: ['<rootDir>/{core,headless,words,atelier,ui}/**/*.test.ts', '<rootDir>/tests/reference/**/*.test.ts'],
     },
     {
       ...common,

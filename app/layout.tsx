@@ -3,21 +3,27 @@ import '@fontsource/literata/600.css';
 import '@fontsource/source-sans-3/400.css';
 import '@fontsource/source-sans-3/600.css';
 import './globals.css';
+import { LANGUAGES } from '@/words/languages';
+import { Words } from '@/ui/words/Words';
+import { sayHere, voiceHere } from './voice';
 import { Alive } from '@/ui/shared/Alive';
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
 
-export const metadata: Metadata = {
-  title: { default: 'Old Hand', template: '%s · Old Hand' },
-  description: 'The measured study of a master’s style',
-};
+export async function generateMetadata(): Promise<Metadata> {
+  const say = await sayHere();
+  const name = say('app.name');
+  return { title: { default: name, template: `%s · ${name}` }, description: say('app.tagline') };
+}
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const voice = await voiceHere();
+  const { locale, american, direction } = LANGUAGES[voice.language];
   return (
-    <html lang="en-GB">
+    <html lang={(voice.spelling === 'american' && american) || locale} dir={direction}>
       <body className="min-h-screen bg-base-100 text-base-content">
         <Alive />
-        {children}
+        <Words voice={voice}>{children}</Words>
       </body>
     </html>
   );

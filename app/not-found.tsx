@@ -1,19 +1,18 @@
 import { Trouble } from '@/ui/shared/Trouble';
-import { text } from '@/ui/text/en';
+import { sayHere } from './voice';
 
-const t = text.trouble;
-
-export default function NotFound() {
+export default async function NotFound() {
+  const say = await sayHere();
   return (
     <Trouble
-      title={t.missingTitle}
+      title={say('trouble.missingTitle')}
       actions={
         <a className="btn btn-primary" href="/studies">
-          {t.home}
+          {say('trouble.home')}
         </a>
       }
     >
-      <p>{t.missing}</p>
+      <p>{say('trouble.missing')}</p>
     </Trouble>
   );
 }

@@ -1,8 +1,12 @@
 /** `compare`: a piece held against a master's works. */
+import { figure, message, several, typed } from '../core/message';
 import { compare, Measured } from '../core/style/compare';
+import { FeatureGroup } from '../core/style/features';
 import { measurePicture } from '../core/style/profile';
+import { groupName, sayFinding } from '../core/style/words';
+import { Say } from '../words/say';
 import { landmarksFor, ReadText } from './measure';
-import { last, number, Words, wordSettings } from './options';
+import { last, number, Words } from './options';
 import { openPicture } from './picture';
 import { Unusable } from './unusable';
 
@@ -19,7 +23,7 @@ function askedSources(words: Words): Asked[] {
     if (name === 'source') out.push({ path: value, widthMm: null });
     if (name !== 'source-width-mm' && name !== 'source-landmarks') continue;
     const before = out.at(-1);
-    if (!before) throw new Unusable(`--${name}: must follow the --source it belongs to`);
+    if (!before) throw new Unusable('follows', { name: typed(name) });
     if (name === 'source-width-mm') before.widthMm = number(name, value, 1, 20000);
     else before.landmarks = value;
   }
@@ -36,15 +40,14 @@ async function measured(asked: Asked, what: string, read: ReadText): Promise<Mea
   return { features: profile.features, palette: profile.palette, layout, widthMm: asked.widthMm };
 }
 
-export async function compareFiles(words: Words, read: ReadText): Promise<{ json: unknown; plain: string }> {
-  if (words.positional.length)
-    throw new Unusable(`compare: "${words.positional[0]}" is not understood; name works with --source and the piece with --piece`);
+export async function compareFiles(words: Words, read: ReadText, say: Say): Promise<{ json: unknown; plain: string }> {
+  if (words.positional.length) throw new Unusable('notUnderstood', { word: typed(words.positional[0]) });
   const sources = askedSources(words);
   const path = last(words, 'piece');
   const as = last(words, 'as') ?? 'original';
-  if (!sources.length) throw new Unusable('--source: is missing; name at least one work by the master');
-  if (path === undefined) throw new Unusable('--piece: is missing; name the piece to compare');
-  if (as !== 'copy' && as !== 'original') throw new Unusable(`--as: "${as}" must be copy or original`);
+  if (!sources.length) throw new Unusable('missingMore', { name: typed('source'), remedy: 'source' });
+  if (path === undefined) throw new Unusable('missingMore', { name: typed('piece'), remedy: 'piece' });
+  if (as !== 'copy' && as !== 'original') throw new Unusable('as', { as: typed(as) });
   const pieceWidth = last(words, 'piece-width-mm');
   const works: Measured[] = [];
   for (const s of sources) works.push(await measured(s, 'source', read));
@@ -57,14 +60,19 @@ export async function compareFiles(words: Words, read: ReadText): Promise<{ json
     'piece',
     read,
   );
-  const { nearest: _nearest, ...result } = compare(works, piece, { as, words: wordSettings(words) });
-  const groups = Object.entries(result.closeness.groups).map(([g, v]) => `${g} ${v === null ? 'nothing to compare' : v.toFixed(0)}`);
-  const plain = [
-    `Closeness ${result.closeness.overall.toFixed(0)} of 100 (${groups.join(', ')}); own invention ${result.ownInvention.toFixed(0)}.`,
-    ...result.findings
-      .filter((f) => f.distance !== 0)
-      .slice(0, 8)
-      .map((f) => f.words),
-  ];
-  return { json: { format: 'oldhand.comparison/1', ...result }, plain: plain.join('\n') };
+  const { nearest: _nearest, ...result } = compare(works, piece, { as });
+  const findings = result.findings.map((f) => ({ ...f, words: say(sayFinding(f)) }));
+  const groups = (Object.entries(result.closeness.groups) as [FeatureGroup, number | null][]).map(([g, v]) =>
+    v === null ? message('headless.groupNone', { group: groupName(g) }) : message('headless.group', { group: groupName(g), n: figure(v) }),
+  );
+  const closeness = message('headless.closeness', {
+    overall: figure(result.closeness.overall),
+    groups: several(groups),
+    own: figure(result.ownInvention),
+  });
+  const farthest = findings.filter((f) => f.distance !== 0).slice(0, 8);
+  return {
+    json: { format: 'oldhand.comparison/1', ...result, findings },
+    plain: [say(closeness), ...farthest.map((f) => f.words)].join('\n'),
+  };
 }

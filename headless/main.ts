@@ -1,7 +1,10 @@
 /** The headless face of the core: one command, one JSON document on standard output. */
 import { CoreError } from '../core/errors';
 import { ciede2000 } from '../core/colour/difference';
-import { all, has, last, numbers, points, readWords, Words, wordSettings } from './options';
+import { figure, message, typed } from '../core/message';
+import { sentencesOf } from '../words/languages';
+import { Say, speaker } from '../words/say';
+import { all, has, last, numbers, points, readWords, voiceOf, voiceWished, Words } from './options';
 import { Unusable } from './unusable';
 
 interface Outcome {
@@ -9,79 +12,82 @@ interface Outcome {
   plain: string;
 }
 
-type Command = (words: readonly string[]) => Promise<{ words: Words; outcome: Outcome }>;
+type Command = (words: readonly string[], say: Say) => Promise<{ words: Words; outcome: Outcome }>;
 
 async function textOf(path: string, what: string): Promise<string> {
   const { readFile } = await import('node:fs/promises');
   try {
     return await readFile(path, 'utf8');
   } catch {
-    throw new Unusable(`${what}: ${path}: there is no such file, or it cannot be read`);
+    throw new Unusable('noFile', { what: typed(what), path: typed(path) });
   }
 }
 
 function required(w: Words, name: string): string {
   const value = last(w, name);
-  if (value === undefined) throw new Unusable(`--${name}: is missing`);
+  if (value === undefined) throw new Unusable('missing', { name: typed(name) });
   return value;
 }
 
 const COMMANDS: Record<string, Command> = {
-  measure: async (input) => {
+  measure: async (input, say) => {
     const words = readWords(input, ['width-mm', 'patch', 'colours', 'values', 'landmarks']);
     const { measure } = await import('./measure');
-    return { words, outcome: await measure(words, textOf) };
+    return { words, outcome: await measure(words, textOf, say) };
   },
-  rectify: async (input) => {
+  rectify: async (input, say) => {
     const words = readWords(input, ['paper', 'corners', 'grey', 'px-per-mm', 'out']);
     const { rectifyFile } = await import('./rectify');
-    return { words, outcome: await rectifyFile(words) };
+    return { words, outcome: await rectifyFile(words, say) };
   },
-  compare: async (input) => {
+  compare: async (input, say) => {
     const words = readWords(input, ['source', 'source-width-mm', 'source-landmarks', 'piece', 'piece-width-mm', 'piece-landmarks', 'as']);
     const { compareFiles } = await import('./compare');
-    return { words, outcome: await compareFiles(words, textOf) };
+    return { words, outcome: await compareFiles(words, textOf, say) };
   },
-  mix: async (input) => {
+  mix: async (input, say) => {
     const words = readWords(input, ['target', 'kit']);
     const target = required(words, 'target');
     const { parseKitFile } = await import('../core/formats/kitFile');
     const { mixFor } = await import('../core/colour/mixing');
     const kit = parseKitFile(await textOf(required(words, 'kit'), '--kit'));
-    const { spell } = await import('../core/style/words');
     const found = mixFor(target, kit);
-    const answer = { ...found, words: spell(found.words, wordSettings(words)) };
-    const lines = answer.recipes.map(
-      (r) => `ΔE ${r.deltaE.toFixed(1)}  ${r.hex}  ${r.parts.map((p) => `${p.parts} ${p.paint}`).join(' + ')}`,
+    const answer = { ...found, words: say(found.words) };
+    const lines = answer.recipes.map((r) =>
+      say('headless.recipe', {
+        deltaE: message('units.deltaE', { n: figure(r.deltaE, 1) }),
+        hex: typed(r.hex),
+        parts: typed(r.parts.map((p) => `${p.parts} ${p.paint}`).join(' + ')),
+      }),
     );
     return {
       words,
       outcome: { json: { format: 'oldhand.mix/1', ...answer }, plain: [answer.words, ...lines].join('\n') },
     };
   },
-  'colour-difference': async (input) => {
+  'colour-difference': async (input, say) => {
     // A Lab colour may begin with a minus sign, never with two.
     const words = readWords(input, []);
-    if (words.positional.length !== 2) throw new Unusable('colour-difference: give two colours, each L,a,b');
+    if (words.positional.length !== 2) throw new Unusable('twoColours');
     const [one, two] = words.positional.map((p) => numbers('colour', p, 3));
     const deltaE = ciede2000(one, two);
-    return { words, outcome: { json: { deltaE }, plain: `ΔE00 ${deltaE.toFixed(4)}` } };
+    return { words, outcome: { json: { deltaE }, plain: say('headless.difference', { n: figure(deltaE, 4) }) } };
   },
-  'fit-shapes': async (input) => {
+  'fit-shapes': async (input, say) => {
     const words = readWords(input, ['polygon']);
     const { fitShapes } = await import('../core/proportion/shapes');
     const polygon = points('polygon', required(words, 'polygon'));
-    if (polygon.length > 20000) throw new Unusable('--polygon: more than 20000 points; give fewer');
+    if (polygon.length > 20000) throw new Unusable('manyPoints');
     const shapes = fitShapes(polygon);
     return {
       words,
       outcome: {
         json: { shapes },
-        plain: shapes.map((s) => `${s.kind}  ${(100 * s.overlap).toFixed(1)} % overlap`).join('\n'),
+        plain: shapes.map((s) => say('headless.overlap', { kind: typed(s.kind), share: figure(100 * s.overlap, 1) })).join('\n'),
       },
     };
   },
-  align: async (input) => {
+  align: async (input, say) => {
     const words = readWords(input, ['from', 'to']);
     const { align } = await import('../core/proportion/align');
     const { parseLandmarkFile } = await import('../core/formats/landmarkFile');
@@ -93,7 +99,13 @@ const COMMANDS: Record<string, Command> = {
       words,
       outcome: {
         json,
-        plain: `scale ${json.scale.toFixed(4)}, turned ${json.rotation.toFixed(2)}°, moved ${json.shift.map((v) => v.toFixed(1)).join(', ')} px; r.m.s. ${json.rms.toFixed(2)} px`,
+        plain: say('headless.aligned', {
+          scale: figure(json.scale, 4),
+          rotation: figure(json.rotation, 2),
+          x: figure(json.shift[0], 1),
+          y: figure(json.shift[1], 1),
+          rms: figure(json.rms, 2),
+        }),
       },
     };
   },
@@ -103,18 +115,20 @@ export const COMMAND_NAMES = Object.keys(COMMANDS);
 
 /** Runs one command; prints its document and returns the exit code. */
 export async function run(name: string, input: readonly string[]): Promise<number> {
+  const voice = voiceWished(input);
+  const say = speaker(await sentencesOf(voice), voice);
   try {
     const command = COMMANDS[name];
-    if (!command) throw new Unusable(`${name}: no such command`);
-    const { words, outcome } = await command(input);
-    wordSettings(words);
-    if (all(words, 'json').length > 1) process.stderr.write('warning: --json was given more than once\n');
+    if (!command) throw new Unusable('noCommand', { name: typed(name) });
+    const { words, outcome } = await command(input, say);
+    voiceOf(words);
+    if (all(words, 'json').length > 1) process.stderr.write(say('headless.warning', { words: message('headless.jsonTwice') }) + '\n');
     const text = has(words, 'json') ? JSON.stringify(outcome.json) : outcome.plain;
     await new Promise<void>((done) => process.stdout.write(text + '\n', () => done()));
     return 0;
   } catch (error) {
     if (error instanceof Unusable || error instanceof CoreError) {
-      process.stderr.write(error.message.replace(/\s*\n\s*/g, ' ') + '\n');
+      process.stderr.write(say(error.said).replace(/\s*\n\s*/g, ' ') + '\n');
       return 2;
     }
     throw error;

@@ -1,10 +1,15 @@
 /** `measure`: a picture's profile. */
+import { named } from '../core/colour/names';
 import { parseLandmarkFile } from '../core/formats/landmarkFile';
-import { measurePicture, Profile, ProfileOptions } from '../core/style/profile';
-import { spell, sizeWords, kindName, WordSettings } from '../core/style/words';
+import { amount, figure, message, several, typed } from '../core/message';
 import { Landmarks } from '../core/proportion/align';
+import { measureName } from '../core/proportion/measures';
 import { RgbImage } from '../core/raster/image';
-import { all, last, number, rectangle, Words, wordSettings } from './options';
+import { measurePicture, Profile, ProfileOptions } from '../core/style/profile';
+import { kindName, tellReading } from '../core/style/readings';
+import { toldValue } from '../core/style/words';
+import { Say } from '../words/say';
+import { all, last, number, rectangle, Words } from './options';
 import { openPicture } from './picture';
 import { Unusable } from './unusable';
 
@@ -23,22 +28,25 @@ export async function landmarksFor(
   return file;
 }
 
-function checkInside(points: Landmarks, image: RgbImage, what: string): void {
+function checkInside(points: Landmarks, { width, height }: RgbImage, what: string): void {
   for (const [name, [x, y]] of Object.entries(points))
-    if (x < -0.5 * image.width || y < -0.5 * image.height || x > 1.5 * image.width || y > 1.5 * image.height)
-      throw new Unusable(
-        `${what}: point "${name}" at ${x}, ${y} lies far outside the picture, which is ${image.width} by ${image.height} px`,
-      );
+    if (x < -0.5 * width || y < -0.5 * height || x > 1.5 * width || y > 1.5 * height)
+      throw new Unusable('pointOutside', { what: typed(what), name: typed(name), x: typed(String(x)), y: typed(String(y)), width, height });
 }
 
-export async function measure(words: Words, read: ReadText): Promise<{ json: unknown; plain: string }> {
+/** A number among the options, or what stands for it. */
+function given<T>(words: Words, name: string, low: number, high: number, otherwise: T): number | T {
+  const text = last(words, name);
+  return text === undefined ? otherwise : number(name, text, low, high);
+}
+
+export async function measure(words: Words, read: ReadText, say: Say): Promise<{ json: unknown; plain: string }> {
   const [path, ...more] = words.positional;
-  if (!path || more.length) throw new Unusable('measure: name one picture');
-  const settings = wordSettings(words);
-  const widthMm = last(words, 'width-mm') === undefined ? null : number('width-mm', last(words, 'width-mm')!, 1, 20000);
-  const colours = last(words, 'colours') === undefined ? 6 : number('colours', last(words, 'colours')!, 1, 24);
-  const values = last(words, 'values') === undefined ? 5 : number('values', last(words, 'values')!, 2, 12);
-  if (!Number.isInteger(colours) || !Number.isInteger(values)) throw new Unusable('--colours and --values: give whole numbers');
+  if (!path || more.length) throw new Unusable('onePicture', { command: 'measure' });
+  const widthMm = given(words, 'width-mm', 1, 20000, null);
+  const colours = given(words, 'colours', 1, 24, 6);
+  const values = given(words, 'values', 2, 12, 5);
+  if (!Number.isInteger(colours) || !Number.isInteger(values)) throw new Unusable('wholeNumbers');
   const patches = all(words, 'patch').map((p) => rectangle('patch', p));
   const { image, sha256 } = await openPicture(path);
   const mmPerPixel = widthMm === null ? null : widthMm / image.width;
@@ -48,24 +56,37 @@ export async function measure(words: Words, read: ReadText): Promise<{ json: unk
     format: 'oldhand.profile/1',
     picture: { file: path, sha256, width: image.width, height: image.height, mmPerPixel },
     ...profile,
+    palette: named(profile.palette).map(({ name, ground, accent, ...entry }) => ({ ...entry, name: say(name), ground, accent })),
   };
-  return { json, plain: plainProfile(profile, settings) };
+  return { json, plain: plainProfile(profile, say) };
 }
 
-function plainProfile(p: Profile, settings: WordSettings): string {
-  const r = p.marks.overall;
-  const percent = (v: number) => `${(100 * v).toFixed(v < 0.02 ? 1 : 0)} %`;
-  const size = (s: { mm: number | null; permille: number } | null) =>
-    s === null ? null : s.mm === null ? `${s.permille.toFixed(1)} ‰ of the width` : sizeWords(s.mm, settings);
-  const lines = [
-    p.ground ? `Ground ${p.ground.hex}, ${percent(p.ground.share)} of the picture.` : 'No bare ground shows.',
-    `Colours: ${p.palette.map((c) => `${c.name} ${percent(c.share)}${c.accent ? ' (accent)' : ''}`).join(', ')}.`,
-    `Values: ${p.values.key} key, darkest ${p.values.dark.toFixed(0)}, lightest ${p.values.light.toFixed(0)}.`,
-    `Marks: mostly ${kindName(r.kind)}${r.spacing ? `, ${size(r.spacing)} apart (±${(100 * r.spacing.variation).toFixed(0)} %)` : ''}${r.lineWidth ? `, lines ${size(r.lineWidth)} wide` : ''}${r.directions.length ? `, at ${r.directions.map((d) => `${d.angle.toFixed(0)}°`).join(' and ')}` : ''}.`,
-    `Edges: ${percent(p.edges.outlined)} outlined, ${percent(p.edges.sharp)} sharp, ${percent(p.edges.soft)} soft, ${percent(p.edges.lost)} lost.`,
-    ...p.proportions
-      .filter((q) => q.value !== null)
-      .map((q) => `${q.name}: ${q.value!.toFixed(3)} ${q.unit}${q.factor === null ? '' : `, ${q.factor.toFixed(2)} of nature’s`}.`),
-  ];
-  return spell(lines.join('\n'), settings);
+function plainProfile(p: Profile, say: Say): string {
+  const share = (v: number) => amount(v, 'share');
+  const list = named(p.palette).map((c) =>
+    message('headless.colour', { name: c.name, share: share(c.share), accent: c.accent ? 'yes' : 'no' }),
+  );
+  const { outlined, sharp, soft, lost } = p.edges;
+  return [
+    p.ground ? message('headless.ground', { hex: typed(p.ground.hex), share: share(p.ground.share) }) : message('headless.noGround'),
+    message('headless.colours', { list: several(list) }),
+    message('headless.values', { key: p.values.key, dark: figure(p.values.dark), light: figure(p.values.light) }),
+    message('readings.whole', { kind: kindName(p.marks.overall.kind) }),
+    ...tellReading(p.marks.overall, 'work').map((t) => t.said),
+    message('headless.edges', { outlined: share(outlined), sharp: share(sharp), soft: share(soft), lost: share(lost) }),
+    ...p.proportions.flatMap(({ name, value, unit, factor }) =>
+      value === null
+        ? []
+        : [
+            message('headless.proportion', {
+              name: measureName(name),
+              value: toldValue(`proportion.${name}`, value, unit) ?? figure(value, 2),
+              factor: factor === null ? 'none' : 'some',
+              times: figure(factor ?? 0, 2),
+            }),
+          ],
+    ),
+  ]
+    .map((m) => say(m))
+    .join('\n');
 }

@@ -1,6 +1,8 @@
 /** Knows how to read the words of a command: options in order, with clear complaints. */
 import { Rect } from '../core/raster/image';
-import { WordSettings } from '../core/style/words';
+import { typed } from '../core/message';
+import { CHOSEN, isLanguage } from '../words/languages';
+import { PLAIN_VOICE, Voice } from '../words/say';
 import { Unusable } from './unusable';
 
 export interface Words {
@@ -13,7 +15,7 @@ const FLAGS = new Set(['json']);
 
 export function readWords(words: readonly string[], known: readonly string[]): Words {
   const out: Words = { positional: [], options: [] };
-  const allowed = new Set([...known, 'json', 'spelling', 'units']);
+  const allowed = new Set([...known, 'json', 'spelling', 'units', 'language']);
   for (let i = 0; i < words.length; i++) {
     const word = words[i];
     if (!word.startsWith('--')) {
@@ -21,11 +23,12 @@ export function readWords(words: readonly string[], known: readonly string[]): W
       continue;
     }
     const [name, inline] = word.slice(2).split(/=(.*)/s);
-    if (!allowed.has(name)) throw new Unusable(`--${name}: no such option here; known are ${[...allowed].map((k) => `--${k}`).join(', ')}`);
+    if (!allowed.has(name))
+      throw new Unusable('noOption', { name: typed(name), known: typed([...allowed].map((k) => `--${k}`).join(', ')) });
     if (FLAGS.has(name)) out.options.push({ name, value: '' });
     else {
       const value = inline ?? words[++i];
-      if (value === undefined) throw new Unusable(`--${name}: needs a value after it`);
+      if (value === undefined) throw new Unusable('needsValue', { name: typed(name) });
       out.options.push({ name, value });
     }
   }
@@ -39,20 +42,20 @@ export const has = (w: Words, name: string): boolean => w.options.some((o) => o.
 export function number(name: string, text: string, low: number, high: number): number {
   const value = text.trim() === '' ? NaN : Number(text);
   if (!Number.isFinite(value) || value < low || value > high)
-    throw new Unusable(`--${name}: "${text}" must be a number from ${low} to ${high}`);
+    throw new Unusable('number', { name: typed(name), text: typed(text), low, high });
   return value;
 }
 
 export function numbers(name: string, text: string, count: number): number[] {
   const parts = text.split(',').map((p) => (p.trim() === '' ? NaN : Number(p)));
   if (parts.length !== count || !parts.every(Number.isFinite))
-    throw new Unusable(`${name}: "${text}" must be ${count} numbers with commas between them`);
+    throw new Unusable('numbers', { name: typed(name), text: typed(text), count });
   return parts;
 }
 
 export function rectangle(name: string, text: string): Rect {
   const [x, y, w, h] = numbers(`--${name}`, text, 4);
-  if (w < 1 || h < 1) throw new Unusable(`--${name}: "${text}" has no area; give X,Y,W,H in pixels`);
+  if (w < 1 || h < 1) throw new Unusable('noArea', { name: typed(name), text: typed(text) });
   return [x, y, w, h];
 }
 
@@ -64,10 +67,31 @@ export function points(name: string, text: string): [number, number][] {
     .map((p) => numbers(`--${name}`, p, 2) as [number, number]);
 }
 
-export function wordSettings(w: Words): WordSettings {
-  const spelling = last(w, 'spelling') ?? 'british';
-  const units = last(w, 'units') ?? 'mm';
-  if (spelling !== 'british' && spelling !== 'american') throw new Unusable(`--spelling: "${spelling}" must be british or american`);
-  if (units !== 'mm' && units !== 'inch') throw new Unusable(`--units: "${units}" must be mm or inch`);
-  return { spelling, units };
+/** One of a few words, the first where none was given. */
+function oneOf<T extends string>(w: Words, name: string, known: readonly T[]): T {
+  const text = last(w, name) ?? known[0];
+  const found = known.find((k) => k === text);
+  if (found === undefined) throw new Unusable('oneOf', { name: typed(name), text: typed(text), known: typed(known.join(', ')) });
+  return found;
+}
+
+/** How the answer is to be worded. */
+export const voiceOf = (w: Words): Voice => ({
+  language: oneOf(w, 'language', CHOSEN),
+  spelling: oneOf(w, 'spelling', ['british', 'american']),
+  units: oneOf(w, 'units', ['mm', 'inch']),
+});
+
+/** What a word option was last set to, in words that may hold anything. */
+const wished = (words: readonly string[], name: string): string | undefined =>
+  words.flatMap((w, i) => (w === `--${name}` ? [words[i + 1]] : w.startsWith(`--${name}=`) ? [w.slice(name.length + 3)] : [])).at(-1);
+
+/** The voice as far as it can be made out: what is wrong with it is complained of in plain English. */
+export function voiceWished(words: readonly string[]): Voice {
+  const language = wished(words, 'language') ?? '';
+  return {
+    language: isLanguage(language) ? language : PLAIN_VOICE.language,
+    spelling: wished(words, 'spelling') === 'american' ? 'american' : 'british',
+    units: wished(words, 'units') === 'inch' ? 'inch' : 'mm',
+  };
 }

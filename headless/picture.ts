@@ -2,6 +2,7 @@
 import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { RgbImage } from '../core/raster/image';
+import { typed } from '../core/message';
 import { Unusable } from './unusable';
 
 const MOST_BYTES = 40 * 1024 * 1024;
@@ -25,24 +26,24 @@ export async function openPicture(path: string): Promise<OpenedPicture> {
   try {
     bytes = await readFile(path);
   } catch {
-    throw new Unusable(`${path}: there is no such file, or it cannot be read`);
+    throw new Unusable('noPictureFile', { path: typed(path) });
   }
   return { image: await decodePicture(bytes, path), sha256: createHash('sha256').update(bytes).digest('hex') };
 }
 
 async function decodePicture(bytes: Buffer, name: string): Promise<RgbImage> {
-  if (bytes.length === 0) throw new Unusable(`${name}: the file is empty`);
-  if (bytes.length > MOST_BYTES) throw new Unusable(`${name}: the file is larger than 40 MB; save it smaller`);
+  if (bytes.length === 0) throw new Unusable('empty', { path: typed(name) });
+  if (bytes.length > MOST_BYTES) throw new Unusable('large', { path: typed(name) });
   const sharp = await library();
   let meta;
   try {
     meta = await sharp(bytes, { failOn: 'error' }).metadata();
   } catch {
-    throw new Unusable(`${name}: this is not a picture Old Hand can read; use JPEG, PNG, WebP or TIFF`);
+    throw new Unusable('noPicture', { path: typed(name) });
   }
   if (!meta.width || !meta.height || !['jpeg', 'png', 'webp', 'tiff', 'gif', 'avif', 'heif'].includes(meta.format ?? ''))
-    throw new Unusable(`${name}: this is not a picture Old Hand can read; use JPEG, PNG, WebP or TIFF`);
-  if (meta.width * meta.height > MOST_PIXELS) throw new Unusable(`${name}: the picture has more than 40 million pixels; save it smaller`);
+    throw new Unusable('noPicture', { path: typed(name) });
+  if (meta.width * meta.height > MOST_PIXELS) throw new Unusable('manyPixels', { path: typed(name) });
   try {
     const { data, info } = await sharp(bytes, { failOn: 'error', limitInputPixels: MOST_PIXELS })
       .autoOrient()
@@ -57,7 +58,7 @@ async function decodePicture(bytes: Buffer, name: string): Promise<RgbImage> {
       data: info.channels === 3 ? data : spreadGrey(data, info.width * info.height, info.channels),
     };
   } catch {
-    throw new Unusable(`${name}: the picture is damaged or cut short; open it in a picture program and save it again`);
+    throw new Unusable('damaged', { path: typed(name) });
   }
 }
 
@@ -76,6 +77,6 @@ export async function savePicture(image: RgbImage, path: string, pxPerMm: number
   try {
     await raw.withMetadata({ density: pxPerMm * 25.4 }).toFile(path);
   } catch {
-    throw new Unusable(`out: ${path} cannot be written; name a .png file in a folder that exists`);
+    throw new Unusable('cannotWrite', { path: typed(path) });
   }
 }

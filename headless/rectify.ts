@@ -1,21 +1,19 @@
 /** `rectify`: a photograph of a sheet, squared up and evened out. */
 import { rectify } from '../core/capture/rectify';
-import { last, number, points, rectangle, Words, wordSettings } from './options';
+import { last, number, points, rectangle, Words } from './options';
 import { openPicture, savePicture } from './picture';
-import { spell } from '../core/style/words';
+import { amount, figure, message, typed } from '../core/message';
+import { Say } from '../words/say';
 import { Unusable } from './unusable';
 
-export async function rectifyFile(words: Words): Promise<{ json: unknown; plain: string }> {
+export async function rectifyFile(words: Words, say: Say): Promise<{ json: unknown; plain: string }> {
   const [path, ...more] = words.positional;
-  if (!path || more.length) throw new Unusable('rectify: name one photograph');
+  if (!path || more.length) throw new Unusable('onePicture', { command: 'rectify' });
   const paperText = last(words, 'paper');
   const sides = paperText?.match(/^(\d+(?:\.\d+)?)[xX×](\d+(?:\.\d+)?)$/);
-  if (!sides)
-    throw new Unusable(
-      `--paper: ${paperText === undefined ? 'is missing' : `"${paperText}" is not understood`}; write the sheet in mm as WxH, such as 297x210`,
-    );
+  if (!sides) throw new Unusable('paper', { given: paperText === undefined ? 'none' : 'some', text: typed(paperText ?? '') });
   const out = last(words, 'out');
-  if (out === undefined) throw new Unusable('--out: is missing; name the file to write');
+  if (out === undefined) throw new Unusable('missingMore', { name: typed('out'), remedy: 'out' });
   const corners = last(words, 'corners');
   const grey = last(words, 'grey');
   const density = last(words, 'px-per-mm');
@@ -28,12 +26,18 @@ export async function rectifyFile(words: Words): Promise<{ json: unknown; plain:
   });
   if (image) await savePicture(image, out, told.pixelsPerMm);
   const { corners: seen, found, confidence, pixelsPerMm, lighting, warnings } = told;
-  for (const w of warnings) process.stderr.write(`warning: ${w}\n`);
+  const spoken = warnings.map((w) => say(w));
+  for (const line of spoken) process.stderr.write(say('headless.warning', { words: typed(line) }) + '\n');
   const plain = seen
-    ? `${found ? 'Sheet found' : 'Corners as given'}; written to ${out} at ${pixelsPerMm} px per mm. The light fell off by ${(100 * lighting.falloff).toFixed(0)} %.`
-    : 'No sheet was found. Give its corners with --corners.';
+    ? message('headless.found', {
+        found: found ? 'yes' : 'no',
+        out: typed(out),
+        density: figure(pixelsPerMm),
+        falloff: amount(lighting.falloff, 'share'),
+      })
+    : message('headless.notFound');
   return {
-    json: { format: 'oldhand.rectified/1', corners: seen, found, confidence, pixelsPerMm, lighting, warnings },
-    plain: spell(plain, wordSettings(words)),
+    json: { format: 'oldhand.rectified/1', corners: seen, found, confidence, pixelsPerMm, lighting, warnings: spoken },
+    plain: say(plain),
   };
 }

@@ -104,7 +104,7 @@ export function ensurePackages() {
   });
 }
 
-const BUNDLE_SOURCES = ['core', 'headless', 'atelier', 'server', 'package-lock.json', 'launcher/setup.mjs', 'tsconfig.json'];
+const BUNDLE_SOURCES = ['core', 'headless', 'atelier', 'server', 'words', 'package-lock.json', 'launcher/setup.mjs', 'tsconfig.json'];
 
 /** The headless entry and the server's workers, bundled by esbuild when their sources have changed. */
 export function ensureBundles() {
@@ -148,6 +148,7 @@ const APP_SOURCES = [
   'core',
   'server',
   'atelier',
+  'words',
   'instrumentation.ts',
   'proxy.ts',
   'next.config.ts',

@@ -49,7 +49,7 @@ export async function test(words) {
     check(
       'layers',
       bin('depcruise'),
-      ['--config', '.dependency-cruiser.cjs', 'core', 'server', 'app', 'ui', 'headless', 'atelier'].filter(
+      ['--config', '.dependency-cruiser.cjs', 'core', 'words', 'server', 'app', 'ui', 'headless', 'atelier'].filter(
         (p) => p.startsWith('-') || p.startsWith('.') || existsSync(join(ROOT, p)),
       ),
     );

@@ -1,16 +1,25 @@
 /** Errors that a person is told in plain words, with the HTTP status each becomes. */
+import { Message, message, Values } from '../core/message';
+import type { KeyUnder } from '../words/catalogue';
+import { plainly } from './words';
+
 export class Told extends Error {
   constructor(
     readonly status: 400 | 401 | 403 | 404 | 409 | 413 | 415 | 429 | 503 | 507,
-    message: string,
+    readonly said: Message,
     readonly field: string | null = null,
     /** After how many seconds the same may be asked again, where waiting is all it needs. */
     readonly retryAfter: number | null = null,
   ) {
-    super(message);
+    super(plainly(said));
   }
 }
 
-export const notFound = (what = 'This page') => new Told(404, `${what} does not exist, or belongs to another teacher.`);
-export const conflict = (what: string) =>
-  new Told(409, `${what} was changed in another window meanwhile. Your screen now shows that newer state; make your change again.`);
+/** One of the sentences under `errors` in `words/`. */
+export const sentence = (key: KeyUnder<'errors'>, values?: Values): Message => message(`errors.${key}`, values);
+
+type Gone = Extract<KeyUnder<'errors'>, `gone.${string}`> extends `gone.${infer What}` ? What : never;
+type Changed = Extract<KeyUnder<'errors'>, `changed.${string}`> extends `changed.${infer What}` ? What : never;
+
+export const notFound = (what: Gone = 'page') => new Told(404, sentence(`gone.${what}`));
+export const conflict = (what: Changed) => new Told(409, sentence(`changed.${what}`));

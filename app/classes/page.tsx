@@ -2,8 +2,9 @@ import { ClassList } from '@/ui/classes/ClassList';
 import { Shell } from '@/ui/shared/Shell';
 import { listClasses } from '@/server/studies/classes';
 import { requireTeacher } from '../session';
+import { titled } from '../voice';
 
-export const metadata = { title: 'Classes' };
+export const generateMetadata = titled('classes.title');
 
 export default async function ClassesPage() {
   const teacher = await requireTeacher();

@@ -2,8 +2,9 @@ import { Cupboard } from '@/ui/cupboard/Cupboard';
 import { Shell } from '@/ui/shared/Shell';
 import { listKits } from '@/server/studies/kits';
 import { requireTeacher } from '../session';
+import { titled } from '../voice';
 
-export const metadata = { title: 'Cupboard' };
+export const generateMetadata = titled('cupboard.title');
 
 export default async function CupboardPage() {
   const teacher = await requireTeacher();

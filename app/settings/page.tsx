@@ -2,15 +2,17 @@ import { SettingsForm } from '@/ui/settings/SettingsForm';
 import { Shell } from '@/ui/shared/Shell';
 import { settingsOf } from '@/server/accounts/settings';
 import { requireTeacher } from '../session';
+import { titled, voiceHere } from '../voice';
 
-export const metadata = { title: 'Settings' };
+export const generateMetadata = titled('settings.title');
 
 export default async function SettingsPage() {
   const teacher = await requireTeacher();
   const { units, spelling, paper, hand, timeZone } = await settingsOf(teacher.id);
+  const { language } = await voiceHere();
   return (
     <Shell section="settings" teacher={teacher.name}>
-      <SettingsForm settings={{ units, spelling, paper, hand, timeZone }} />
+      <SettingsForm settings={{ units, spelling, paper, hand, timeZone, language }} />
     </Shell>
   );
 }

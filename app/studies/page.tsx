@@ -3,8 +3,9 @@ import { Shell } from '@/ui/shared/Shell';
 import { StudyList } from '@/ui/studies/StudyList';
 import { listStudies } from '@/server/studies/studies';
 import { requireTeacher } from '../session';
+import { titled } from '../voice';
 
-export const metadata = { title: 'Studies' };
+export const generateMetadata = titled('studies.title');
 
 export default async function StudiesPage({ searchParams }: { searchParams: Promise<{ demo?: string }> }) {
   const teacher = await requireTeacher();

@@ -210,8 +210,7 @@ function throughLens({ width, height, lens = 0 }: StandSettings) {
 /** Photographs a sheet, or the table alone. The picture must have the paper's shape to within 2 %. */
 export function photograph(sheet: RgbImage | null, s: StandSettings): StandPhoto {
   const [w, h] = s.paper;
-  if (sheet && Math.abs(sheet.width / sheet.height / (w / h) - 1) > 0.02)
-    throw new CoreError('paper: the picture and the sheet have different shapes');
+  if (sheet && Math.abs(sheet.width / sheet.height / (w / h) - 1) > 0.02) throw new CoreError('paper.shape');
   const random = seededRandom(s.seed * 2654435761);
   const view = project(s);
   const corners = rectangleCorners(w, h).map(([x, y]) => view(x, y));

@@ -81,7 +81,7 @@ function leastEigenvector(m: number[][]): number[] {
 
 /** Homography that carries `from` to `to` in the least-squares algebraic sense; four or more pairs, no three of four in line. */
 export function fitHomography(from: readonly Point[], to: readonly Point[]): Homography {
-  if (from.length < 4 || from.length !== to.length) throw new CoreError('homography: needs at least four pairs of points');
+  if (from.length < 4 || from.length !== to.length) throw new CoreError('pairs.four');
   const [nf, nt] = [normaliser(from), normaliser(to)];
   const ata = Array.from({ length: 9 }, () => new Array<number>(9).fill(0));
   from.forEach((p, i) => {
@@ -94,8 +94,7 @@ export function fitHomography(from: readonly Point[], to: readonly Point[]): Hom
       for (let r = 0; r < 9; r++) for (let c = 0; c < 9; c++) ata[r][c] += row[r] * row[c];
   });
   const h = multiply(multiply(invertHomography(nt), leastEigenvector(ata)), nf);
-  if (!h.every(Number.isFinite) || Math.abs(h[8]) < 1e-12)
-    throw new CoreError('corners: three of them lie on one line; place the four corners of the sheet');
+  if (!h.every(Number.isFinite) || Math.abs(h[8]) < 1e-12) throw new CoreError('corners.line');
   return h.map((v) => v / h[8]);
 }
 

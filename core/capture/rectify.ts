@@ -1,5 +1,6 @@
 /** Knows how to square up a photograph of a sheet, even out its light and take off its colour cast. */
 import { CoreError } from '../errors';
+import { Message, message, typed } from '../message';
 import { byteFromLinear, linearFromByte } from '../colour/srgb';
 import { Point, Rect, rectInside, RgbImage } from '../raster/image';
 import { median } from '../raster/statistics';
@@ -23,7 +24,7 @@ export interface Rectified {
   confidence: number;
   pixelsPerMm: number;
   lighting: { falloff: number; cast: [number, number, number] };
-  warnings: string[];
+  warnings: Message[];
   image: RgbImage | null;
 }
 
@@ -42,11 +43,11 @@ function turnToPaper(corners: readonly Point[], [w, h]: readonly [number, number
 
 function checkCorners(corners: readonly Point[], photo: RgbImage): void {
   const slack = 0.5 * Math.max(photo.width, photo.height);
-  if (corners.length !== 4) throw new CoreError('corners: four are needed, each x,y');
+  if (corners.length !== 4) throw new CoreError('corners.four');
   for (const [x, y] of corners)
     if (!(x > -slack && y > -slack && x < photo.width + slack && y < photo.height + slack))
-      throw new CoreError(`corners: ${x},${y} lies far outside the photograph, which is ${photo.width} by ${photo.height} px`);
-  if (Math.abs(signedArea(corners)) < 100) throw new CoreError('corners: they enclose no area; place the four corners of the sheet');
+      throw new CoreError('corners.outside', { x: typed(String(x)), y: typed(String(y)), width: photo.width, height: photo.height });
+  if (Math.abs(signedArea(corners)) < 100) throw new CoreError('corners.flat');
 }
 
 /** Catmull-Rom weights for a fraction 0–1. */
@@ -138,13 +139,10 @@ function meanOf(photo: RgbImage, [x, y, w, h]: Rect): [number, number, number] {
 export function rectify(photo: RgbImage, options: RectifyOptions): Rectified {
   const [pw, ph] = options.paper;
   const pxPerMm = options.pxPerMm ?? 10;
-  if (!(pw > 0 && ph > 0 && pw <= 5000 && ph <= 5000))
-    throw new CoreError('paper: width and height must lie between 1 and 5000 mm, written WxH');
-  if (!(pxPerMm > 0) || pw * ph * pxPerMm * pxPerMm > MOST_PIXELS)
-    throw new CoreError('px-per-mm: the result would have more than 40 million pixels; ask for fewer px per mm');
-  if (options.grey && !rectInside(options.grey, photo.width, photo.height))
-    throw new CoreError('grey: the rectangle does not lie inside the photograph');
-  const warnings: string[] = [];
+  if (!(pw > 0 && ph > 0 && pw <= 5000 && ph <= 5000)) throw new CoreError('paper.size');
+  if (!(pxPerMm > 0) || pw * ph * pxPerMm * pxPerMm > MOST_PIXELS) throw new CoreError('density');
+  if (options.grey && !rectInside(options.grey, photo.width, photo.height)) throw new CoreError('grey.outside');
+  const warnings: Message[] = [];
   const given = options.corners;
   if (given) checkCorners(given, photo);
   const aspect = Math.max(pw, ph) / Math.min(pw, ph);
@@ -156,7 +154,7 @@ export function rectify(photo: RgbImage, options: RectifyOptions): Rectified {
       confidence: 0,
       pixelsPerMm: pxPerMm,
       lighting: { falloff: 0, cast: [1, 1, 1] },
-      warnings: ['no sheet was found; place its four corners by hand'],
+      warnings: [message('capture.no-sheet')],
       image: null,
     };
   const corners = turnToPaper(seen.corners, options.paper);
@@ -165,14 +163,13 @@ export function rectify(photo: RgbImage, options: RectifyOptions): Rectified {
   const toPhoto = fitHomography(rectangleCorners(w, h), corners);
   const linear = resampleSheet(photo, toPhoto, w, h);
   const light = fitLight(linear, w, h);
-  if (!light) warnings.push('too little bare ground to judge the light by; the light was left as it is');
+  if (!light) warnings.push(message('capture.little-ground'));
   const gains: [number, number, number] = [1, 1, 1];
   let level = light ? light.mean : 1;
   const cast: [number, number, number] = [1, 1, 1];
   if (options.grey) {
     const card = meanOf(photo, options.grey);
-    if (Math.min(...card) <= 0.002 || Math.max(...card) >= 0.98)
-      throw new CoreError('grey: the card is burnt out or black there; choose another part of it');
+    if (Math.min(...card) <= 0.002 || Math.max(...card) >= 0.98) throw new CoreError('grey.burnt');
     const [x, y, gw, gh] = options.grey;
     const [u, v] = applyHomography(invertHomography(toPhoto), [x + gw / 2, y + gh / 2]);
     if (light) level = light.at(u / w, v / h);
@@ -181,7 +178,7 @@ export function rectify(photo: RgbImage, options: RectifyOptions): Rectified {
       cast[c] = card[1] / card[c];
     }
     const aside = Math.max(-u / w, u / w - 1, -v / h, v / h - 1);
-    if (aside > 0.35) warnings.push('the grey card lies far from the sheet; its light may differ');
+    if (aside > 0.35) warnings.push(message('capture.card-aside'));
   }
   const data = new Uint8Array(w * h * 3);
   // The light changes slowly: worked out on every eighth pixel and carried across.
@@ -199,7 +196,7 @@ export function rectify(photo: RgbImage, options: RectifyOptions): Rectified {
       factor += step;
     }
   }
-  if (seen.confidence < 0.65) warnings.push('the corners are uncertain; check them by hand');
+  if (seen.confidence < 0.65) warnings.push(message('capture.corners-uncertain'));
   return {
     found: !given,
     corners: corners.map((p) => [p[0], p[1]]),

@@ -1,5 +1,6 @@
 /** Knows what paints give when stirred together (Kubelka and Munk 1931), and which whole-number parts come nearest. */
 import { CoreError } from '../errors';
+import { Message, message, several, typed } from '../message';
 import { ciede2000 } from './difference';
 import { labFromHex, labFromLinear, lchFromLab } from './lab';
 import { linearFromReflectance, reflectanceFromLinear, WAVELENGTHS } from './reflectance';
@@ -33,7 +34,7 @@ export interface MixAnswer {
   target: string;
   recipes: Recipe[];
   withinReach: boolean;
-  words: string;
+  words: Message;
 }
 
 /** A paint made ready: absorption over scattering by wavelength, relative scattering, and the residue of its curve. */
@@ -170,30 +171,30 @@ function* choices(n: number, most: number): Generator<number[]> {
 }
 
 /** How one colour misses another, said by a painter: "a little redder and duller than asked". */
-export function missInWords(asked: readonly number[], got: readonly number[]): string {
+export function missInWords(asked: readonly number[], got: readonly number[]): Message {
   const deltaE = ciede2000(asked, got);
-  if (deltaE < 1) return 'so near that no eye will tell it from the colour asked for';
+  if (deltaE < 1) return message('mixing.same');
   const [La, Ca, ha] = lchFromLab(asked);
   const [Lg, Cg, hg] = lchFromLab(got);
-  const parts: { size: number; word: string }[] = [
-    { size: Math.abs(Lg - La), word: Lg > La ? 'lighter' : 'darker' },
-    { size: Math.abs(Cg - Ca), word: Cg > Ca ? 'stronger' : 'duller' },
+  const parts: { size: number; how: string }[] = [
+    { size: Math.abs(Lg - La), how: Lg > La ? 'lighter' : 'darker' },
+    { size: Math.abs(Cg - Ca), how: Cg > Ca ? 'stronger' : 'duller' },
   ];
   if (Math.min(Ca, Cg) > 5) {
     const da = got[1] - asked[1];
     const db = got[2] - asked[2];
     const turn = Math.abs(((((hg - ha + 180) % 360) + 360) % 360) - 180);
     const across = 2 * Math.sqrt(Ca * Cg) * Math.sin((turn * Math.PI) / 360);
-    const word = Math.abs(da) > Math.abs(db) ? (da > 0 ? 'redder' : 'greener') : db > 0 ? 'yellower' : 'bluer';
-    parts.push({ size: across, word });
+    const how = Math.abs(da) > Math.abs(db) ? (da > 0 ? 'redder' : 'greener') : db > 0 ? 'yellower' : 'bluer';
+    parts.push({ size: across, how });
   }
   const told = parts
     .filter((p) => p.size >= 1)
     .sort((a, b) => b.size - a.size)
     .slice(0, 2)
-    .map((p) => p.word);
-  const much = deltaE < 3 ? 'a little ' : deltaE > 10 ? 'much ' : '';
-  return told.length ? `${much}${told.join(' and ')} than asked` : 'very near the colour asked for';
+    .map((p) => message(`mixing.how.${p.how}`));
+  if (!told.length) return message('mixing.near');
+  return message('mixing.off', { much: deltaE < 3 ? 'little' : deltaE > 10 ? 'much' : 'some', how: several(told) });
 }
 
 /**
@@ -203,7 +204,7 @@ export function missInWords(asked: readonly number[], got: readonly number[]): s
 export function mixFor(target: string, kit: Kit, wanted = 5): MixAnswer {
   const asked = labFromHex(target);
   const white = kit.paints.find((p) => p.name === kit.white) ?? null;
-  if (kit.white !== null && !white) throw new CoreError(`kit: the white "${kit.white}" is not among its paints`);
+  if (kit.white !== null && !white) throw new CoreError('kit.white', { name: typed(kit.white) });
   const coloured = kit.paints.filter((p) => p !== white);
   const ready = coloured.map((p) => prepare(p, white ? calibratedStrength(p, white) : p.strength));
   const base = white ? prepare(white, 1) : null;
@@ -238,11 +239,8 @@ export function mixFor(target: string, kit: Kit, wanted = 5): MixAnswer {
     if (recipes.length === wanted) break;
   }
   const withinReach = recipes.length > 0 && recipes[0].deltaE <= 3;
-  const miss = recipes.length ? missInWords(asked, labFromHex(recipes[0].hex)) : '';
-  const words = !recipes.length
-    ? 'The kit has no paint to mix from.'
-    : withinReach
-      ? `Within reach: the nearest mix is ${miss}.`
-      : `Out of reach of this kit: the nearest mix is ${miss}.`;
+  const words = recipes.length
+    ? message(withinReach ? 'mixing.within' : 'mixing.beyond', { miss: missInWords(asked, labFromHex(recipes[0].hex)) })
+    : message('mixing.nothing');
   return { target: target.toLowerCase(), recipes, withinReach, words };
 }

@@ -6,7 +6,6 @@ import { median } from '../raster/statistics';
 import { ciede2000 } from './difference';
 import { findGround } from './ground';
 import { hexFromLab, labFromLinear, lchFromLab, oklabFromLinear } from './lab';
-import { colourName } from './names';
 import { linearFromByte, Triple } from './srgb';
 
 export interface PaletteEntry {
@@ -14,7 +13,6 @@ export interface PaletteEntry {
   lab: Triple;
   lch: Triple;
   share: number;
-  name: string;
   ground: boolean;
   accent: boolean;
 }
@@ -272,7 +270,7 @@ function joinNear(accents: Cluster[], bins: readonly Bin[], total: number): Clus
  * with small colours that stand far from everything else kept beside them as accents.
  */
 export function readPalette(image: RgbImage, lightness: Plane, most: number): Palette {
-  if (!(most >= 1 && most <= 24)) throw new CoreError('colours: the number of colours must lie between 1 and 24');
+  if (!(most >= 1 && most <= 24)) throw new CoreError('colours');
   const total = image.width * image.height;
   const { bins, index } = histogramBins(image, flatnessOf(lightness));
   const clusters = gather(bins, total, most);
@@ -286,7 +284,6 @@ export function readPalette(image: RgbImage, lightness: Plane, most: number): Pa
     lab: c.lab,
     lch: lchFromLab(c.lab),
     share: c.share,
-    name: colourName(c.lab),
     ground: k === ground,
     accent: c.accent,
   }));

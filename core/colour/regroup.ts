@@ -112,7 +112,7 @@ const LIGHT_NEAR = 4;
  * about their own shares; warm and cool are judged against the reference's own middle. Accents stay for what is vivid already.
  */
 export function inMastersPalette(reference: RgbImage, palette: readonly { hex: string; share: number; accent: boolean }[]): Regrouped {
-  if (!palette.length) throw new CoreError('palette: at least one colour is needed');
+  if (!palette.length) throw new CoreError('palette');
   const soft = squint(reference, 0.004 * Math.max(reference.width, reference.height));
   const entries = palette.map((p) => ({ ...p, lab: labFromHex(p.hex), rgb: encodedFromHex(p.hex).map((v) => Math.round(v * 255)) }));
   const plain = entries.filter((e) => !e.accent);

@@ -1,5 +1,6 @@
 /** Knows sRGB's transfer curve and hexadecimal notation (IEC 61966-2-1:1999). */
 import { CoreError } from '../errors';
+import { typed } from '../message';
 import { Plane, plane, RgbImage } from '../raster/image';
 
 export type Triple = [number, number, number];
@@ -40,7 +41,7 @@ export function hexFromEncoded(rgb: readonly number[]): string {
 
 /** Encoded channels 0–1 of `#rrggbb`; throws a plain sentence on anything else. */
 export function encodedFromHex(hex: string): Triple {
-  if (!/^#[0-9a-f]{6}$/i.test(hex)) throw new CoreError(`colour "${hex}" is not written #rrggbb, six hexadecimal digits`);
+  if (!/^#[0-9a-f]{6}$/i.test(hex)) throw new CoreError('hex', { hex: typed(hex) });
   return [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16) / 255) as Triple;
 }
 

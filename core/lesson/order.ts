@@ -2,7 +2,8 @@
  * Knows which order of steps spoils, smears or loses something, and says why and what to do.
  * The rules are common practice of the trade, no source; where schools differ both orders are legal and only their risk is told.
  */
-import { Technique } from './technique';
+import { Message, message } from '../message';
+import { Technique, techniqueName } from './technique';
 
 export interface OrderContext {
   ink: 'waterproof' | 'washable';
@@ -18,8 +19,8 @@ export interface OrderWarning {
   other: number | null;
   /** Whether something is spoilt, or only at risk, or merely made harder. */
   weight: 'spoils' | 'risks' | 'mind';
-  reason: string;
-  remedy: string;
+  reason: Message;
+  remedy: Message;
 }
 
 /** How a layer behaves under later water, once the bottle of ink is known. */
@@ -28,272 +29,167 @@ export function runsWhenWetted(t: Technique, { ink }: OrderContext): 'never' | '
   return ink === 'waterproof' ? 'until-dry' : 'always';
 }
 
-type Rule = (steps: readonly Technique[], context: OrderContext) => OrderWarning[];
-
-/** Every pair of an earlier and a later step for which something is to be said. */
-function pairs(
-  steps: readonly Technique[],
-  told: (before: Technique, after: Technique, i: number, j: number) => Omit<OrderWarning, 'step' | 'other'> | null,
-): OrderWarning[] {
-  const out: OrderWarning[] = [];
-  for (let j = 0; j < steps.length; j++)
-    for (let i = 0; i < j; i++) {
-      const say = told(steps[i], steps[j], i, j);
-      if (say) out.push({ ...say, step: j, other: i });
-    }
-  return out;
+interface Found {
+  step: number;
+  other: number | null;
 }
 
-const fixedBetween = (steps: readonly Technique[], i: number, j: number) => steps.slice(i + 1, j).some((s) => s.role === 'fix');
+interface Rule {
+  name: string;
+  weight: OrderWarning['weight'];
+  found: (steps: readonly Technique[], context: OrderContext) => Found[];
+}
 
+/** Every pair of an earlier and a later step that a rule is broken by. */
+const pairs =
+  (
+    broken: (
+      before: Technique,
+      after: Technique,
+      between: readonly Technique[],
+      earlier: readonly Technique[],
+      context: OrderContext,
+    ) => boolean,
+  ) =>
+  (steps: readonly Technique[], context: OrderContext): Found[] => {
+    const out: Found[] = [];
+    for (let j = 0; j < steps.length; j++)
+      for (let i = 0; i < j; i++)
+        if (broken(steps[i], steps[j], steps.slice(i + 1, j), steps.slice(0, i), context)) out.push({ step: j, other: i });
+    return out;
+  };
+
+/** Only the first that each later step is told about. */
+const once =
+  (found: Rule['found']): Rule['found'] =>
+  (steps, context) =>
+    found(steps, context).filter((w, k, all) => all.findIndex((o) => o.step === w.step) === k);
+
+/** Every single step that a rule is broken by. */
+const single =
+  (broken: (step: Technique, before: readonly Technique[], after: readonly Technique[], context: OrderContext) => boolean) =>
+  (steps: readonly Technique[], context: OrderContext): Found[] =>
+    steps.flatMap((s, i) => (broken(s, steps.slice(0, i), steps.slice(i + 1), context) ? [{ step: i, other: null }] : []));
+
+const fixed = (between: readonly Technique[]) => between.some((s) => s.role === 'fix');
+
+/** What each rule says stands under `order` in `words/`, by its name. */
 const RULES: readonly Rule[] = [
   // Water over something that runs.
-  (steps, context) =>
-    pairs(steps, (a, b, i, j) =>
-      b.wets && runsWhenWetted(a, context) === 'always' && !(a.dusty && fixedBetween(steps, i, j))
-        ? {
-            rule: 'water-over-running',
-            weight: 'spoils',
-            reason: a.dusty
-              ? `“${a.name}” lies as dust: water turns it to mud.`
-              : `“${a.name}” is not waterproof: “${b.name}” will carry it over the sheet.`,
-            remedy: a.dusty
-              ? 'Fix it in between, or wash first and draw when it is dry.'
-              : 'Take waterproof ink, or lay the wash first and draw when it is dry. If the bleeding is wanted, say so in class.',
-          }
-        : null,
-    ),
+  {
+    name: 'water-over-running',
+    weight: 'spoils',
+    found: pairs((a, b, _between, _earlier, context) => !!b.wets && !a.dusty && runsWhenWetted(a, context) === 'always'),
+  },
+  {
+    name: 'water-over-dust',
+    weight: 'spoils',
+    found: pairs((a, b, between, _earlier, context) => !!b.wets && !!a.dusty && runsWhenWetted(a, context) === 'always' && !fixed(between)),
+  },
   // Graphite under water stays for good.
-  (steps) =>
-    pairs(steps, (a, b, i, j) =>
-      a.role === 'wash' && b.id === 'rub-out-pencil' && steps.slice(0, i).some((s) => s.role === 'draft') && i < j
-        ? {
-            rule: 'pencil-under-wash',
-            weight: 'risks',
-            reason: `Pencil under “${a.name}” is sealed in: it can no longer be rubbed out, and rubbing roughens the wash.`,
-            remedy: 'Rub out before the first wash, or keep the pencil so pale that it may stay.',
-          }
-        : null,
-    ).filter((w, k, all) => all.findIndex((o) => o.step === w.step) === k),
+  {
+    name: 'pencil-under-wash',
+    weight: 'risks',
+    found: once(
+      pairs((a, b, _between, earlier) => a.role === 'wash' && b.id === 'rub-out-pencil' && earlier.some((s) => s.role === 'draft')),
+    ),
+  },
   // A resist keeps off only what comes after it.
-  (steps) =>
-    pairs(steps, (a, b) =>
-      b.role === 'resist' && a.role === 'wash'
-        ? {
-            rule: 'resist-after-wash',
-            weight: 'spoils',
-            reason: `“${b.name}” keeps off only what comes after it; “${a.name}” has already taken the lights.`,
-            remedy: `Move “${b.name}” before the first wash.`,
-          }
-        : null,
-    ).filter((w, k, all) => all.findIndex((o) => o.step === w.step) === k),
+  { name: 'resist-after-wash', weight: 'spoils', found: once(pairs((a, b) => b.role === 'resist' && a.role === 'wash')) },
   // Wax first: pencil and pen slide off it.
-  (steps) =>
-    pairs(steps, (a, b) =>
-      a.role === 'resist' && b.fine
-        ? {
-            rule: 'line-over-wax',
-            weight: 'risks',
-            reason: `The pen skips where “${a.name}” has been.`,
-            remedy: 'Draw the line first, then protect the lights.',
-          }
-        : null,
-    ),
+  { name: 'line-over-wax', weight: 'risks', found: pairs((a, b) => a.role === 'resist' && !!b.fine) },
   // Transparent media go from light to dark.
-  (steps) =>
-    pairs(steps, (a, b) =>
-      a.role === 'wash' && b.role === 'wash' && a.value === 'dark' && b.value === 'light'
-        ? {
-            rule: 'light-after-dark',
-            weight: 'spoils',
-            reason: `Transparent colour only darkens: “${b.name}” cannot lighten “${a.name}”, it will lift and muddy it.`,
-            remedy: 'Go from light to dark.',
-          }
-        : null,
-    ),
+  {
+    name: 'light-after-dark',
+    weight: 'spoils',
+    found: pairs((a, b) => a.role === 'wash' && b.role === 'wash' && a.value === 'dark' && b.value === 'light'),
+  },
   // Opaque lights come last.
-  (steps) =>
-    pairs(steps, (a, b) =>
-      a.opaque && (b.wets || b.role === 'tone' || b.role === 'blend' || b.role === 'rub-out') && b.role !== 'fix'
-        ? {
-            rule: 'light-covered',
-            weight: 'spoils',
-            reason: `“${b.name}” after “${a.name}” dirties or lifts the lights.`,
-            remedy: `Keep “${a.name}” for the end.`,
-          }
-        : null,
+  {
+    name: 'light-covered',
+    weight: 'spoils',
+    found: pairs(
+      (a, b) => !!a.opaque && (b.role === 'tone' || b.role === 'blend' || b.role === 'rub-out' || (!!b.wets && b.role !== 'fix')),
     ),
+  },
   // A pen skips on thick paint and wax.
-  (steps) =>
-    pairs(steps, (a, b) =>
-      a.thick && b.fine && b.role !== 'accent'
-        ? {
-            rule: 'pen-on-thick',
-            weight: 'risks',
-            reason: `A pen skips and clogs on “${a.name}”.`,
-            remedy: 'Draw the line before, or use a fine brush.',
-          }
-        : null,
-    ),
+  { name: 'pen-on-thick', weight: 'risks', found: pairs((a, b) => !!a.thick && !!b.fine && b.role !== 'accent') },
   // What smears comes last.
-  (steps) =>
-    pairs(steps, (a, b) =>
-      a.role === 'fill' && a.smears && b.role !== 'fill' && b.role !== 'fix' && b.role !== 'rub-out'
-        ? {
-            rule: 'smear-fill-last',
-            weight: 'risks',
-            reason: `“${a.name}” smears: the hand drags it about during “${b.name}”.`,
-            remedy: `Move “${a.name}” to the end; a sheet under the hand.`,
-          }
-        : null,
-    ),
+  {
+    name: 'smear-fill-last',
+    weight: 'risks',
+    found: pairs((a, b) => a.role === 'fill' && !!a.smears && b.role !== 'fill' && b.role !== 'fix' && b.role !== 'rub-out'),
+  },
   // Outline a field before filling it.
-  (steps) =>
-    pairs(steps, (a, b) =>
-      a.role === 'fill' && b.role === 'line'
-        ? {
-            rule: 'outline-before-fill',
-            weight: 'mind',
-            reason: `“${b.name}” comes after “${a.name}”: the fill has no edge to stop at.`,
-            remedy: 'Outline a field before filling it.',
-          }
-        : null,
-    ),
+  { name: 'outline-before-fill', weight: 'mind', found: pairs((a, b) => a.role === 'fill' && b.role === 'line') },
   // Ground before everything.
-  (steps) =>
-    pairs(steps, (a, b) =>
-      b.role === 'ground'
-        ? {
-            rule: 'ground-first',
-            weight: 'spoils',
-            reason: `“${b.name}” goes over the whole sheet and over “${a.name}”.`,
-            remedy: 'Tone the sheet before anything else.',
-          }
-        : null,
-    ).filter((w, k, all) => all.findIndex((o) => o.step === w.step) === k),
+  { name: 'ground-first', weight: 'spoils', found: once(pairs((_a, b) => b.role === 'ground')) },
   // The eraser lifts dust it should not.
-  (steps) =>
-    pairs(steps, (a, b, i, j) =>
-      a.dusty && b.role === 'rub-out' && !fixedBetween(steps, i, j)
-        ? {
-            rule: 'rub-out-dust',
-            weight: 'spoils',
-            reason: `Rubbing out lifts “${a.name}” too.`,
-            remedy: 'Rub out before the dusty layers.',
-          }
-        : null,
-    ),
+  { name: 'rub-out-dust', weight: 'spoils', found: pairs((a, b, between) => !!a.dusty && b.role === 'rub-out' && !fixed(between)) },
   // Rubbing out before ink is on: nothing is lost, but the guide is gone.
-  (steps) =>
-    steps.flatMap((b, j) =>
-      b.id === 'rub-out-pencil' && !steps.slice(0, j).some((s) => s.role === 'line') && steps.slice(j).some((s) => s.role === 'line')
-        ? [
-            {
-              rule: 'guide-gone',
-              step: j,
-              other: steps.findIndex((s, k) => k > j && s.role === 'line'),
-              weight: 'mind' as const,
-              reason: 'The pencil is rubbed out before the line is drawn: the guide is gone.',
-              remedy: 'Draw the line first, or leave the pencil faint until then.',
-            },
-          ]
-        : [],
-    ),
+  {
+    name: 'guide-gone',
+    weight: 'mind',
+    found: (steps) =>
+      steps.flatMap((b, j) => {
+        const line = steps.findIndex((s, k) => k > j && s.role === 'line');
+        return b.id === 'rub-out-pencil' && line >= 0 && !steps.slice(0, j).some((s) => s.role === 'line')
+          ? [{ step: j, other: line }]
+          : [];
+      }),
+  },
   // Something it builds on is missing.
-  (steps) =>
-    steps.flatMap((b, j) =>
-      b.after && !steps.slice(0, j).some((s) => b.after!.includes(s.id))
-        ? [
-            {
-              rule: 'nothing-before',
-              step: j,
-              other: null,
-              weight: 'risks' as const,
-              reason: `“${b.name}” builds on a step that has not come yet.`,
-              remedy: 'Move it later, or add the step before it.',
-            },
-          ]
-        : [],
-    ),
+  { name: 'nothing-before', weight: 'risks', found: single((s, before) => !!s.after && !before.some((b) => s.after!.includes(b.id))) },
   // Too many washes.
-  (steps) => {
-    const wet = steps.map((s, i) => [s, i] as const).filter(([s]) => s.role === 'wash' || s.role === 'ground');
-    return wet.length > 3
-      ? [
-          {
-            rule: 'too-many-washes',
-            step: wet[3][1],
-            other: wet[0][1],
-            weight: 'risks',
-            reason: 'More than three wet layers turn muddy and make thin paper buckle.',
-            remedy: 'Join two washes, or take heavy, stretched paper.',
-          },
-        ]
-      : [];
+  {
+    name: 'too-many-washes',
+    weight: 'risks',
+    found: (steps) => {
+      const wet = steps.flatMap((s, i) => (s.role === 'wash' || s.role === 'ground' ? [i] : []));
+      return wet.length > 3 ? [{ step: wet[3], other: wet[0] }] : [];
+    },
   },
   // Dust needs fixing in the end.
-  (steps) => {
-    const last = steps.reduce((found, s, i) => (s.dusty ? i : found), -1);
-    return last >= 0 && !steps.slice(last + 1).some((s) => s.role === 'fix')
-      ? [
-          {
-            rule: 'unfixed',
-            step: last,
-            other: null,
-            weight: 'mind',
-            reason: `“${steps[last].name}” stays as dust and rubs off in the folder.`,
-            remedy: 'Fix it at the end, or keep it under a cover sheet.',
-          },
-        ]
-      : [];
+  {
+    name: 'unfixed',
+    weight: 'mind',
+    found: single((s, _before, after) => !!s.dusty && !after.some((later) => later.dusty || later.role === 'fix')),
   },
   // Class settings against the steps.
-  (steps, { contact, erasing }) =>
-    steps.flatMap((s, i) => [
-      ...(s.role === 'rub-out' && !erasing
-        ? [
-            {
-              rule: 'no-erasing',
-              step: i,
-              other: null,
-              weight: 'mind' as const,
-              reason: 'This class does not rub out.',
-              remedy: 'Leave the step out: draw lightly and restate.',
-            },
-          ]
-        : []),
-      ...(s.id === 'pencil-draft' && contact === 'straight-in'
-        ? [
-            {
-              rule: 'straight-in',
-              step: i,
-              other: null,
-              weight: 'mind' as const,
-              reason: 'This class goes straight in with the final tool.',
-              remedy: 'Leave the pencil draft out and warm up longer on scrap.',
-            },
-          ]
-        : []),
-    ]),
+  { name: 'no-erasing', weight: 'mind', found: single((s, _before, _after, { erasing }) => s.role === 'rub-out' && !erasing) },
+  {
+    name: 'straight-in',
+    weight: 'mind',
+    found: single((s, _before, _after, { contact }) => s.id === 'pencil-draft' && contact === 'straight-in'),
+  },
 ];
 
 const WEIGHT = { spoils: 0, risks: 1, mind: 2 } as const;
 
 /** Everything the order of steps does wrong, what spoils first. Drying is the schedule's business. */
 export function orderWarnings(steps: readonly Technique[], context: OrderContext): OrderWarning[] {
-  return RULES.flatMap((rule) => rule(steps, context)).sort((a, b) => WEIGHT[a.weight] - WEIGHT[b.weight] || a.step - b.step);
+  return RULES.flatMap(({ name, weight, found }) =>
+    found(steps, context).map(({ step, other }): OrderWarning => {
+      const values = { a: techniqueName(steps[other ?? step].id), b: techniqueName(steps[step].id) };
+      return {
+        rule: name,
+        step,
+        other,
+        weight,
+        reason: message(`order.${name}.reason`, values),
+        remedy: message(`order.${name}.remedy`, values),
+      };
+    }),
+  ).sort((a, b) => WEIGHT[a.weight] - WEIGHT[b.weight] || a.step - b.step);
 }
 
 /** Why a step has to wait until the one before it is dry; null where nothing is lost. */
-export function whyWait(wet: Technique, next: Technique): string | null {
-  if (wet.dry <= 0) return null;
-  if (next.role === 'rub-out') return 'Rub out only when it is dry: damp ink smears and damp paper tears.';
-  if (next.role === 'resist') return null;
-  if (next.wets)
-    return wet.wets ? 'A wet layer on a damp one runs together and turns muddy.' : 'Water on damp ink carries it away, waterproof or not.';
-  if (next.fine) return wet.wets ? 'On a damp sheet the line feathers.' : null;
-  if (next.role === 'fix') return null;
-  if (next.role === 'line' || next.opaque || next.role === 'accent')
-    return wet.wets ? 'On a damp layer the touch sinks in and runs.' : null;
-  return wet.wets ? 'A damp layer tears and lifts under the next.' : null;
+export function whyWait(wet: Technique, next: Technique): Message | null {
+  const why = (key: string) => message(`drying.${key}`);
+  if (wet.dry <= 0 || next.role === 'resist') return null;
+  if (next.role === 'rub-out') return why('rub-out');
+  if (next.wets) return why(wet.wets ? 'wet-on-damp' : 'water-on-ink');
+  if (!wet.wets || next.role === 'fix') return null;
+  if (next.fine) return why('feathers');
+  return why(next.role === 'line' || next.opaque || next.role === 'accent' ? 'sinks' : 'tears');
 }

@@ -1,11 +1,13 @@
 /** Knows how a lesson is put together: from medium, techniques, minutes and class to periods, materials, warnings and cautions. */
 import { CoreError } from '../errors';
+import { amount, Amount, Message, message, typed, Values } from '../message';
+import type { Reading } from '../marks/reading';
 import { cautionsFor } from './hazards';
 import { Item, ItemId } from './items';
 import { OrderContext, orderWarnings, OrderWarning, runsWhenWetted } from './order';
 import { materialsFor, Needed, WorkedShares } from './quantities';
 import { Entry, Frame, schedule, Schedule, TimedStep } from './schedule';
-import { LessonMedium, Technique } from './technique';
+import { LessonMedium, Technique, techniqueName } from './technique';
 import { techniqueOf, USUAL } from './techniques';
 
 export interface PlanStep {
@@ -25,7 +27,35 @@ export interface PlanWishes extends OrderContext {
   sheetMm: readonly [number, number];
   youngest: number;
   shares: WorkedShares;
+  /** The master's strokes, where they have been measured. */
+  strokes: MeasuredStrokes;
 }
+
+/** What a lesson can name of a master's strokes; null where it was not measured. */
+export interface MeasuredStrokes {
+  gap: Amount | null;
+  /** Degrees from level, and between two sets. */
+  slant: number | null;
+  crossing: number | null;
+}
+
+/** What a lesson can name of a reading of the whole work. */
+export function strokesOf(r: Pick<Reading, 'spacing' | 'directions' | 'crossing'>): MeasuredStrokes {
+  const { spacing } = r;
+  return {
+    gap: spacing && (spacing.mm === null ? amount(spacing.permille, 'permille') : amount(spacing.mm, 'mm')),
+    slant: r.directions[0]?.angle ?? null,
+    crossing: r.crossing,
+  };
+}
+
+export const NO_STROKES: MeasuredStrokes = { gap: null, slant: null, crossing: null };
+
+/** The same as the sentences of a lesson take it. */
+export const strokesTold = ({ gap, slant, crossing }: MeasuredStrokes): Values => ({
+  ...(gap && slant !== null ? { known: 'yes', gap, slant: amount(slant, 'degrees') } : { known: 'no', gap: '', slant: '' }),
+  ...(crossing !== null ? { crosses: 'yes', crossing: amount(crossing, 'degrees') } : { crosses: 'no', crossing: '' }),
+});
 
 interface PlanWarning extends Omit<OrderWarning, 'step'> {
   step: number | null;
@@ -34,10 +64,10 @@ interface PlanWarning extends Omit<OrderWarning, 'step'> {
 export interface Plan {
   periods: Entry[][];
   /** The steps with the minutes the plan gives them. */
-  steps: (PlanStep & { name: string; minutes: number; dry: number; mind: string[] })[];
+  steps: (PlanStep & { name: Message; minutes: number; dry: number; mind: Message[] })[];
   materials: Needed[];
   warnings: PlanWarning[];
-  cautions: string[];
+  cautions: Message[];
   /** How far the work was shortened to fit: 0 not at all, 1 to the fewest minutes. */
   squeeze: number;
 }
@@ -70,14 +100,13 @@ export function usualSteps(medium: LessonMedium, { contact, erasing }: Pick<Orde
 }
 
 /** What is to be minded at a step, by what it is. */
-function minding(t: Technique, context: OrderContext): string[] {
-  return [
-    ...(t.role === 'wash' || t.role === 'paint' ? ['Far before near.'] : []),
-    ...(t.role === 'line' ? ['Near first: what is behind stops at it.'] : []),
-    ...(t.smears ? ['Right-handers left to right, left-handers right to left; a sheet under the hand.'] : []),
-    ...(t.runs === 'as-ink' && context.ink === 'waterproof' ? ['Waterproof ink: dip pens only, rinse at once.'] : []),
-    ...(runsWhenWetted(t, context) === 'always' && t.runs === 'as-ink' ? ['This ink runs under water, dry or not.'] : []),
-  ];
+function minding(t: Technique, context: OrderContext): Message[] {
+  const hints: string[] = [];
+  if (t.role === 'wash' || t.role === 'paint') hints.push('far-first');
+  if (t.role === 'line') hints.push('near-first');
+  if (t.smears) hints.push('hand');
+  if (t.runs === 'as-ink') hints.push(...(context.ink === 'waterproof' ? ['dip-pens'] : ['ink-runs']));
+  return hints.map((h) => message(`hints.${h}`));
 }
 
 const WET_HANDS = new Set(['wash', 'ground', 'paint', 'print', 'tone']);
@@ -123,7 +152,11 @@ const SQUEEZES = [0, 0.25, 0.5, 0.75, 1] as const;
 function fitted(wishes: PlanWishes, techniques: readonly Technique[]): { squeeze: number; told: Schedule; laid: TimedStep[] } {
   const tries = SQUEEZES.map((squeeze) => {
     const laid = timed(wishes.steps, techniques, squeeze);
-    return { squeeze, laid, told: schedule(laid, wishes.minutesPerPeriod, frameFor(techniques, wishes, squeeze)) };
+    return {
+      squeeze,
+      laid,
+      told: schedule(laid, wishes.minutesPerPeriod, frameFor(techniques, wishes, squeeze), strokesTold(wishes.strokes)),
+    };
   });
   const fewest = Math.max(wishes.periods, tries.at(-1)!.told.periods.length);
   return tries.find((t) => t.told.periods.length <= fewest)!;
@@ -131,45 +164,33 @@ function fitted(wishes: PlanWishes, techniques: readonly Technique[]): { squeeze
 
 function timeWarnings(wishes: PlanWishes, { squeeze, told, laid }: ReturnType<typeof fitted>): PlanWarning[] {
   const out: PlanWarning[] = [];
-  const over = told.periods.length - wishes.periods;
-  if (over > 0)
+  const warn = (rule: string, weight: PlanWarning['weight'], values: Values, step: number | null = null, other: number | null = null) =>
     out.push({
-      rule: 'over-time',
-      step: null,
-      other: null,
-      weight: 'risks',
-      reason: `Even at the fewest minutes the work takes ${told.periods.length} periods of ${wishes.minutesPerPeriod} minutes, not ${wishes.periods}.`,
-      remedy: `Add ${over === 1 ? 'a period' : `${over} periods`}, or leave a step out: the longest is “${laid.reduce((a, b) => (b.minutes > a.minutes ? b : a)).technique.name}”.`,
+      rule,
+      step,
+      other,
+      weight,
+      reason: message(`order.${rule}.reason`, values),
+      remedy: message(`order.${rule}.remedy`, values),
     });
-  else if (squeeze > 0)
-    out.push({
-      rule: 'shortened',
-      step: null,
-      other: null,
-      weight: 'mind',
-      reason: `To fit, steps are shortened${squeeze === 1 ? ' to the fewest minutes' : ''} and looking, warming up and talking are brief.`,
-      remedy: 'One more period, or one step fewer, gives the time back.',
+  const needed = told.periods.length;
+  const over = needed - wishes.periods;
+  if (over > 0) {
+    const longest = laid.reduce((a, b) => (b.minutes > a.minutes ? b : a)).technique;
+    warn('over-time', 'risks', {
+      needed,
+      minutes: wishes.minutesPerPeriod,
+      asked: wishes.periods,
+      over,
+      longest: techniqueName(longest.id),
     });
+  } else if (squeeze > 0) warn('shortened', 'mind', { fully: squeeze === 1 ? 'yes' : 'no' });
   for (const w of told.waits)
     if (!w.overBreak && w.minutes >= 3)
-      out.push({
-        rule: 'drying',
-        step: w.step,
-        other: w.after,
-        weight: 'mind',
-        reason: `${w.reason} Wait ${w.minutes} minutes after “${laid[w.after].technique.name}”.`,
-        remedy: 'The wait is filled with practice below; a break between periods would dry it for nothing.',
-      });
+      warn('drying', 'mind', { why: w.reason, n: w.minutes, a: techniqueName(laid[w.after].technique.id) }, w.step, w.after);
   laid.forEach(({ technique, dry }, i) => {
     if (dry < technique.dry && laid.slice(i + 1).some((n) => n.technique !== technique))
-      out.push({
-        rule: 'short-drying',
-        step: i,
-        other: null,
-        weight: 'risks',
-        reason: `“${technique.name}” usually dries in ${technique.dry} minutes; ${dry} are planned.`,
-        remedy: 'Test with the back of the hand before going on; thinner layers dry sooner.',
-      });
+      warn('short-drying', 'risks', { a: techniqueName(technique.id), usual: technique.dry, n: dry }, i);
   });
   return out;
 }
@@ -182,12 +203,11 @@ export function makePlan(wishes: PlanWishes): Plan {
     ['classSize', wishes.classSize, 1, 60],
     ['youngest', wishes.youngest, 4, 99],
   ] as const)
-    if (!(Number.isInteger(value) && value >= low && value <= high))
-      throw new CoreError(`${field}: must be a whole number from ${low} to ${high}`);
-  if (!wishes.steps.length) throw new CoreError('steps: choose at least one technique');
+    if (!(Number.isInteger(value) && value >= low && value <= high)) throw new CoreError('whole', { field: typed(field), low, high });
+  if (!wishes.steps.length) throw new CoreError('steps');
   const techniques = wishes.steps.map((s) => {
     const t = techniqueOf(s.technique);
-    if (!t) throw new CoreError(`steps: there is no technique “${s.technique}”`);
+    if (!t) throw new CoreError('technique', { name: typed(s.technique) });
     return t;
   });
   const fit = fitted(wishes, techniques);
@@ -198,7 +218,7 @@ export function makePlan(wishes: PlanWishes): Plan {
     periods: fit.told.periods,
     steps: wishes.steps.map((s, i) => ({
       ...s,
-      name: techniques[i].name,
+      name: techniqueName(s.technique),
       minutes: fit.laid[i].minutes,
       dry: fit.laid[i].dry,
       mind: minding(techniques[i], wishes),
@@ -208,16 +228,10 @@ export function makePlan(wishes: PlanWishes): Plan {
       wishes.classSize,
       wishes.sheetMm,
       wishes.shares,
-    ).map((m) => (m.id === 'ink' || m.id === 'wash-ink' ? { ...m, name: `${wishes.ink} ${m.name}` } : m)),
+      wishes.ink,
+    ),
     warnings,
     cautions: cautionsFor(cautions, wishes.youngest),
     squeeze: fit.squeeze,
   };
 }
-
-export const AMOUNT_WORDS: Record<Item['unit'], (n: number) => string> = {
-  piece: (n) => String(n),
-  sheet: (n) => (n === 1 ? '1 sheet' : `${n} sheets`),
-  ml: (n) => `${n} ml`,
-  g: (n) => `${n} g`,
-};

@@ -1,5 +1,6 @@
 /** Knows how much is needed: sheets from parent sheets, millilitres for an area, paint for a measured palette. */
 import { CoreError } from '../errors';
+import { figure, Message, message, typed } from '../message';
 import { ITEMS, Item, ItemId } from './items';
 
 const A4_MM2 = 297 * 210;
@@ -10,7 +11,7 @@ export function piecesFromParent(parent: readonly [number, number], piece: reado
     ['parent', parent],
     ['piece', piece],
   ] as const)
-    if (!(v[0] > 0 && v[1] > 0)) throw new CoreError(`${name}: both sides must be larger than 0 mm`);
+    if (!(v[0] > 0 && v[1] > 0)) throw new CoreError('sides', { name: typed(name) });
   const grid = (w: number, h: number, a: number, b: number) =>
     Math.max(0, Math.floor((w + 1e-6) / a)) * Math.max(0, Math.floor((h + 1e-6) / b));
   let best = 0;
@@ -27,7 +28,7 @@ export function parentsNeeded(count: number, parent: readonly [number, number], 
 }
 
 export interface ColourNeed {
-  name: string;
+  name: Message;
   hex: string;
   /** Millilitres for the whole class, waste included. */
   ml: number;
@@ -41,7 +42,7 @@ const GOUACHE_CM2_PER_ML = 90;
  * Shares 0–1, sheet in mm; at least 1 ml each, since less cannot be mixed evenly.
  */
 export function paintForPalette(
-  palette: readonly { name: string; hex: string; share: number }[],
+  palette: readonly { name: Message; hex: string; share: number }[],
   sheetMm: readonly [number, number],
   classSize: number,
   layers = 1,
@@ -87,23 +88,20 @@ export function sharesOf(
 
 export interface Needed {
   id: ItemId;
-  name: string;
+  name: Message;
   unit: Item['unit'];
   amount: number;
-  how: string;
+  how: Message;
 }
+
+/** "12 sheets", "40 ml". */
+export const amountNeeded = ({ unit, amount }: Pick<Needed, 'unit' | 'amount'>): Message => message(`amounts.${unit}`, { n: amount });
 
 const PER: Record<Item['per'], (size: number) => number> = {
   student: (n) => n,
   pair: (n) => Math.ceil(n / 2),
   table: (n) => Math.ceil(n / 4),
   class: () => 1,
-};
-const PER_WORDS: Record<Item['per'], string> = {
-  student: 'one each',
-  pair: 'one a pair',
-  table: 'one a table of four',
-  class: 'for the class',
 };
 const PAPERS: readonly ItemId[] = ['paper', 'heavy-paper', 'toothed-paper'];
 
@@ -113,6 +111,7 @@ export function materialsFor(
   classSize: number,
   sheetMm: readonly [number, number],
   shares: WorkedShares,
+  ink: 'waterproof' | 'washable',
 ): Needed[] {
   const most = new Map<ItemId, number>();
   const sum = new Map<ItemId, number>();
@@ -128,38 +127,22 @@ export function materialsFor(
   for (const p of papers) if (p !== paper) most.delete(p);
   if (paper) most.set(paper, sheets);
   const area = (sheetMm[0] * sheetMm[1]) / A4_MM2;
+  const order = Object.keys(ITEMS);
   return [...most.keys()]
     .map((id): Needed => {
       const it: Item = ITEMS[id];
+      const needed = (amount: number, how: Message): Needed => ({ id, name: message(`items.${id}`, { ink }), unit: it.unit, amount, how });
       if (it.byArea) {
         const share = it.byArea === 'sheet' ? 1 : shares[it.byArea];
         const each = sum.get(id)! * area * share * (1 + (it.waste ?? 0));
-        return {
-          id,
-          name: it.name,
-          unit: it.unit,
-          amount: Math.max(1, Math.ceil(each * classSize)),
-          how: `about ${each < 1 ? each.toFixed(1) : Math.round(each)} ml a student, waste included`,
-        };
+        return needed(Math.max(1, Math.ceil(each * classSize)), message('amounts.how.liquid', { each: figure(each, each < 1 ? 1 : 0) }));
       }
       if (PAPERS.includes(id)) {
         const spare = Math.ceil(classSize / 5);
-        return {
-          id,
-          name: it.name,
-          unit: it.unit,
-          amount: classSize * most.get(id)! + spare,
-          how: `${most.get(id)} each and ${spare} spare`,
-        };
+        return needed(classSize * most.get(id)! + spare, message('amounts.how.paper', { each: most.get(id)!, spare }));
       }
       const count = id === 'scrap' ? Math.min(3, sum.get(id)!) : most.get(id)!;
-      return {
-        id,
-        name: it.name,
-        unit: it.unit,
-        amount: PER[it.per](classSize) * count,
-        how: count > 1 ? `${count} ${PER_WORDS[it.per].replace('one ', '')}` : PER_WORDS[it.per],
-      };
+      return needed(PER[it.per](classSize) * count, message(`amounts.how.${it.per}`, { count }));
     })
-    .sort((a, b) => Number(a.unit === 'piece') - Number(b.unit === 'piece') || a.name.localeCompare(b.name));
+    .sort((a, b) => Number(a.unit === 'piece') - Number(b.unit === 'piece') || order.indexOf(a.id) - order.indexOf(b.id));
 }

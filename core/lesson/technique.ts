@@ -2,6 +2,7 @@
  * What is known of a technique: what the student does, what it leaves on the sheet, and what it asks for.
  * Minutes, drying times and amounts are common practice for a sheet of about A4, no source; teachers change them.
  */
+import { Message, message, Values } from '../message';
 import { ItemId } from './items';
 import { CautionId } from './hazards';
 
@@ -26,19 +27,10 @@ type Role =
   'ground' | 'draft' | 'resist' | 'line' | 'tone' | 'wash' | 'paint' | 'light' | 'accent' | 'fill' | 'blend' | 'rub-out' | 'fix' | 'print';
 
 export interface Technique {
+  /** What is said of it stands under `techniques` in `words/`, by this name. */
   id: string;
-  name: string;
   role: Role;
   media: readonly LessonMedium[];
-  /** What the student does, as it is said in class. */
-  does: string;
-  /** What to watch in the demonstration. */
-  watch: string;
-  easier: string;
-  bolder: string;
-  /** For the quick, and a way out for the stuck. */
-  extra: string;
-  stuck: string;
   /** Fewest minutes in which it can be done, and what it usually takes. */
   least: number;
   usual: number;
@@ -65,3 +57,11 @@ export interface Technique {
   items: Partial<Record<ItemId, number>>;
   cautions: readonly CautionId[];
 }
+
+export const mediumName = (medium: LessonMedium): Message => message(`media.${medium}`);
+
+export const techniqueName = (id: string): Message => message(`techniques.${id}.name`);
+
+/** One of the sentences about a technique. */
+export const techniqueSays = (id: string, what: 'does' | 'watch' | 'easier' | 'bolder' | 'extra' | 'stuck', values?: Values): Message =>
+  message(`techniques.${id}.${what}`, values);

@@ -27,7 +27,7 @@ export function applyAlignment(
 export function align(a: Landmarks, b: Landmarks): Alignment {
   const names = Object.keys(a).filter((name) => Object.hasOwn(b, name));
   const distinct = new Set(names.map((n) => `${a[n][0]},${a[n][1]}`));
-  if (distinct.size < 2) throw new CoreError('landmarks: the two files must share at least two points at different places');
+  if (distinct.size < 2) throw new CoreError('landmarks.shared');
   const middle = (set: Landmarks) => [0, 1].map((k) => names.reduce((s, n) => s + set[n][k], 0) / names.length);
   const [ma, mb] = [middle(a), middle(b)];
   let along = 0;

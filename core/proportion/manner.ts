@@ -2,6 +2,7 @@
  * Knows how a reference would be bent toward a master's manner: the master's factors applied to the reference's own
  * measures, and the points moved there with as little bending as possible.
  */
+import { Message, message } from '../message';
 import { CoreError } from '../errors';
 import { solve } from '../raster/solve';
 import { Landmarks } from './align';
@@ -51,7 +52,7 @@ const ROUNDS = 40;
 export function bendToManner(template: TemplateName, reference: Landmarks, factors: readonly MannerFactor[]): Bent {
   const names = Object.keys(reference);
   const n = names.length;
-  if (n < 3) throw new CoreError('landmarks: place at least three points on the reference');
+  if (n < 3) throw new CoreError('landmarks.few');
   const from = names.map((name) => reference[name]);
   const middle = [0, 1].map((k) => from.reduce((s, p) => s + p[k], 0) / n);
   const size = Math.sqrt(from.reduce((s, p) => s + (p[0] - middle[0]) ** 2 + (p[1] - middle[1]) ** 2, 0) / n) || 1;
@@ -139,23 +140,25 @@ export function bendToManner(template: TemplateName, reference: Landmarks, facto
 }
 
 /** Parts of a template that can follow the manner more or less than the rest. */
-export const PARTS: Record<TemplateName, readonly { part: string; words: string; points: RegExp }[]> = {
+export const PARTS: Record<TemplateName, readonly { part: string; points: RegExp }[]> = {
   'face-front': [
-    { part: 'head', words: 'skull and face', points: /^(crown|hairline|chin|face-)/ },
-    { part: 'eyes', words: 'eyes and brows', points: /^(eye|pupil|brow)-/ },
-    { part: 'nose', words: 'nose', points: /^nose-/ },
-    { part: 'mouth', words: 'mouth', points: /^mouth-/ },
-    { part: 'ears', words: 'ears', points: /^ear-/ },
-    { part: 'neck', words: 'neck', points: /^neck-/ },
+    { part: 'head', points: /^(crown|hairline|chin|face-)/ },
+    { part: 'eyes', points: /^(eye|pupil|brow)-/ },
+    { part: 'nose', points: /^nose-/ },
+    { part: 'mouth', points: /^mouth-/ },
+    { part: 'ears', points: /^ear-/ },
+    { part: 'neck', points: /^neck-/ },
   ],
   'figure-standing': [
-    { part: 'head', words: 'head and neck', points: /^(crown|chin|neck-base)$/ },
-    { part: 'trunk', words: 'shoulders and waist', points: /^(shoulder|waist)-/ },
-    { part: 'arms', words: 'arms and hands', points: /^(elbow|wrist|fingertip)-/ },
-    { part: 'legs', words: 'legs and feet', points: /^(crotch|knee-.*|ankle-.*|heel|toe|sole)$/ },
-    { part: 'garment', words: 'garment', points: /^hem-/ },
+    { part: 'head', points: /^(crown|chin|neck-base)$/ },
+    { part: 'trunk', points: /^(shoulder|waist)-/ },
+    { part: 'arms', points: /^(elbow|wrist|fingertip)-/ },
+    { part: 'legs', points: /^(crotch|knee-.*|ankle-.*|heel|toe|sole)$/ },
+    { part: 'garment', points: /^hem-/ },
   ],
 };
+
+export const partName = (template: TemplateName, part: string): Message => message(`parts.${template}.${part}`);
 
 /** Points on the way from reference (0) to manner (1): `strength` for all, `parts` where a part goes its own way. */
 export function onTheWay(

@@ -1,4 +1,5 @@
 /** Knows the measures of each template: ratios, angles and offsets, with nature's proportion beside them. */
+import { Message, message } from '../message';
 import { Landmarks } from './align';
 import { TemplateName } from './templates';
 
@@ -20,33 +21,8 @@ export const VITRUVIUS: Readonly<Record<string, number>> = {
   'foot-length': 1 / 6,
 };
 
-export const MEASURE_WORDS: Readonly<Record<string, string>> = {
-  'eye-line': 'height of the eyes in the head, from the crown',
-  'brow-third': 'hairline to brow, of the face below the hair',
-  'nose-third': 'brow to nose, of the face below the hair',
-  'mouth-line': 'mouth, from nose to chin',
-  'eye-width': 'width of an eye, of the face',
-  'eye-gap': 'gap between the eyes, in eyes',
-  'eye-height': 'opening of the eye, of its width',
-  'pupil-size': 'size of the pupil, of the eye',
-  'mouth-width': 'width of the mouth, of the distance of the pupils',
-  'nose-width': 'width of the nose, of the gap between the eyes',
-  'face-shape': 'width of the face, of its height',
-  'neck-width': 'width of the neck, of the face',
-  'eye-tilt': 'tilt of the eyes',
-  'mouth-tilt': 'tilt of the mouth',
-  'eye-level': 'right eye above the left, of the head',
-  'heads-tall': 'height in heads',
-  'shoulder-width': 'width of the shoulders in heads',
-  'hand-length': 'length of the hand in heads',
-  'arm-length': 'length of the arm in heads',
-  'leg-share': 'legs, of the whole height',
-  'foot-length': 'foot, of the whole height',
-  'neck-length': 'length of the neck in heads',
-  'waist-width': 'waist, of the shoulders',
-  'hem-width': 'hem, of the shoulders',
-  lean: 'lean from the plumb line',
-};
+/** What a measure is called. */
+export const measureName = (measure: string): Message => message(`features.proportion.${measure}.title`);
 
 type Get = (name: string) => readonly [number, number] | null;
 type Maybe = number | null;

@@ -157,8 +157,7 @@ function shapeOf(kind: ShapeKind, x: number[], overlap: number): FittedShape {
  */
 export function fitShapes(points: readonly Point[]): FittedShape[] {
   const polygon = points.map((p) => [p[0], p[1]] as Point);
-  if (polygon.length < 3 || Math.abs(signedArea(polygon)) < 1e-9)
-    throw new CoreError('polygon: needs at least three points that enclose an area');
+  if (polygon.length < 3 || Math.abs(signedArea(polygon)) < 1e-9) throw new CoreError('polygon');
   const hull = convexHull(polygon);
   const rect = minimumRectangle(polygon);
   const size = Math.sqrt(Math.abs(signedArea(polygon)));

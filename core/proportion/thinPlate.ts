@@ -44,9 +44,9 @@ export type PlaneMap = (x: number, y: number) => [number, number];
 
 /** The map that carries each `from` to its `to`; throws CoreError where fewer than three points differ or all lie on a line. */
 export function thinPlate(from: readonly Point[], to: readonly Point[]): PlaneMap {
-  if (from.length !== to.length) throw new CoreError('points: both lists must be equally long');
+  if (from.length !== to.length) throw new CoreError('pairs.length');
   const n = from.length;
-  if (n < 3) throw new CoreError('points: at least three are needed');
+  if (n < 3) throw new CoreError('pairs.few');
   const size = Math.max(...from.flatMap((p) => [Math.abs(p[0] - from[0][0]), Math.abs(p[1] - from[0][1])])) || 1;
   const unit = from.map((p): Point => [(p[0] - from[0][0]) / size, (p[1] - from[0][1]) / size]);
   const weights = [0, 1].map((k) => {
@@ -54,7 +54,7 @@ export function thinPlate(from: readonly Point[], to: readonly Point[]): PlaneMa
     for (let i = 0; i < n; i++) right[i] = to[i][k];
     return solve(system(unit, TINY), right);
   });
-  if (!weights.every((w) => w.every(Number.isFinite))) throw new CoreError('points: they must not all lie on one line');
+  if (!weights.every((w) => w.every(Number.isFinite))) throw new CoreError('pairs.line');
   return (x, y) => {
     const [u, v] = [(x - from[0][0]) / size, (y - from[0][1]) / size];
     const out: [number, number] = [0, 0];

@@ -16,7 +16,7 @@ export type Fit = 'fit' | 'fill' | 'stretch';
 /** Places a source of any unit on a sheet in mm with a margin on all sides; throws where the margin eats the sheet. */
 export function placeOnSheet(source: readonly [number, number], sheet: readonly [number, number], fit: Fit, margin: number): Placing {
   const [w, h] = [sheet[0] - 2 * margin, sheet[1] - 2 * margin];
-  if (!(w > 0 && h > 0)) throw new CoreError('margin: it leaves nothing of the sheet');
+  if (!(w > 0 && h > 0)) throw new CoreError('margin');
   if (fit === 'stretch') return { left: margin, top: margin, width: w, height: h, sheet };
   const scale = (fit === 'fit' ? Math.min : Math.max)(w / source[0], h / source[1]);
   const [width, height] = [source[0] * scale, source[1] * scale];

@@ -28,7 +28,7 @@ function turned([u, v]: Point, { w, h, turn }: Crop): [number, number] {
 /** The part of a picture inside a frame of whole pixels, turned; throws CoreError where less than 16 px would be left. */
 export function cropAndTurn(image: RgbImage, crop: Crop): RgbImage {
   const { x, y, w, h, turn } = crop;
-  if (w < 16 || h < 16) throw new CoreError('crop: what is left would be smaller than 16 px');
+  if (w < 16 || h < 16) throw new CoreError('crop');
   const cut = cropImage(image, [x, y, w, h]);
   const [width, height] = turn === 90 || turn === 270 ? [h, w] : [w, h];
   // Where the middle of the first pixel comes to, and how far on the next one across and the next one down.

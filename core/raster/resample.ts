@@ -26,7 +26,7 @@ function spans(from: number, to: number): Span[] {
 /** Area-mean reduction of an sRGB picture in linear light. Enlarging is refused. */
 export function reduceImage(source: RgbImage, width: number, height: number): RgbImage {
   if (width === source.width && height === source.height) return source;
-  if (width > source.width || height > source.height) throw new CoreError('reduceImage: the wanted size is larger than the picture');
+  if (width > source.width || height > source.height) throw new CoreError('larger');
   const xs = spans(source.width, width);
   const ys = spans(source.height, height);
   const out = new Uint8Array(width * height * 3);

@@ -18,7 +18,7 @@ export function histogram(data: ArrayLike<number>, low: number, high: number, bi
  */
 export function multiOtsu(counts: ArrayLike<number>, classes: number): number[] {
   const n = counts.length;
-  if (classes < 2 || classes > n) throw new CoreError(`values: the number of steps must lie between 2 and ${n}`);
+  if (classes < 2 || classes > n) throw new CoreError('values', { most: n });
   const weight = new Float64Array(n + 1);
   const moment = new Float64Array(n + 1);
   for (let i = 0; i < n; i++) {

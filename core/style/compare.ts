@@ -8,7 +8,7 @@ import { Invention, inventionOf } from './invention';
 import { Layout, placed, registerLayouts } from './layout';
 import { featureDifference, Range, rangeOf } from './range';
 import { paletteDistance, Weighted } from './transport';
-import { FIELD_COLUMNS, FIELD_ROWS, fieldName, PLAIN_WORDS, sayFinding, WordSettings } from './words';
+import { FIELD_COLUMNS, FIELD_ROWS } from './words';
 
 /** What comparison needs of a measured picture. */
 export interface Measured {
@@ -27,7 +27,6 @@ interface Finding {
   piece: number;
   /** 0 inside the range; outside in half-widths, above positive. */
   distance: number;
-  words: string;
 }
 
 export interface Comparison {
@@ -64,7 +63,7 @@ function inCommonUnits(name: string, m: Measured, mm: boolean): Feature | undefi
   return f && mm && featureSpec(name)?.size ? inMm(f, m.widthMm!) : f;
 }
 
-function judge(name: string, range: Range, value: number, unit: FeatureUnit, words: WordSettings): Scored {
+function judge(name: string, range: Range, value: number, unit: FeatureUnit): Scored {
   const spec = featureSpec(name);
   const offset = spec ? featureDifference(spec, range.mid, value) : value - range.mid;
   const half = (range.high - range.low) / 2;
@@ -78,10 +77,10 @@ function judge(name: string, range: Range, value: number, unit: FeatureUnit, wor
     piece: spec?.axial ? range.mid + offset : value,
     distance,
   };
-  return { ...finding, words: sayFinding(finding, words), deviation: Math.abs(offset) / range.sd };
+  return { ...finding, deviation: Math.abs(offset) / range.sd };
 }
 
-function paletteFinding(sources: readonly Measured[], piece: Measured, words: WordSettings): Scored | null {
+function paletteFinding(sources: readonly Measured[], piece: Measured): Scored | null {
   if (!sources.length || !piece.palette.length) return null;
   const distances = sources.map((s) => paletteDistance(s.palette, piece.palette));
   const value = distances.reduce((a, b) => a + b, 0) / distances.length;
@@ -98,13 +97,7 @@ function paletteFinding(sources: readonly Measured[], piece: Measured, words: Wo
   const mid = among.length ? among.reduce((s, f) => s + f.value!, 0) / among.length : usual;
   // Judged from the demo: photographs of pieces without a fault of colour stand up to 7 off, its works 4 from each other.
   const sd = Math.max(1.6, 0.4 * mid);
-  return judge(
-    'colour.palette',
-    { low: Math.max(0, mid - 2 * sd), mid, high: mid + 2 * sd, sd, works: sources.length },
-    value,
-    'ΔE',
-    words,
-  );
+  return judge('colour.palette', { low: Math.max(0, mid - 2 * sd), mid, high: mid + 2 * sd, sd, works: sources.length }, value, 'ΔE');
 }
 
 /** A copy held against the work it was made from, place by place after registering: nine fields' darkness and the whole's size and place. */
@@ -112,7 +105,7 @@ function placeFindings(source: Measured, piece: Measured): Scored[] {
   const [a, b] = [source.layout, piece.layout];
   const r = registerLayouts(a, b, false);
   const out: Scored[] = [];
-  const push = (group: FeatureGroup, feature: string, unit: FeatureUnit, mid: number, half: number, value: number, words: string) => {
+  const push = (group: FeatureGroup, feature: string, unit: FeatureUnit, mid: number, half: number, value: number) => {
     const off = value - mid;
     const distance = Math.abs(off) <= half ? 0 : Math.sign(off) * (Math.abs(off) / half - 1);
     out.push({
@@ -122,40 +115,12 @@ function placeFindings(source: Measured, piece: Measured): Scored[] {
       master: { low: mid - half, mid, high: mid + half },
       piece: value,
       distance,
-      words,
       deviation: (2 * Math.abs(off)) / half,
     });
   };
-  const percent = (v: number) => `${Math.abs(100 * v).toFixed(0)} %`;
-  const grew = r.scale - 1;
-  push(
-    'composition',
-    'place.scale',
-    'ratio',
-    1,
-    0.04,
-    r.scale,
-    Math.abs(grew) <= 0.04
-      ? 'The whole keeps the source’s size on the sheet.'
-      : `The whole is ${percent(grew)} ${grew > 0 ? 'larger' : 'smaller'} on the sheet than in the source.`,
-  );
-  for (const [k, name, plus, minus] of [
-    [0, 'X', 'right', 'left'],
-    [1, 'Y', 'down', 'up'],
-  ] as const) {
-    const s = r.shift[k];
-    push(
-      'composition',
-      `place.shift${name}`,
-      'ratio',
-      0,
-      0.03,
-      s,
-      Math.abs(s) <= 0.03
-        ? `The whole stands where the source has it, ${name === 'X' ? 'left to right' : 'top to bottom'}.`
-        : `The whole has moved ${percent(s)} of the sheet ${s > 0 ? plus : minus}.`,
-    );
-  }
+  push('composition', 'place.scale', 'ratio', 1, 0.04, r.scale);
+  push('composition', 'place.shiftX', 'ratio', 0, 0.03, r.shift[0]);
+  push('composition', 'place.shiftY', 'ratio', 0, 0.03, r.shift[1]);
   for (let j = 0; j < 3; j++)
     for (let i = 0; i < 3; i++) {
       let [sa, sb, n] = [0, 0, 0];
@@ -169,20 +134,7 @@ function placeFindings(source: Measured, piece: Measured): Scored[] {
           n++;
         }
       if (!n) continue;
-      const [mid, value] = [sa / n, sb / n];
-      const where = fieldName(3 * j + i);
-      const off = value - mid;
-      push(
-        'value',
-        `place.weight.${FIELD_ROWS[j]}-${FIELD_COLUMNS[i]}`,
-        'L*',
-        mid,
-        5,
-        value,
-        Math.abs(off) <= 5
-          ? `The ${where} is as worked as the source’s.`
-          : `The ${where} is ${off > 0 ? 'more heavily' : 'more lightly'} worked than the source’s: ${value.toFixed(0)} against ${mid.toFixed(0)}.`,
-      );
+      push('value', `place.weight.${FIELD_ROWS[j]}-${FIELD_COLUMNS[i]}`, 'L*', sa / n, 5, sb / n);
     }
   return out;
 }
@@ -218,7 +170,6 @@ export interface CompareOptions {
   as: 'copy' | 'original';
   /** What the study wants of a copy; without one it is held against the master's range and place by place. */
   aim?: Aim;
-  words?: WordSettings;
   weights?: Partial<Record<FeatureGroup, number>>;
 }
 
@@ -252,8 +203,7 @@ function rangesFor(sources: readonly Measured[], piece: Measured, mm: boolean, a
  * master's range, main places, proportions within 6 % (study); the range and the signature proportions (remembered).
  */
 export function compare(sources: readonly Measured[], piece: Measured, options: CompareOptions): Comparison {
-  if (!sources.length) throw new CoreError('source: at least one work by the master is needed');
-  const words = options.words ?? PLAIN_WORDS;
+  if (!sources.length) throw new CoreError('source');
   const mm = piece.widthMm !== null && sources.every((s) => s.widthMm !== null);
   const invention: Invention | null = inventionOf(
     sources.map((s) => s.layout),
@@ -268,8 +218,8 @@ export function compare(sources: readonly Measured[], piece: Measured, options: 
     const kept = signatureOf(mids, asked.signature);
     for (const name of mids.keys()) if (!kept.has(name)) ranges.delete(name);
   }
-  const scored = [...ranges].map(([name, { range, own }]) => judge(name, range, own.value, own.unit, words));
-  const palette = paletteFinding(asked?.oneWork ? [sources[nearest]] : sources, piece, words);
+  const scored = [...ranges].map(([name, { range, own }]) => judge(name, range, own.value, own.unit));
+  const palette = paletteFinding(asked?.oneWork ? [sources[nearest]] : sources, piece);
   if (palette) scored.push(palette);
   if (copy && (asked?.places ?? true)) scored.push(...placeFindings(sources[nearest], piece));
   scored.sort((a, b) => Math.abs(b.distance) - Math.abs(a.distance) || b.deviation - a.deviation);

@@ -1,5 +1,6 @@
 /** Knows how to take a whole picture apart into its profile: the readings, and the flat features drawn from them. */
 import { CoreError } from '../errors';
+import { typed } from '../message';
 import { ciede2000 } from '../colour/difference';
 import { labPlanes, LabPlanes } from '../colour/lab';
 import { Palette, PaletteEntry, readPalette } from '../colour/palette';
@@ -70,7 +71,7 @@ function markSize(image: RgbImage, mmPerPixel: number | null): { image: RgbImage
 /** Reads one patch given in the picture's own pixels; throws when it does not lie inside. */
 export function measurePatch(image: RgbImage, patch: Rect, ground: readonly number[] | null, mmPerPixel: number | null): Reading {
   if (!rectInside(patch, image.width, image.height))
-    throw new CoreError(`patch ${patch.join(',')} does not lie inside the picture, which is ${image.width} by ${image.height} px`);
+    throw new CoreError('patch', { patch: typed(patch.join(',')), width: image.width, height: image.height });
   const whole = patch.map(Math.round) as unknown as Rect;
   const cut = cropImage(image, [
     whole[0],

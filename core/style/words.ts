@@ -1,80 +1,12 @@
-/** Knows how to say a reading or a finding in one plain sentence, in British or American spelling, in mm or inches. */
-import { FeatureUnit } from './features';
-import { MARK_KINDS } from '../marks/kind';
-import { Form, form, FORMS, KIND_NAMES, PROPORTION_FORMS, TITLES } from './sentences';
+/** Knows what is said of a reading or a finding: which sentence, and what stands in it. */
+import { amount, Amount, AmountUnit, Figure, figure, Message, message, Typed, typed, Values } from '../message';
+import type { FeatureGroup, FeatureUnit } from './features';
 
-export interface WordSettings {
-  spelling: 'british' | 'american';
-  units: 'mm' | 'inch';
-}
+export const FIELD_ROWS = ['upper', 'middle', 'lower'] as const;
+export const FIELD_COLUMNS = ['left', 'middle', 'right'] as const;
 
-export const PLAIN_WORDS: WordSettings = { spelling: 'british', units: 'mm' };
-
-const AMERICAN: readonly (readonly [RegExp, string])[] = [
-  [/\bcolour/g, 'color'],
-  [/\bColour/g, 'Color'],
-  [/\bgrey/g, 'gray'],
-  [/\bGrey/g, 'Gray'],
-  [/\bcentre/g, 'center'],
-  [/\bCentre/g, 'Center'],
-];
-
-/** Turns British spelling into American where asked. */
-export function spell(text: string, { spelling }: WordSettings): string {
-  return spelling === 'british' ? text : AMERICAN.reduce((t, [from, to]) => t.replace(from, to), text);
-}
-
-const tidy = (v: number, digits: number) => {
-  const s = v.toFixed(digits);
-  return s === '-0' || /^-0\.0+$/.test(s) ? s.slice(1) : s;
-};
-
-/** A size in mm written in the unit asked for. */
-export function sizeWords(mm: number, { units }: WordSettings): string {
-  if (units === 'inch') return `${tidy(mm / 25.4, mm / 25.4 < 1 ? 3 : 2)} in`;
-  return `${tidy(mm, mm < 10 ? (mm < 1 ? 2 : 1) : 0)} mm`;
-}
-
-/** A feature's value with its unit, sensibly rounded. */
-function valueWords(value: number, unit: FeatureUnit, settings: WordSettings = PLAIN_WORDS): string {
-  switch (unit) {
-    case 'mm':
-      return sizeWords(value, settings);
-    case 'permille':
-      return `${tidy(value, value < 10 ? 1 : 0)} ‰ of the width`;
-    case 'degrees':
-      return `${tidy(value, 0)}°`;
-    case 'share':
-      return value !== 0 && Math.abs(value) < 0.02 ? `${tidy(value * 100, 1)} %` : `${tidy(value * 100, 0)} %`;
-    case 'L*':
-    case 'C*':
-      return tidy(value, 0);
-    case 'count':
-    case 'heads':
-      return tidy(value, 1);
-    case 'ΔE':
-      return tidy(value, 1);
-    default:
-      return tidy(value, 2);
-  }
-}
-
-export const kindName = (kind: (typeof MARK_KINDS)[number]): string => KIND_NAMES[kind];
-
-const PLURAL_KINDS = new Set(['dots', 'parallel strokes', 'crossing strokes', 'strokes that follow the form']);
-
-function formOf(feature: string): Form | null {
-  if (FORMS[feature]) return FORMS[feature];
-  const [family, ...rest] = feature.split('.');
-  const name = rest.join('.');
-  if (family === 'proportion') return PROPORTION_FORMS[name] ?? null;
-  if (family !== 'marks' || !name.startsWith('share.')) return null;
-  const kind = KIND_NAMES[name.slice(6) as keyof typeof KIND_NAMES];
-  if (!kind) return null;
-  return PLURAL_KINDS.has(kind)
-    ? form(kind, 'cover more of the work', 'cover less of the work', `use fewer ${kind}`, `use more ${kind}`)
-    : form(kind, 'covers more of the work', 'covers less of the work', `use less ${kind}`, `use more ${kind}`);
-}
+/** Name of one of the nine fields of a picture, 0 to 8 from the top left, row by row. */
+export const fieldName = (i: number): Message => message(`fields.${FIELD_ROWS[Math.floor(i / 3)]}-${FIELD_COLUMNS[i % 3]}`);
 
 export interface Said {
   feature: string;
@@ -84,44 +16,99 @@ export interface Said {
   distance: number;
 }
 
-/** One finding in a sentence with size and direction, such as "The strokes stand farther apart than the master’s: 2.6 mm against 1.6 mm." */
-export function sayFinding(f: Said, settings: WordSettings = PLAIN_WORDS): string {
-  const said = formOf(f.feature);
+const PLACE_WEIGHT = 'place.weight.';
+
+/** Where a feature's sentences stand in `words/`. */
+const keyOf = (feature: string): string => `features.${feature.startsWith(PLACE_WEIGHT) ? 'place.weight' : feature}`;
+
+/** What a sentence about a feature needs to know of it beside the values. */
+const whereOf = (feature: string): Values =>
+  feature.startsWith(PLACE_WEIGHT) ? { where: message(`fields.${feature.slice(PLACE_WEIGHT.length)}`) } : {};
+
+/** Units that stand by themselves in a sentence; what has none is told by how many times or how far. */
+const TOLD_IN: Partial<Record<FeatureUnit, AmountUnit>> = {
+  mm: 'mm',
+  permille: 'permille',
+  degrees: 'degrees',
+  share: 'share',
+  count: 'colours',
+  heads: 'heads',
+};
+
+/** A ratio of two lengths in a face or figure is a share of the second; the gap between the eyes is counted in eyes. */
+function unitTold({ feature, unit }: Pick<Said, 'feature' | 'unit'>): AmountUnit | null {
+  const told = TOLD_IN[unit];
+  if (told) return told;
+  if (!feature.startsWith('proportion.')) return null;
+  return feature === 'proportion.eye-gap' ? 'eyes' : 'share';
+}
+
+/** A feature's value as it is told; null where its number would mean nothing to anybody. */
+export function toldValue(feature: string, value: number, unit: FeatureUnit): Amount | null {
+  const told = unitTold({ feature, unit });
   // A direction beside a range across 0° may have left [0, 180).
-  const shown = f.feature === 'marks.direction' ? ((f.piece % 180) + 180) % 180 : f.piece;
-  const pair = `${valueWords(shown, f.unit, settings)} against ${valueWords(f.master.mid, f.unit, settings)}`;
-  if (!said) return spell(`${f.feature}: ${pair}.`, settings);
-  const capital = (text: string) => text[0].toUpperCase() + text.slice(1);
-  if (Math.abs(f.distance) === 0) return spell(`${capital(featureTitle(f.feature))}: like the master’s, ${pair}.`, settings);
-  const does = f.distance > 0 ? said.above : said.below;
-  const much = Math.abs(f.distance) > 3 ? ' much' : '';
-  const verb = much
-    ? does.replace(
-        /^(\S+) (more|less|farther|closer|longer|shorter|thicker|thinner|lighter|darker|stronger|quieter|larger|smaller|lower|higher|taller|warmer|cooler|deeper)\b/,
-        `$1${much} $2`,
-      )
-    : does;
-  const than = said.than ?? 'than the master’s';
-  return spell(`${capital(said.subject)} ${verb} ${than}: ${pair}.`, settings);
+  const shown = feature === 'marks.direction' ? ((value % 180) + 180) % 180 : value;
+  return told && amount(shown, told);
 }
 
-/** The next step that goes with a finding; empty inside the range. */
-export function nextStep(f: Pick<Said, 'feature' | 'distance'>, settings: WordSettings = PLAIN_WORDS): string {
-  const said = formOf(f.feature);
-  if (!said || f.distance === 0) return '';
-  const text = f.distance > 0 ? said.tryAbove : said.tryBelow;
-  return spell(`Next time ${text}.`, settings);
+/** A measure's value as it is told; a small offset as a share of the head. */
+export const toldMeasure = ({ name, unit, value }: { name: string; unit: FeatureUnit; value: number | null }): Amount =>
+  toldValue(`proportion.${name}`, value ?? 0, unit) ?? amount(value ?? 0, 'share');
+
+/** How many times the larger of two is the smaller, to a tenth; 0 where they are hardly apart or one is next to nothing. */
+function timesApart(a: number, b: number): number {
+  const [small, large] = [Math.min(Math.abs(a), Math.abs(b)), Math.max(Math.abs(a), Math.abs(b))];
+  if (!(small > 1e-6) || Math.sign(a) !== Math.sign(b)) return 0;
+  const times = large / small;
+  return times < 1.15 || times > 20 ? 0 : Math.round(times < 3 ? times * 10 : Math.round(times) * 10) / 10;
 }
 
-export const FIELD_ROWS = ['upper', 'middle', 'lower'];
-export const FIELD_COLUMNS = ['left', 'middle', 'right'];
+/** How far the piece is off, as a part of the sheet, or in steps of lightness. */
+function apart({ unit, piece, master }: Said): Amount | Figure {
+  const off = Math.abs(piece - master.mid);
+  return unit === 'L*' ? figure(off) : amount(off, 'share');
+}
 
-/** Name of one of the nine fields of a picture, 0 to 8 from the top left, row by row. */
-export const fieldName = (i: number): string => (i === 4 ? 'centre' : `${FIELD_ROWS[Math.floor(i / 3)]} ${FIELD_COLUMNS[i % 3]}`);
+/** One finding as a sentence with size and direction: "The strokes stand farther apart than the master’s: 2.6 mm against 1.6 mm." */
+export function sayFinding(f: Said): Message {
+  const { feature, unit, master, distance } = f;
+  const piece = toldValue(feature, f.piece, unit);
+  const mid = toldValue(feature, master.mid, unit);
+  const key = keyOf(feature);
+  const pair: Values = piece && mid ? { piece, master: mid } : {};
+  if (distance === 0)
+    return feature.startsWith('place.')
+      ? message(`${key}.within`, whereOf(feature))
+      : message(`features.within.${piece ? 'pair' : 'plain'}`, { title: featureTitle(feature), ...pair });
+  return message(`${key}.${distance > 0 ? 'above' : 'below'}`, {
+    much: Math.abs(distance) > 3 ? 'much' : 'some',
+    times: timesApart(f.piece, master.mid),
+    by: apart(f),
+    ...pair,
+    ...whereOf(feature),
+  });
+}
+
+/** The next step that goes with a finding; null inside the range. */
+export const nextStep = ({ feature, distance }: Pick<Said, 'feature' | 'distance'>): Message | null =>
+  distance === 0 ? null : message(`${keyOf(feature)}.${distance > 0 ? 'tryAbove' : 'tryBelow'}`);
 
 /** Title of a feature for lists and charts. */
-export function featureTitle(feature: string): string {
-  if (TITLES[feature]) return TITLES[feature];
-  if (feature.startsWith('marks.share.')) return KIND_NAMES[feature.slice(12) as keyof typeof KIND_NAMES] ?? feature;
-  return feature.replace(/^proportion\./, '').replace(/-/g, ' ');
+export const featureTitle = (feature: string): Message => message(`${keyOf(feature)}.title`, whereOf(feature));
+
+export const groupName = (group: FeatureGroup): Message => message(`groups.${group}`);
+
+interface Rule {
+  /** As a person wrote it; empty where the reading was ticked as it was told. */
+  sentence: string;
+  evidence: string;
+  said: { sentence: Message; evidence: Message } | null;
 }
+
+const writtenOr = (written: string, said: Message | undefined): Message | Typed => (written === '' && said ? said : typed(written));
+
+/** A rule of a study: as it was written, or as it was told when it was ticked. */
+export const ruleSentence = ({ sentence, said }: Pick<Rule, 'sentence' | 'said'>): Message | Typed => writtenOr(sentence, said?.sentence);
+
+/** What the rule rests on. */
+export const ruleEvidence = ({ evidence, said }: Pick<Rule, 'evidence' | 'said'>): Message | Typed => writtenOr(evidence, said?.evidence);

@@ -16,13 +16,16 @@ export async function studyOf(teacherId: string, id: string, db: Querying = data
     .select()
     .from(studies)
     .where(and(eq(studies.id, id), eq(studies.teacherId, teacherId)));
-  if (!row) throw notFound('This study');
+  if (!row) throw notFound('study');
   return row;
 }
 
 /** A row of a table that hangs off a study of this teacher's. */
 const ofStudy =
-  <Row extends { studyId: string }>(table: MySqlTable & { id: MySqlColumn; studyId: MySqlColumn }, what: string) =>
+  <Row extends { studyId: string }>(
+    table: MySqlTable & { id: MySqlColumn; studyId: MySqlColumn },
+    what: 'work' | 'piece' | 'reference' | 'rule',
+  ) =>
   async (teacherId: string, id: string, db: Querying = database()): Promise<Row> => {
     const [found] = await db
       .select({ row: table })
@@ -33,17 +36,17 @@ const ofStudy =
     return found.row as Row;
   };
 
-export const workOf = ofStudy<WorkRow>(works, 'This work');
-export const pieceOf = ofStudy<PieceRow>(pieces, 'This piece');
-export const referenceOf = ofStudy<ReferenceRow>(referencePictures, 'This reference');
-export const ruleOf = ofStudy<RuleRow>(rules, 'This rule');
+export const workOf = ofStudy<WorkRow>(works, 'work');
+export const pieceOf = ofStudy<PieceRow>(pieces, 'piece');
+export const referenceOf = ofStudy<ReferenceRow>(referencePictures, 'reference');
+export const ruleOf = ofStudy<RuleRow>(rules, 'rule');
 
 export async function classOf(teacherId: string, id: string, db: Querying = database()) {
   const [row] = await db
     .select()
     .from(classes)
     .where(and(eq(classes.id, id), eq(classes.teacherId, teacherId)));
-  if (!row) throw notFound('This class');
+  if (!row) throw notFound('class');
   return row;
 }
 
@@ -53,7 +56,7 @@ export async function studentOf(teacherId: string, id: string, db: Querying = da
     .from(students)
     .innerJoin(classes, eq(classes.id, students.classId))
     .where(and(eq(students.id, id), eq(classes.teacherId, teacherId)));
-  if (!row) throw notFound('This student');
+  if (!row) throw notFound('student');
   return row;
 }
 
@@ -61,7 +64,7 @@ export async function studentOf(teacherId: string, id: string, db: Querying = da
 export async function ownStudent(db: Querying, study: StudyRow, studentId: string | null): Promise<void> {
   if (studentId === null) return;
   const [row] = await db.select({ classId: students.classId }).from(students).where(eq(students.id, studentId));
-  if (!row || row.classId !== study.classId) throw notFound('This student');
+  if (!row || row.classId !== study.classId) throw notFound('student');
 }
 
 /** Holds a study for the rest of the transaction: changes within one study come one after another. */
@@ -71,7 +74,7 @@ export async function lockStudy(tx: Transaction, teacherId: string, studyId: str
     .update(studies)
     .set({ updatedAt: new Date() })
     .where(and(eq(studies.id, studyId), eq(studies.teacherId, teacherId)));
-  if (result.affectedRows !== 1) throw notFound('This study');
+  if (result.affectedRows !== 1) throw notFound('study');
   return studyOf(teacherId, studyId, tx);
 }
 

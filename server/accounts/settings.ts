@@ -11,6 +11,7 @@ export const DEFAULT_SETTINGS: Settings = {
   paper: 'A4',
   timeZone: 'UTC',
   hand: 'right',
+  language: null,
 };
 
 export async function settingsOf(teacherId: string): Promise<Settings> {

@@ -2,7 +2,7 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { drizzle, MySql2Database } from 'drizzle-orm/mysql2';
 import { createPool, createPoolCluster, type Pool, type PoolConnection } from 'mysql2/promise';
-import { Told } from '../errors';
+import { sentence, Told } from '../errors';
 import * as schema from '../schema';
 import { isDeadlock, isLost, isSevered } from './failures';
 import { readDatabaseUrl } from './hosts';
@@ -216,8 +216,7 @@ export async function changing<T>(work: (tx: Transaction) => Promise<T>): Promis
         await pause(25 * 2 ** attempt * (0.5 + Math.random()));
         continue;
       }
-      if (isLost(error) && committing)
-        throw new Told(503, 'The database went away just as this was being saved. Look whether it is there before you do it again.');
+      if (isLost(error) && committing) throw new Told(503, sentence('databaseSaving'));
       throw error;
     }
   }

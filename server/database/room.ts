@@ -1,15 +1,10 @@
 /** Knows whether there is room left for pictures where this machine keeps its database. */
 import { statfs } from 'node:fs/promises';
-import { Told } from '../errors';
+import { sentence, Told } from '../errors';
 
 const LEAST_MB = 300;
 
-export const noRoom = (): Told =>
-  new Told(
-    507,
-    'The disk of this installation is almost full, so no pictures are taken in just now. Everything saved before is safe. Ask whoever runs it to make room, then send the picture again.',
-    'picture',
-  );
+export const noRoom = (): Told => new Told(507, sentence('diskFull'), 'picture');
 
 /** Refuses an upload while space is short. A database elsewhere looks after its own disk and says so itself. */
 export async function checkRoom(bytes = 0): Promise<void> {

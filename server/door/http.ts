@@ -1,13 +1,16 @@
 /** Knows how a route handler answers: signed-in teachers only, own pages' changes only, errors as plain sentences. */
 import { AnyObjectSchema, InferType, ValidationError } from 'yup';
 import { CoreError } from '../../core/errors';
+import { asMessage, Message, typed } from '../../core/message';
 import { teacherOf, Teacher } from '../accounts/auth';
 import { isFull, isLost } from '../database/failures';
 import { noRoom } from '../database/room';
 import { counted, isEnding } from '../ending';
-import { Told } from '../errors';
+import { sentence, Told } from '../errors';
 import { log } from '../log';
 import { checkOrigin } from '../origin';
+import '../validation';
+import { plainly } from '../words';
 
 type Params = Record<string, string>;
 type Handler = (context: { teacher: Teacher; request: Request; params: Params }) => Promise<unknown>;
@@ -18,24 +21,30 @@ const json = (value: unknown, status: number, more: Record<string, string> = {})
   Response.json(value, { status, headers: { ...KEPT_NOWHERE, ...more } });
 
 /** What is said of an error nobody meant for a person, where something helpful can be said of it. */
-function plainly(error: unknown): unknown {
-  if (isFull(error)) return noRoom();
-  if (isLost(error))
-    return new Told(503, 'The database does not answer just now. What was saved before is safe; try again in a moment.', null, 3);
-  if (error instanceof CoreError) return new Told(400, error.message);
-  if (error instanceof ValidationError) return new Told(400, error.errors[0], error.path ?? error.inner[0]?.path ?? null);
-  return error;
+function helpfully(thrown: unknown): unknown {
+  if (isFull(thrown)) return noRoom();
+  if (isLost(thrown)) return new Told(503, sentence('databaseAway'), null, 3);
+  if (thrown instanceof CoreError) return new Told(400, thrown.said);
+  if (thrown instanceof ValidationError) {
+    const [said] = thrown.errors as unknown[];
+    const field = thrown.path ?? thrown.inner[0]?.path ?? null;
+    return new Told(400, asMessage(said) ?? sentence('field.invalid', { name: typed(field ?? '') }), field);
+  }
+  return thrown;
 }
 
-export function refuse(error: unknown): Response {
-  const told = plainly(error);
+/** `said` is for the page, which puts it into the teacher's own language; `error` says the same in plain English. */
+const refusal = (said: Message, field: string | null) => ({ error: plainly(said), said, field });
+
+export function refuse(thrown: unknown): Response {
+  const told = helpfully(thrown);
   if (told instanceof Told) {
-    const { status, message, field, retryAfter } = told;
-    if (status >= 500) log.warn({ err: error }, 'request refused');
-    return json({ error: message, field }, status, retryAfter === null ? {} : { 'retry-after': String(retryAfter) });
+    const { status, said, field, retryAfter } = told;
+    if (status >= 500) log.warn({ err: thrown }, 'request refused');
+    return json(refusal(said, field), status, retryAfter === null ? {} : { 'retry-after': String(retryAfter) });
   }
-  log.error({ err: error }, 'request failed');
-  return json({ error: 'Something went wrong here. What was saved before is safe; try again.', field: null }, 500);
+  log.error({ err: thrown }, 'request failed');
+  return json(refusal(sentence('wrong'), null), 500);
 }
 
 /** Wraps a handler for the App Router. A Response it gives is passed on; anything else becomes JSON. */
@@ -43,14 +52,14 @@ export function handle(work: Handler) {
   return async (request: Request, context: { params: Promise<Params> }): Promise<Response> => {
     try {
       checkOrigin(request);
-      if (isEnding()) throw new Told(503, 'Old Hand is being stopped. Try again in a moment.', null, 2);
+      if (isEnding()) throw new Told(503, sentence('ending'), null, 2);
       const teacher = await teacherOf(request.headers);
-      if (!teacher) throw new Told(401, 'Sign in first.');
+      if (!teacher) throw new Told(401, sentence('signInFirst'));
       const params = await context.params;
       const answer = await counted(() => work({ teacher, request, params }));
       return answer instanceof Response ? answer : json(answer ?? { ok: true }, 200);
-    } catch (error) {
-      return refuse(error);
+    } catch (thrown) {
+      return refuse(thrown);
     }
   };
 }
@@ -59,7 +68,7 @@ const MOST_JSON = 256 * 1024;
 
 /** The request's text, given up as soon as it grows beyond what any form here sends. */
 export async function textOf(request: Request): Promise<string> {
-  const tooMuch = () => new Told(413, 'More was sent than a form here can hold (256 kB). Shorten it and save again.');
+  const tooMuch = () => new Told(413, sentence('tooMuch'));
   if (Number(request.headers.get('content-length') ?? 0) > MOST_JSON) throw tooMuch();
   const parts: Uint8Array[] = [];
   let size = 0;
@@ -79,7 +88,7 @@ export function readJson(text: string): unknown {
   try {
     return JSON.parse(text) as unknown;
   } catch {
-    throw new Told(400, 'The request holds no JSON.');
+    throw new Told(400, sentence('noJson'));
   }
 }
 
@@ -99,7 +108,7 @@ function tooDeep(value: unknown): boolean {
 /** The request's JSON checked by a schema; unknown fields are dropped. */
 export async function body<S extends AnyObjectSchema>(request: Request, schema: S): Promise<InferType<S>> {
   const value = readJson(await textOf(request));
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new Told(400, 'The request must hold one JSON object.');
-  if (tooDeep(value)) throw new Told(400, 'The request is nested deeper than anything a form here sends.');
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new Told(400, sentence('noObject'));
+  if (tooDeep(value)) throw new Told(400, sentence('tooDeep'));
   return schema.validate(value, { abortEarly: true, stripUnknown: true });
 }

@@ -1,7 +1,8 @@
 /** Knows the log of edits of a study: every placement and change, undone and redone one by one. */
+import { Message, message } from '../../core/message';
 import { and, asc, desc, eq, inArray, lt, or, sql } from 'drizzle-orm';
 import { database, type Querying, type Transaction } from '../database/connection';
-import { Told } from '../errors';
+import { sentence, Told } from '../errors';
 import { dropPictures } from '../pictures/dropping';
 import { edits, editPictures } from '../schema';
 import type { RowChange } from '../schema/edits';
@@ -19,7 +20,7 @@ interface About {
   subject: string;
   subjectId: string;
   /** Null leaves the change out of the log: it cannot be undone. */
-  label: string | null;
+  label: Message | null;
   /** Whose piece or reference it is about. */
   studentId?: string | null;
 }
@@ -69,7 +70,7 @@ export async function studiesToForget(now = new Date()): Promise<{ studyId: stri
 }
 
 /** Writes an edit into the log; what had been undone can then no longer be redone. */
-async function record(tx: Transaction, about: About & { label: string }, changes: RowChange[]): Promise<void> {
+async function record(tx: Transaction, about: About & { label: Message }, changes: RowChange[]): Promise<void> {
   const { studyId, subject, subjectId, label } = about;
   const redoable = await tx
     .select({ id: edits.id })
@@ -77,7 +78,7 @@ async function record(tx: Transaction, about: About & { label: string }, changes
     .where(and(eq(edits.studyId, studyId), eq(edits.undone, true)));
   const [{ insertId }] = await tx
     .insert(edits)
-    .values({ studyId, subject, subjectId, label: label.slice(0, 190), changes, studentId: about.studentId ?? null, at: new Date() });
+    .values({ studyId, subject, subjectId, label: [label], changes, studentId: about.studentId ?? null, at: new Date() });
   const held = picturesIn(changes);
   if (held.length) await tx.insert(editPictures).values(held.map((pictureId) => ({ editId: insertId, pictureId })));
   // Only now: what was undone may hold the same pictures as this edit.
@@ -105,8 +106,8 @@ export async function loggedRemoval(tx: Transaction, about: About, { table, wher
 }
 
 export interface EditState {
-  undo: string | null;
-  redo: string | null;
+  undo: Message | null;
+  redo: Message | null;
 }
 
 /** The edit that the next step would take, without its rows, which can be long. */
@@ -121,26 +122,25 @@ const next = (db: Querying, studyId: string, direction: 'undo' | 'redo') =>
 /** What the next undo and redo would do, in words. */
 export async function editState(teacherId: string, studyId: string): Promise<EditState> {
   await studyOf(teacherId, studyId);
-  const label = async (direction: 'undo' | 'redo') => (await next(database(), studyId, direction))[0]?.label ?? null;
+  const label = async (direction: 'undo' | 'redo') => (await next(database(), studyId, direction))[0]?.label[0] ?? null;
   return { undo: await label('undo'), redo: await label('redo') };
 }
 
 export interface Stepped {
-  label: string;
+  label: Message;
   /** Why nothing was changed, where something stood in the way; the edit is then passed over. */
-  problem: string | null;
+  problem: Message | null;
 }
 
-function problemWith(direction: 'undo' | 'redo', label: string, { reason }: Clash): string {
-  const why = reason === 'taken' ? 'something else stands in its place now' : 'what it belongs to is gone';
-  return `“${label}” cannot be ${direction === 'undo' ? 'undone' : 'redone'}: ${why}. Nothing was changed; the others still can be.`;
-}
+const problemWith = (direction: 'undo' | 'redo', label: Message, { reason }: Clash): Message =>
+  sentence(`clash.${direction}.${reason}`, { label });
 
 /** Takes back the last edit, or puts the last one taken back in place again. Says what it did. */
 export function step(teacherId: string, studyId: string, direction: 'undo' | 'redo'): Promise<Stepped> {
   return inStudy(teacherId, studyId, async (tx) => {
     const [edit] = await next(tx, studyId, direction);
-    if (!edit) throw new Told(400, direction === 'undo' ? 'There is nothing to undo.' : 'There is nothing to redo.');
+    if (!edit) throw new Told(400, sentence(direction === 'undo' ? 'edits.noUndo' : 'edits.noRedo'));
+    const label = edit.label[0] ?? message('edits.points');
     const [{ changes }] = await tx.select({ changes: edits.changes }).from(edits).where(eq(edits.id, edit.id));
     await tx.execute(sql`savepoint before_step`);
     try {
@@ -149,13 +149,13 @@ export function step(teacherId: string, studyId: string, direction: 'undo' | 're
       if (!(error instanceof Clash)) throw error;
       await tx.execute(sql`rollback to savepoint before_step`);
       await tx.update(edits).set({ passed: true }).where(eq(edits.id, edit.id));
-      return { label: edit.label, problem: problemWith(direction, edit.label, error) };
+      return { label, problem: problemWith(direction, label, error) };
     }
     await reckonAnew(tx, { teacherId, studyId }, changes);
     await tx
       .update(edits)
       .set({ undone: direction === 'undo' })
       .where(eq(edits.id, edit.id));
-    return { label: edit.label, problem: null };
+    return { label, problem: null };
   });
 }

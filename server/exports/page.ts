@@ -24,6 +24,14 @@ export interface Say {
   gap?: number;
 }
 
+/** What a whole document is set with. */
+export interface Set {
+  about: { title: string; author: string };
+  /** Tag of the language it is written in. */
+  language: string;
+  footer: (page: number, all: number) => string;
+}
+
 const GREY = '#555555';
 const MARGIN = 48;
 
@@ -37,8 +45,7 @@ export class Pages {
   constructor(
     root: string,
     paper: 'A4' | 'LETTER',
-    about: { title: string; author: string },
-    private readonly footer: string,
+    private readonly set: Set,
   ) {
     const require = createRequire(join(root, 'package.json'));
     const file = (face: Face, part: string) => {
@@ -50,8 +57,8 @@ export class Pages {
       margin: MARGIN,
       bufferPages: true,
       font: file('text', 'latin'),
-      info: { Title: about.title, Author: about.author, Creator: 'Old Hand' },
-      lang: 'en-GB',
+      info: { Title: set.about.title, Author: set.about.author, Creator: set.about.author },
+      lang: set.language,
     });
     for (const face of Object.keys(FONTS) as Face[])
       for (const part of ['latin', 'latin-ext']) this.pdf.registerFont(`${face}:${part}`, file(face, part));
@@ -196,7 +203,7 @@ export class Pages {
       // Writing below the margin would open another page.
       this.pdf.page.margins.bottom = 0;
       this.pdf.y = this.pdf.page.height - 34;
-      this.say(`${this.footer}   ${i + 1} of ${count}`, { size: 8, colour: GREY });
+      this.say(this.set.footer(i + 1, count), { size: 8, colour: GREY });
     }
     this.pdf.end();
     return this.done;

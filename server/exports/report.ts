@@ -1,18 +1,20 @@
 /** Knows what goes into a study's report, gathered from what has been measured, ruled, planned and noted. */
+import { message } from '../../core/message';
 import { Kit } from '../../core/colour/mixing';
 import { makePlan } from '../../core/lesson/plan';
 import { advise } from '../../core/style/advice';
-import { nextStep, sayFinding, sizeWords, WordSettings } from '../../core/style/words';
+import { nextStep, ruleEvidence, ruleSentence, sayFinding } from '../../core/style/words';
+import type { Voice } from '../../words/say';
 import { database } from '../database/connection';
 import { Told } from '../errors';
 import { planOf } from '../lessons/plans';
 import { answersOf, comparisonOf, listPieces } from '../pieces/pieces';
 import { derivedPicture, getBlob, pictureOf } from '../pictures/store';
 import { listKits } from '../studies/kits';
-import { classOf, RuleRow } from '../accounts/ownership';
+import { classOf, RuleRow, studyOf } from '../accounts/ownership';
 import { listRules } from '../studies/rules';
 import { rosterOf } from '../studies/classes';
-import { benchOf } from '../studies/studies';
+import { settingsOf } from '../accounts/settings';
 import { listWorks } from '../studies/works';
 import { inThread } from '../threads/threads';
 import { ReportDocument, ReportStudent } from '../threads/reportDocument';
@@ -42,7 +44,6 @@ function chosen(pieces: readonly PieceView[]): PieceView | null {
 interface Held {
   teacherId: string;
   rules: RuleRow[];
-  words: WordSettings;
   works: Awaited<ReturnType<typeof listWorks>>;
   /** Pictures already fetched, by id: many pages show the same source. */
   pictures: Map<string, Promise<Bare>>;
@@ -54,7 +55,9 @@ const pictureIn = (held: Held, id: string): Promise<Bare> => {
   return there;
 };
 
-async function studentPage(held: Held, name: string, pieces: readonly PieceView[]): Promise<ReportStudent | null> {
+const ruleIn = (r: RuleRow) => ({ kind: r.kind, sentence: ruleSentence(r), evidence: ruleEvidence(r) });
+
+async function studentPage(held: Held, name: string | null, pieces: readonly PieceView[]): Promise<ReportStudent | null> {
   const piece = chosen(pieces);
   if (!piece?.rectifiedId) return null;
   const { comparison, notes } = await comparisonOf(piece.id);
@@ -64,7 +67,6 @@ async function studentPage(held: Held, name: string, pieces: readonly PieceView[
   const aside = new Set(notes.filter((n) => n.setAside).map((n) => n.feature));
   const ruled = new Set(held.rules.map((r) => r.feature).filter(Boolean));
   const { works, next } = advise(comparison.findings, aside, ruled);
-  const say = (f: (typeof comparison.findings)[number]) => (f.feature.startsWith('place.') ? f.words : sayFinding(f, held.words));
   const source = held.works.find((w) => w.id === comparison.nearestWorkId) ?? held.works[0];
   return {
     name,
@@ -76,19 +78,12 @@ async function studentPage(held: Held, name: string, pieces: readonly PieceView[
     sourceTitle: source.title,
     closeness: comparison.closeness.overall,
     ownInvention: comparison.ownInvention,
-    works: works.map(say),
-    findings: next.map((f) => ({
-      words: say(f),
-      next: nextStep(f, held.words),
-      note: noteOf(f.feature)?.note ?? '',
-    })),
+    works: works.map(sayFinding),
+    findings: next.map((f) => ({ said: sayFinding(f), next: nextStep(f), note: noteOf(f.feature)?.note ?? '' })),
     rules: held.rules.map((r) => {
       const finding = comparison.findings.find((f) => f.feature === r.feature);
       const met = r.kind === 'feature' ? (finding ? finding.distance === 0 : null) : (answers.find((a) => a.ruleId === r.id)?.met ?? null);
-      return {
-        sentence: r.kind === 'feature' ? r.sentence : `${r.kind}: ${r.sentence}`,
-        state: met === null ? 'not seen' : met ? 'kept' : 'missed',
-      };
+      return { rule: ruleIn(r), kept: met };
     }),
     course: pieces
       .filter((p) => p.kind === piece.kind && p.closeness !== null)
@@ -97,27 +92,18 @@ async function studentPage(held: Held, name: string, pieces: readonly PieceView[
   };
 }
 
-function planIn(view: Awaited<ReturnType<typeof planOf>>): ReportDocument['plan'] {
-  const { plan, sheetMm, shares } = view;
-  const made = makePlan({ ...plan, sheetMm, shares });
-  return {
-    ...made,
-    told: `${made.periods.length === 1 ? 'One period' : `${made.periods.length} periods`} of ${plan.minutesPerPeriod} minutes for ${plan.classSize === 1 ? 'one student' : `${plan.classSize} students`}; ${plan.ink} ink where ink is used.`,
-  };
-}
-
 /** The report of a study as PDF bytes and a name for the file. */
-export async function studyReport(teacherId: string, studyId: string): Promise<{ pdf: Uint8Array; name: string }> {
-  const { study, settings } = await benchOf(teacherId, studyId);
+export async function studyReport(teacherId: string, studyId: string, voice: Voice): Promise<{ pdf: Uint8Array; name: string }> {
+  const study = await studyOf(teacherId, studyId);
+  const settings = await settingsOf(teacherId);
   const works = (await listWorks(studyId)).filter((w) => !w.foil);
-  if (!works.length) throw new Told(400, 'A report needs at least one work by the master. Add one at Look.');
-  const words: WordSettings = { spelling: settings.spelling, units: settings.units };
-  const held: Held = { teacherId, rules: await listRules(studyId), words, works, pictures: new Map() };
+  if (!works.length) throw new Told(400, message('report.needsWork'));
+  const held: Held = { teacherId, rules: await listRules(studyId), works, pictures: new Map() };
   const pieces = await listPieces(studyId);
   const roster = await rosterOf(studyId);
-  const people = roster.length ? roster : [{ id: '', name: 'You' }];
+  const people = roster.length ? roster : [{ id: '', name: null }];
   const students: ReportStudent[] = [];
-  const without: string[] = [];
+  const without: (string | null)[] = [];
   for (const person of people) {
     const page = await studentPage(
       held,
@@ -130,6 +116,7 @@ export async function studyReport(teacherId: string, studyId: string): Promise<{
   const planView = await planOf(study);
   const kit: (Kit & { id: string }) | undefined = (await listKits(teacherId))[0];
   const report: ReportDocument = {
+    voice,
     title: study.title,
     master: study.master,
     about: study.about,
@@ -140,22 +127,22 @@ export async function studyReport(teacherId: string, studyId: string): Promise<{
       works.map(async (w) => ({
         picture: await pictureIn(held, w.pictureId),
         title: w.title,
-        told: [w.dated, w.widthMm && w.heightMm ? `${sizeWords(w.widthMm, words)} × ${sizeWords(w.heightMm, words)}` : '']
-          .filter(Boolean)
-          .join(', '),
+        dated: w.dated,
+        sizeMm: w.widthMm && w.heightMm ? ([w.widthMm, w.heightMm] as [number, number]) : null,
       })),
     ),
-    rules: held.rules.map(({ kind, sentence, evidence }) => ({ kind, sentence, evidence })),
+    rules: held.rules.map(ruleIn),
     palette: planView.palette.map((c) => ({
       hex: c.hex,
       name: c.name,
       share: c.share,
-      told: c.ground ? ', the sheet' : c.accent ? ', an accent' : '',
+      as: c.ground ? 'ground' : c.accent ? 'accent' : 'colour',
       recipe: null,
     })),
     paletteFrom: planView.measuredOn,
     kit: kit?.name ?? null,
-    plan: planIn(planView),
+    plan: makePlan({ ...planView.plan, sheetMm: planView.sheetMm, shares: planView.shares, strokes: planView.strokes }),
+    lesson: { minutes: planView.plan.minutesPerPeriod, students: planView.plan.classSize, ink: planView.plan.ink },
     students,
     without,
   };

@@ -1,17 +1,29 @@
 /** Knows how the report of a study looks on paper: the rules, the palette, the plan, and a page for each student. */
-import { AMOUNT_WORDS } from '../../core/lesson/plan';
-import { Pages } from './page';
+import { amountNeeded } from '../../core/lesson/quantities';
+import { amount, figure, message, Message, several, typed } from '../../core/message';
+import { sentencesOf } from '../../words/languages';
+import { Say, speaker } from '../../words/say';
 import { ReportDocument, ReportStudent } from '../threads/reportDocument';
+import { Pages } from './page';
 
-const percent = (v: number) => `${v < 0.02 ? (100 * v).toFixed(1) : Math.round(100 * v)} %`;
+/** The report with whoever puts it into words. */
+interface Spoken extends ReportDocument {
+  say: Say;
+}
 
-function opening(pages: Pages, report: ReportDocument): void {
-  pages.say(report.title, { face: 'title', size: 26, gap: 4 });
-  pages.say(`after ${report.master}`, { size: 13 });
-  pages.small([report.className && `Class ${report.className}`, report.date].filter(Boolean).join(', '));
+const nameOf = (name: string | null): Message => (name === null ? message('app.you') : message('shared.plain', { text: typed(name) }));
+
+const ruleOf = ({ kind, sentence }: ReportDocument['rules'][number]): Message => message('rules.sentence', { kind, sentence });
+
+function opening(pages: Pages, report: Spoken): void {
+  const { say } = report;
+  pages.say(say.typed(report.title), { face: 'title', size: 26, gap: 4 });
+  pages.say(say('shared.after', { master: typed(report.master) }), { size: 13 });
+  const day = say.day(report.date);
+  pages.small(report.className ? say.list([say('report.class', { name: typed(report.className) }), day]) : day);
   if (report.about) {
     pages.y += 6;
-    pages.say(report.about, { size: 11 });
+    pages.say(say.typed(report.about), { size: 11 });
   }
   pages.y += 8;
   const across = 3;
@@ -23,156 +35,180 @@ function opening(pages: Pages, report: ReportDocument): void {
     }
     const top = pages.y;
     const high = pages.picture(w.picture, (i % across) * cell, top, [cell - 12, 118]);
+    const place = { left: (i % across) * cell, width: cell - 12 };
     pages.y = top + high + 3;
-    pages.say(w.title, { size: 9, face: 'strong', left: (i % across) * cell, width: cell - 12, gap: 0 });
-    pages.small(w.told, { left: (i % across) * cell, width: cell - 12 });
+    pages.say(say.typed(w.title), { size: 9, face: 'strong', gap: 0, ...place });
+    const size = w.sizeMm && say('report.size', { width: amount(w.sizeMm[0], 'mm'), height: amount(w.sizeMm[1], 'mm') });
+    pages.small([say.typed(w.dated), size].filter(Boolean).join(', '), place);
     pages.y = top;
   });
   if (report.works.length) pages.y += 160;
 }
 
-function rules(pages: Pages, report: ReportDocument): void {
-  pages.heading('The rules of this hand');
-  if (!report.rules.length) pages.say('No rule has been written down yet.');
+function rules(pages: Pages, report: Spoken): void {
+  const { say } = report;
+  pages.heading(say('report.rules'));
+  if (!report.rules.length) pages.say(say('make.noRules'));
   report.rules.forEach((r, i) => {
     pages.need(34);
-    pages.say(`${i + 1}.  ${r.kind === 'feature' ? '' : `${r.kind[0].toUpperCase()}${r.kind.slice(1)}: `}${r.sentence}`, {
-      size: 11,
-      gap: 0,
-    });
-    if (r.evidence) pages.small(r.evidence, { left: 18 });
+    pages.say(say('report.numbered', { n: i + 1, words: ruleOf(r) }), { size: 11, gap: 0 });
+    const evidence = say('shared.plain', { text: r.evidence });
+    if (evidence) pages.small(evidence, { left: 18 });
     else pages.y += 3;
   });
 }
 
-function palette(pages: Pages, report: ReportDocument): void {
-  pages.heading('The palette');
+function palette(pages: Pages, report: Spoken): void {
+  const { say } = report;
+  pages.heading(say('report.palette'));
   if (!report.palette.length) {
-    pages.say('No colours have been measured yet.');
+    pages.say(say('report.noColours'));
     return;
   }
-  pages.small(
-    `Measured on “${report.paletteFrom}”.${report.kit ? ` Recipes in parts from ${report.kit}; they are predictions: mix a little, let it dry, compare.` : ''}`,
-  );
+  const lines = [say('report.measuredOn', { work: typed(report.paletteFrom ?? '') })];
+  if (report.kit) lines.push(say('report.recipes', { kit: typed(report.kit) }));
+  pages.small(lines.join(' '));
   for (const c of report.palette) {
     pages.need(32);
     const top = pages.y + 2;
     pages.swatch(c.hex, 0, top, 46, 24);
     if (c.recipe) pages.swatch(c.recipe.hex, 46, top, 46, 24);
     pages.y = top;
-    pages.say(`${c.name}, ${percent(c.share)}${c.told}`, { left: 104, face: 'strong', gap: 0 });
-    if (c.recipe) pages.small(c.recipe.words, { left: 104, gap: 0 });
+    pages.say(say('report.colour', { colour: c.name, share: amount(c.share, 'share'), as: c.as }), { left: 104, face: 'strong', gap: 0 });
+    if (c.recipe) {
+      const parts = several(c.recipe.parts.map((p) => message('mixing.parts', { n: p.parts, paint: typed(p.paint) })));
+      pages.small(say('report.recipe', { parts, miss: c.recipe.miss }), { left: 104, gap: 0 });
+    }
     pages.y = Math.max(pages.y, top + 28);
   }
-  if (report.kit) pages.small('Left half: the master’s colour. Right half: the nearest mix.');
+  if (report.kit) pages.small(say('report.halves'));
 }
 
-function plan(pages: Pages, report: ReportDocument): void {
-  const held = report.plan;
-  if (!held) return;
+function plan(pages: Pages, report: Spoken): void {
+  const { say, plan: made, lesson } = report;
+  if (!made) return;
   pages.newPage();
-  pages.heading('The lesson', 1);
-  pages.say(held.told);
-  held.periods.forEach((entries, i) => {
-    pages.heading(`Period ${i + 1}`, 3);
+  pages.heading(say('report.lesson'), 1);
+  const summary = message('plan.summary', { periods: made.periods.length, minutes: lesson.minutes, students: lesson.students });
+  pages.say(say('report.lessonOf', { summary, ink: lesson.ink }));
+  made.periods.forEach((entries, i) => {
+    pages.heading(say('plan.period', { n: i + 1 }), 3);
     pages.table(
       [1, 5, 9, 1.6],
       entries.map((e) => [
         `${Math.floor(e.start / 60)}:${String(e.start % 60).padStart(2, '0')}`,
-        e.title + (e.part ? ` (${e.part === 1 ? 'begun' : 'ended'})` : ''),
-        e.part === 2 ? '' : e.text,
-        `${e.minutes} min`,
+        e.part ? `${say(e.title)} ${say('plan.begun', { part: e.part === 1 ? 'one' : 'two' })}` : say(e.title),
+        e.part === 2 ? '' : say(e.text),
+        say('units.minutes', { n: figure(e.minutes) }),
       ]),
     );
   });
-  if (held.warnings.length) {
-    pages.heading('Mind', 3);
-    for (const w of held.warnings) pages.say(`${w.reason} ${w.remedy}`, { gap: 4 });
+  if (made.warnings.length) {
+    pages.heading(say('plan.warnings'), 3);
+    for (const w of made.warnings) pages.say(`${say(w.reason)} ${say(w.remedy)}`, { gap: 4 });
   }
-  pages.heading('On the tables', 3);
+  pages.heading(say('plan.materials'), 3);
   pages.table(
     [6, 2, 6],
-    held.materials.map((m) => [m.name, AMOUNT_WORDS[m.unit](m.amount), m.how]),
+    made.materials.map((m) => [say(m.name), say(amountNeeded(m)), say(m.how)]),
   );
-  pages.heading('Cautions', 3);
-  for (const c of held.cautions) pages.say(`–  ${c}`, { size: 9 });
+  pages.heading(say('plan.cautions'), 3);
+  for (const c of made.cautions) pages.say(`–  ${say(c)}`, { size: 9 });
 }
 
-function overview(pages: Pages, report: ReportDocument): void {
+function overview(pages: Pages, report: Spoken): void {
+  const { say } = report;
   if (!report.students.length) return;
   pages.newPage();
-  pages.heading('The class at a glance', 1);
-  pages.say(
-    'Closeness is how near a piece comes to the master’s hand, own invention how far its layout and shapes are from every work of his or hers. Neither is better; together they say what kind of piece it is.',
-  );
+  pages.heading(say('report.overview'), 1);
+  pages.say(say('report.overviewHow'));
   pages.y += 6;
   pages.table(
     [4, 3, 2, 2, 9],
     [
-      ['who', 'piece', 'closeness', 'own', 'next'],
+      (['who', 'piece', 'closeness', 'own', 'next'] as const).map((c) => say(`report.columns.${c}`)),
       ...report.students.map((s) => [
-        s.name,
-        `${s.kind} ${s.attempt}`,
-        String(Math.round(s.closeness)),
-        String(Math.round(s.ownInvention)),
-        s.findings[0]?.words ?? 'Nothing lies outside the master’s range.',
+        say(nameOf(s.name)),
+        say('pieces.nth', { kind: message(`pieces.kinds.${s.kind}`), n: s.attempt }),
+        say.number(s.closeness),
+        say.number(s.ownInvention),
+        s.findings[0] ? say(s.findings[0].said) : say('report.nothingOutside'),
       ]),
     ],
     true,
   );
-  if (report.without.length) pages.say(`Without a measured piece yet: ${report.without.join(', ')}.`, { size: 9 });
+  if (report.without.length) pages.say(say('report.without', { names: several(report.without.map(nameOf)) }), { size: 9 });
 }
 
-function student(pages: Pages, report: ReportDocument, s: ReportStudent): void {
+function student(pages: Pages, report: Spoken, s: ReportStudent): void {
+  const { say } = report;
   pages.newPage();
-  pages.say(s.name, { face: 'title', size: 20, gap: 0 });
-  pages.small(`${s.title ? `“${s.title}”, ` : ''}${s.kind}, attempt ${s.attempt}`);
+  pages.say(say(nameOf(s.name)), { face: 'title', size: 20, gap: 0 });
+  const attempt = message('pieces.attempt', { kind: message(`pieces.kinds.${s.kind}`), n: s.attempt });
+  pages.small(s.title ? say('report.titled', { title: typed(s.title), piece: attempt }) : say(attempt));
   pages.y += 4;
   const half = pages.width / 2;
   const top = pages.y;
   const heights = [pages.picture(s.piece, 0, top, [half - 8, 230]), pages.picture(s.source, half, top, [half - 8, 230])];
   pages.y = top + Math.max(...heights) + 3;
   const under = pages.y;
-  pages.small('the piece', { width: half - 8 });
+  pages.small(say('report.thePiece'), { width: half - 8 });
   pages.y = under;
-  pages.small(`“${s.sourceTitle}”, the work it is nearest to`, { left: half, width: half - 8 });
+  pages.small(say('report.nearest', { title: typed(s.sourceTitle) }), { left: half, width: half - 8 });
   pages.y = under + 16;
-  pages.say(`Closeness ${Math.round(s.closeness)} of 100; own invention ${Math.round(s.ownInvention)}.`, { size: 11 });
+  pages.say(say('compare.closeness', { closeness: figure(s.closeness), own: figure(s.ownInvention) }), { size: 11 });
   if (s.works.length) {
-    pages.heading('What works', 3);
-    for (const w of s.works) pages.say(w, { size: 12 });
+    pages.heading(say('report.works'), 3);
+    for (const w of s.works) pages.say(say(w), { size: 12 });
   }
-  pages.heading(s.findings.length === 1 ? 'One thing to try' : 'To try next', 3);
-  if (!s.findings.length)
-    pages.say('Every reading lies within the master’s range. Choose a harder subject, or leave the range on purpose.', { size: 12 });
+  pages.heading(say(s.findings.length === 1 ? 'report.one' : 'report.next'), 3);
+  if (!s.findings.length) pages.say(say('report.allWithin'), { size: 12 });
+  const aside = { size: 10.5, left: 18, colour: '#333333', gap: 0 };
   s.findings.forEach((f, i) => {
-    pages.say(`${i + 1}.  ${f.words}`, { size: 12, gap: 0 });
-    if (f.next) pages.say(f.next, { size: 10.5, left: 18, colour: '#333333', gap: 0 });
-    if (f.note) pages.say(`Your teacher: ${f.note}`, { size: 10.5, left: 18, colour: '#333333', gap: 0 });
+    pages.say(say('report.numbered', { n: i + 1, words: f.said }), { size: 12, gap: 0 });
+    if (f.next) pages.say(say(f.next), aside);
+    if (f.note) pages.say(say('report.teacher', { note: typed(f.note) }), aside);
     pages.y += 4;
   });
   if (s.rules.length) {
-    pages.heading('The rules', 3);
+    pages.heading(say('report.theRules'), 3);
     pages.table(
       [2, 12],
-      s.rules.map((r) => [r.state, r.sentence]),
+      s.rules.map(({ rule, kept }) => [
+        say(kept === null ? 'compare.notSeen' : kept ? 'compare.kept' : 'compare.missed'),
+        say(ruleOf(rule)),
+      ]),
     );
   }
-  if (s.course.length > 1) pages.say(`From try to try: ${s.course.map((c) => `${c.attempt}: ${Math.round(c.closeness)}`).join(', ')}.`);
+  if (s.course.length > 1)
+    pages.say(
+      say('report.course', {
+        tries: several(s.course.map((c) => message('report.try', { n: c.attempt, closeness: figure(c.closeness) }))),
+      }),
+    );
   pages.y += 6;
   pages.small(
-    `Label: ${s.title ? `“${s.title}”, ` : ''}${s.name}, after ${report.master}${report.className ? `, ${report.className}` : ''}.`,
+    say('report.label', {
+      titled: s.title ? 'yes' : 'no',
+      title: typed(s.title),
+      name: nameOf(s.name),
+      master: typed(report.master),
+      classed: report.className ? 'yes' : 'no',
+      class: typed(report.className ?? ''),
+    }),
   );
 }
 
 /** The whole report as a PDF. `root` is where the application is installed, for its fonts. */
-export async function drawReport(report: ReportDocument, root: string): Promise<Buffer> {
-  const pages = new Pages(
-    root,
-    report.paper,
-    { title: report.title, author: 'Old Hand' },
-    `${report.title}, ${report.date}. Measured on this machine; no full names.`,
-  );
+export async function drawReport(document: ReportDocument, root: string): Promise<Buffer> {
+  const say = speaker(await sentencesOf(document.voice), document.voice);
+  const report: Spoken = { ...document, say };
+  const foot = message('report.foot', { study: typed(report.title), date: typed(say.day(report.date)) });
+  const pages = new Pages(root, report.paper, {
+    about: { title: report.title, author: say('app.name') },
+    language: say.locale,
+    footer: (n, all) => say('report.page', { foot, n, all }),
+  });
   opening(pages, report);
   rules(pages, report);
   palette(pages, report);

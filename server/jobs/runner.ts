@@ -2,7 +2,7 @@
 import { hostname } from 'node:os';
 import { CoreError } from '../../core/errors';
 import { changing, connectedFor, database } from '../database/connection';
-import { Told } from '../errors';
+import { sentence, Told } from '../errors';
 import { log } from '../log';
 import { ensureProfile } from '../pictures/readings';
 import { comparePiece, processPiece } from '../pieces/processing';
@@ -29,7 +29,7 @@ async function carryOut(job: Job): Promise<void> {
 }
 
 /** What was told to a person will not get better by trying again. */
-const isFinal = (error: unknown): error is Error => (error instanceof Told && error.status < 500) || error instanceof CoreError;
+const isFinal = (error: unknown): error is Told | CoreError => (error instanceof Told && error.status < 500) || error instanceof CoreError;
 
 async function runOne(job: Job, owner: string): Promise<void> {
   const db = database();
@@ -42,8 +42,8 @@ async function runOne(job: Job, owner: string): Promise<void> {
     await changing((tx) => finish(tx, job, owner));
   } catch (error) {
     log.warn({ err: error, job: job.id, kind: job.kind }, 'job failed');
-    const told = isFinal(error) ? error.message.slice(0, 500) : 'Something went wrong while this was being measured.';
-    await changing((tx) => giveUp(tx, job, owner, told, isFinal(error)));
+    const said = isFinal(error) ? error.said : sentence('measuring');
+    await changing((tx) => giveUp(tx, job, owner, said, isFinal(error)));
   } finally {
     clearInterval(beat);
   }

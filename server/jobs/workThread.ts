@@ -4,7 +4,8 @@ import { rectify } from '../../core/capture/rectify';
 import { cropAndTurn } from '../../core/raster/crop';
 import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
 import { compare, Comparison } from '../../core/style/compare';
-import { mixFor } from '../../core/colour/mixing';
+import { labFromHex } from '../../core/colour/lab';
+import { missInWords, mixFor } from '../../core/colour/mixing';
 import { Told } from '../errors';
 import { drawReport } from '../exports/reportPdf';
 import { installRoot } from '../root';
@@ -95,12 +96,7 @@ async function reportTask({ report, kit }: ReportTask): Promise<Uint8Array> {
   };
   const recipeFor = (hex: string) => {
     const best = kit?.paints.length ? mixFor(hex, kit).recipes[0] : null;
-    return (
-      best && {
-        hex: best.hex,
-        words: `${best.parts.map((p) => `${p.parts} ${p.paint}`).join(' + ')}; ΔE ${best.deltaE.toFixed(1)}`.replace('ΔE', 'off by'),
-      }
-    );
+    return best && { hex: best.hex, parts: best.parts, miss: missInWords(labFromHex(hex), labFromHex(best.hex)) };
   };
   return drawReport(
     {
@@ -123,8 +119,7 @@ export default async function work(t: WorkTask): Promise<unknown> {
   try {
     return await carryOut(t);
   } catch (error) {
-    if (error instanceof Told)
-      return { told: { status: error.status, message: error.message, field: error.field } } satisfies ToldElsewhere;
+    if (error instanceof Told) return { told: { status: error.status, said: error.said, field: error.field } } satisfies ToldElsewhere;
     throw error;
   }
 }

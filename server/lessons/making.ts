@@ -10,7 +10,7 @@ export interface MakingView {
     title: string;
     pictureId: string;
     points: Record<string, Record<string, [number, number]>>;
-    palette: { hex: string; name: string; share: number; accent: boolean }[];
+    palette: { hex: string; share: number; accent: boolean }[];
   }[];
 }
 
@@ -26,7 +26,7 @@ export async function makingOf(studyId: string): Promise<MakingView> {
       title: w.title,
       pictureId: w.pictureId,
       points: Object.fromEntries((sets.get(w.id) ?? []).map((s) => [s.template, s.points])),
-      palette: (w.read?.profile.palette ?? []).map(({ hex, name, share, accent }) => ({ hex, name, share, accent })),
+      palette: (w.read?.profile.palette ?? []).map(({ hex, share, accent }) => ({ hex, share, accent })),
     })),
   };
 }

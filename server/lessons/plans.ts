@@ -1,13 +1,15 @@
 /** Knows the lesson plan of a study: its steps and settings, kept with undo, and what the measured works tell it. */
 import { asc, eq } from 'drizzle-orm';
-import { makePlan, PlanStep, USUAL_SHARES, usualSteps } from '../../core/lesson/plan';
+import { named } from '../../core/colour/names';
+import { makePlan, MeasuredStrokes, NO_STROKES, PlanStep, strokesOf, USUAL_SHARES, usualSteps } from '../../core/lesson/plan';
 import { sharesOf, WorkedShares } from '../../core/lesson/quantities';
 import { LessonMedium } from '../../core/lesson/technique';
 import { isLessonMedium, techniqueOf } from '../../core/lesson/techniques';
 import { PaletteEntry } from '../../core/colour/palette';
+import { Message, typed } from '../../core/message';
 import { database, newId, type Querying, type Transaction } from '../database/connection';
 import { logged } from '../edits/log';
-import { conflict, Told } from '../errors';
+import { conflict, sentence, Told } from '../errors';
 import { plans, planSteps, students } from '../schema';
 import { worksWithReadings } from '../studies/works';
 import { inStudy, StudyRow } from '../accounts/ownership';
@@ -60,19 +62,17 @@ async function putPlan(tx: Transaction, studyId: string, id: string, plan: Store
     .onDuplicateKeyUpdate({ set });
   await tx.delete(planSteps).where(eq(planSteps.planId, id));
   if (steps.length)
-    await tx
-      .insert(planSteps)
-      .values(
-        steps.map((s, position) => ({
-          id: newId(),
-          planId: id,
-          position,
-          technique: s.technique,
-          minutes: s.minutes,
-          dryMinutes: s.dry,
-          note: s.note,
-        })),
-      );
+    await tx.insert(planSteps).values(
+      steps.map((s, position) => ({
+        id: newId(),
+        planId: id,
+        position,
+        technique: s.technique,
+        minutes: s.minutes,
+        dryMinutes: s.dry,
+        note: s.note,
+      })),
+    );
 }
 
 /** What a new plan starts from: the study's medium, the class's size, periods of fifty minutes. */
@@ -92,7 +92,13 @@ async function firstPlan(study: StudyRow): Promise<StoredPlan> {
   };
   // The fewest periods in which the usual lesson has to be shortened by half the slack at most.
   const fits = (periods: number) => {
-    const made = makePlan({ ...plan, periods, sheetMm: [study.paperWidthMm, study.paperHeightMm], shares: USUAL_SHARES });
+    const made = makePlan({
+      ...plan,
+      periods,
+      sheetMm: [study.paperWidthMm, study.paperHeightMm],
+      shares: USUAL_SHARES,
+      strokes: NO_STROKES,
+    });
     return made.periods.length <= periods && made.squeeze <= 0.5;
   };
   const periods = [1, 2, 3, 4, 5, 6].find(fits) ?? 6;
@@ -105,7 +111,8 @@ export interface PlanView {
   sheetMm: [number, number];
   shares: WorkedShares;
   /** The palette the lesson's paint is reckoned from, and the work it was measured on; empty before anything is measured. */
-  palette: PaletteEntry[];
+  palette: (PaletteEntry & { name: Message })[];
+  strokes: MeasuredStrokes;
   measuredOn: string | null;
 }
 
@@ -116,7 +123,8 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
   const profile = source?.read?.profile;
   const measured = profile && {
     title: source!.title,
-    palette: profile.palette,
+    palette: named(profile.palette),
+    strokes: strokesOf(profile.marks.overall),
     shares: sharesOf(profile.palette, (kind) => profile.features[`marks.share.${kind}`]?.value ?? null),
   };
   return {
@@ -125,17 +133,18 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
     sheetMm: [study.paperWidthMm, study.paperHeightMm],
     shares: measured?.shares ?? USUAL_SHARES,
     palette: measured?.palette ?? [],
+    strokes: measured?.strokes ?? NO_STROKES,
     measuredOn: measured?.title ?? null,
   };
 }
 
 /** Stores a plan; `version` is the one the screen showed. Gives the new version. */
-export async function savePlan(teacherId: string, studyId: string, version: number, plan: StoredPlan, label: string): Promise<number> {
+export async function savePlan(teacherId: string, studyId: string, version: number, plan: StoredPlan, label: Message): Promise<number> {
   for (const s of plan.steps)
-    if (!techniqueOf(s.technique)) throw new Told(400, `There is no technique “${s.technique}”. Choose one from the list.`, 'steps');
+    if (!techniqueOf(s.technique)) throw new Told(400, sentence('technique', { name: typed(s.technique) }), 'steps');
   return inStudy(teacherId, studyId, async (tx) => {
     const [row] = await tx.select({ id: plans.id, version: plans.version }).from(plans).where(eq(plans.studyId, studyId));
-    if ((row?.version ?? 0) !== version) throw conflict('This plan');
+    if ((row?.version ?? 0) !== version) throw conflict('plan');
     const about = { teacherId, studyId, subject: 'plan', subjectId: studyId, label };
     const scopes = [{ table: plans, where: eq(plans.studyId, studyId), tree: true }];
     await logged(tx, about, scopes, () => putPlan(tx, studyId, row?.id ?? newId(), plan, version + 1));

@@ -36,7 +36,7 @@ export async function getBlob(db: Querying, sha256: string): Promise<Buffer> {
     .from(blobChunks)
     .where(eq(blobChunks.sha256, sha256))
     .orderBy(asc(blobChunks.seq));
-  if (!rows.length) throw notFound('This picture');
+  if (!rows.length) throw notFound('picture');
   return Buffer.concat(rows.map((r) => r.data));
 }
 
@@ -82,7 +82,7 @@ export async function pictureOf(db: Querying, teacherId: string, id: string): Pr
     .select()
     .from(pictures)
     .where(and(eq(pictures.id, id), eq(pictures.teacherId, teacherId)));
-  if (!row) throw notFound('This picture');
+  if (!row) throw notFound('picture');
   return row;
 }
 

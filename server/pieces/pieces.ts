@@ -1,17 +1,19 @@
 /** Knows what students hand in: photographs, their corners, notes on what was found, and rules kept or missed. */
+import { Message, message } from '../../core/message';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/mysql-core';
 import type { Comparison } from '../../core/style/compare';
 import { changing, database, newId } from '../database/connection';
 import { isDuplicate } from '../database/failures';
 import { logged, loggedRemoval } from '../edits/log';
-import { conflict, notFound, Told } from '../errors';
+import { sentence, conflict, notFound, Told } from '../errors';
 import { checkPicture } from '../pictures/decode';
 import { putPicture } from '../pictures/store';
 import { askToProcess } from '../queue/asking';
 import { comparisons, findingNotes, jobs, pictures, pieces, ruleAnswers, students } from '../schema';
 import { shownName } from '../studies/classes';
 import { lockStudy, ownStudent, pieceOf, PieceRow, ruleOf, studyOf, within } from '../accounts/ownership';
+import { ruleSentence } from '../../core/style/words';
 
 interface NewPiece {
   studentId: string | null;
@@ -46,19 +48,19 @@ export async function addPiece(teacherId: string, studyId: string, bytes: Buffer
         attempt: about.attempt ?? Number(last ?? 0) + 1,
         photoId,
         corners: null,
-        told: '',
+        told: [],
         createdAt: new Date(),
       });
       await askToProcess(tx, teacherId, { id, studyId });
     });
   } catch (error) {
     if (!isDuplicate(error)) throw error;
-    throw new Told(409, `There is already an attempt ${about.attempt} of this kind by this student. Choose another number.`, 'attempt');
+    throw new Told(409, sentence('attempt', { n: about.attempt ?? 0 }), 'attempt');
   }
   return id;
 }
 
-const about = (teacherId: string, { id, studyId, studentId }: PieceRow, subject: string, label: string) => ({
+const about = (teacherId: string, { id, studyId, studentId }: PieceRow, subject: string, label: Message) => ({
   teacherId,
   studyId,
   studentId,
@@ -71,8 +73,8 @@ const itself = (id: string) => ({ table: pieces, where: eq(pieces.id, id) });
 /** Corners placed by hand, photograph px; the sheet is squared up anew. */
 export function placeCorners(teacherId: string, id: string, version: number, corners: [number, number][]): Promise<void> {
   return within(pieceOf, teacherId, id, async (tx, piece) => {
-    if (piece.version !== version) throw conflict('This piece');
-    await logged(tx, about(teacherId, piece, 'corners', 'corners of a photograph'), [itself(id)], () =>
+    if (piece.version !== version) throw conflict('piece');
+    await logged(tx, about(teacherId, piece, 'corners', message('edits.corners')), [itself(id)], () =>
       tx.update(pieces).set({ corners, placedByHand: true }).where(eq(pieces.id, id)),
     );
   });
@@ -80,11 +82,15 @@ export function placeCorners(teacherId: string, id: string, version: number, cor
 
 export const removePiece = (teacherId: string, id: string): Promise<void> =>
   within(pieceOf, teacherId, id, (tx, piece) =>
-    loggedRemoval(tx, about(teacherId, piece, 'piece', `removing ${piece.kind} ${piece.attempt}`), itself(id)),
+    loggedRemoval(
+      tx,
+      about(teacherId, piece, 'piece', message('edits.removePiece', { kind: message(`pieces.kinds.${piece.kind}`), n: piece.attempt })),
+      itself(id),
+    ),
   );
 
 /** Why a piece waits though nothing works on it. */
-type Held = { state: 'failed' | 'stopped'; told: string } | null;
+type Held = { state: 'failed' | 'stopped'; told: Message[] } | null;
 
 interface PieceView extends Omit<PieceRow, 'state'> {
   state: PieceRow['state'] | 'stopped';
@@ -167,8 +173,8 @@ export function noteFinding(teacherId: string, pieceId: string, { feature, setAs
   return within(pieceOf, teacherId, pieceId, async (tx, piece) => {
     const where = and(eq(findingNotes.pieceId, pieceId), eq(findingNotes.feature, feature))!;
     const [there] = await tx.select().from(findingNotes).where(where);
-    if ((there?.version ?? 0) !== version) throw conflict('This note');
-    const label = (there?.setAside ?? false) === setAside ? 'a note on a finding' : 'setting a finding aside';
+    if ((there?.version ?? 0) !== version) throw conflict('note');
+    const label = (there?.setAside ?? false) === setAside ? message('edits.note') : message('edits.setAside');
     await logged(tx, about(teacherId, piece, 'note', label), [{ table: findingNotes, where }], () =>
       there
         ? tx
@@ -185,10 +191,13 @@ export function noteFinding(teacherId: string, pieceId: string, { feature, setAs
 export function answerRule(teacherId: string, pieceId: string, ruleId: string, met: boolean): Promise<void> {
   return within(pieceOf, teacherId, pieceId, async (tx, piece) => {
     const rule = await ruleOf(teacherId, ruleId, tx);
-    if (rule.studyId !== piece.studyId) throw notFound('This rule');
+    if (rule.studyId !== piece.studyId) throw notFound('rule');
     const where = and(eq(ruleAnswers.pieceId, pieceId), eq(ruleAnswers.ruleId, ruleId))!;
-    await logged(tx, about(teacherId, piece, 'answer', `answer to “${rule.sentence.slice(0, 80)}”`), [{ table: ruleAnswers, where }], () =>
-      tx.insert(ruleAnswers).values({ pieceId, ruleId, met }).onDuplicateKeyUpdate({ set: { met } }),
+    await logged(
+      tx,
+      about(teacherId, piece, 'answer', message('edits.answer', { rule: ruleSentence(rule) })),
+      [{ table: ruleAnswers, where }],
+      () => tx.insert(ruleAnswers).values({ pieceId, ruleId, met }).onDuplicateKeyUpdate({ set: { met } }),
     );
   });
 }

@@ -43,9 +43,8 @@ export async function processPiece(teacherId: string, id: string): Promise<void>
     if (!still) return;
     const about = { teacherId, name: photo.name, width: photo.width, height: photo.height };
     await putPicture(tx, Buffer.from(told.photoPreview), { ...about, role: 'preview', madeFrom: photo.id, mime: 'image/jpeg' });
-    const words = told.warnings.join(' ');
     if (!picture || !profile) {
-      await tx.update(pieces).set({ state: 'no-sheet', told: words }).where(eq(pieces.id, id));
+      await tx.update(pieces).set({ state: 'no-sheet', told: told.warnings }).where(eq(pieces.id, id));
       return;
     }
     const rectifiedId = await putMade(tx, teacherId, 'rectified', photo.id, photo.name, picture);
@@ -63,7 +62,7 @@ export async function processPiece(teacherId: string, id: string): Promise<void>
       .onDuplicateKeyUpdate({ set: { profileVersion: PROFILE_VERSION } });
     await tx
       .update(pieces)
-      .set({ rectifiedId, state: 'ready', told: words, ...(given ? {} : { corners: told.corners }) })
+      .set({ rectifiedId, state: 'ready', told: told.warnings, ...(given ? {} : { corners: told.corners }) })
       .where(eq(pieces.id, id));
     await askToCompare(tx, teacherId, piece);
   });

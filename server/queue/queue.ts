@@ -1,7 +1,9 @@
 /** Knows the queue: asking for work, claiming it under a lease, finishing it once however many servers run. */
 import { and, asc, desc, eq, inArray, lt, or, sql } from 'drizzle-orm';
+import type { Message } from '../../core/message';
 import { Querying, newId, Transaction } from '../database/connection';
 import { isDeadlock } from '../database/failures';
+import { sentence } from '../errors';
 import { jobs } from '../schema';
 
 export type Job = typeof jobs.$inferSelect;
@@ -36,7 +38,7 @@ export async function ask(tx: Transaction, wanted: readonly NewJob[]): Promise<v
   // The first statement also locks the rows that are there, so that none changes its state before the second.
   await tx
     .insert(jobs)
-    .values(wanted.map((j) => ({ ...j, id: newId(), told: '', createdAt })))
+    .values(wanted.map((j) => ({ ...j, id: newId(), told: [], createdAt })))
     .onDuplicateKeyUpdate({
       set: {
         priority: sql`if(${jobs.state} in ('queued', 'running'), greatest(${jobs.priority}, values(${jobs.priority})), values(${jobs.priority}))`,
@@ -53,7 +55,7 @@ export async function ask(tx: Transaction, wanted: readonly NewJob[]): Promise<v
     lost: 0,
     again: false,
     owner: '',
-    told: '',
+    told: [] as Message[],
     leaseUntil: null,
     finishedAt: null,
     createdAt,
@@ -81,7 +83,7 @@ export async function claim(db: Querying, owner: string, now = new Date()): Prom
     if (died > MOST_LOST) {
       await db
         .update(jobs)
-        .set({ state: 'failed', finishedAt: now, told: `The server stopped ${died} times while this was being worked on.` })
+        .set({ state: 'failed', finishedAt: now, told: [sentence('serverStopped', { n: died })] })
         .where(still);
       continue;
     }
@@ -137,12 +139,12 @@ export async function finish(db: Querying, job: Job, owner: string): Promise<boo
 }
 
 /** Gives a job back after an error: to the queue for another try, or failed with its reason when it cannot get better. */
-export async function giveUp(db: Querying, job: Job, owner: string, told: string, final: boolean): Promise<void> {
+export async function giveUp(db: Querying, job: Job, owner: string, said: Message, final: boolean): Promise<void> {
   const attempts = job.attempts + 1;
   if (final || attempts >= MOST_ATTEMPTS) {
     const [over] = await db
       .update(jobs)
-      .set({ state: 'failed', told, attempts, finishedAt: new Date(), leaseUntil: null })
+      .set({ state: 'failed', told: [said], attempts, finishedAt: new Date(), leaseUntil: null })
       .where(and(mine(job, owner), eq(jobs.again, false)));
     if (over.affectedRows === 1) return;
     // Asked for anew meanwhile: what failed may be mended by what was changed.
@@ -154,7 +156,7 @@ export async function giveUp(db: Querying, job: Job, owner: string, told: string
   }
   await db
     .update(jobs)
-    .set({ ...WAITING, told, attempts })
+    .set({ ...WAITING, told: [said], attempts })
     .where(mine(job, owner));
 }
 
@@ -201,7 +203,7 @@ export async function cancelQueued(db: Querying, teacherId: string, studyId: str
 export async function tryAgain(db: Querying, teacherId: string, studyId: string, subjectId: string | null): Promise<number> {
   const [result] = await db
     .update(jobs)
-    .set({ ...WAITING, attempts: 0, lost: 0, told: '', finishedAt: null, createdAt: new Date() })
+    .set({ ...WAITING, attempts: 0, lost: 0, told: [], finishedAt: null, createdAt: new Date() })
     .where(
       and(
         ofStudy(teacherId, studyId),

@@ -2,9 +2,10 @@
  * Knows how a study, a class, a student and an account are deleted for good: rows, waiting work, the log's memory of them,
  * pictures nobody else uses and their bytes, in one transaction. Undo cannot serve, so the name has to be typed.
  */
+import { typed } from '../../core/message';
 import { eq, inArray, sql } from 'drizzle-orm';
 import { changing, database, type Transaction } from '../database/connection';
-import { notFound, Told } from '../errors';
+import { sentence, notFound, Told } from '../errors';
 import { dropPictures } from '../pictures/dropping';
 import { classes, editPictures, edits, kits, pictures, pieces, referencePictures, students, studies, user, works } from '../schema';
 import { shownName } from '../studies/classes';
@@ -29,8 +30,8 @@ const n = sql<number>`count(*)`;
 /** As a person types it: capitals and spaces at the ends do not matter. */
 const typedAs = (name: string) => name.trim().normalize('NFC').toLowerCase();
 
-function checkTyped(typed: string, name: string): void {
-  if (typedAs(typed) !== typedAs(name)) throw new Told(400, `Type “${name}” to delete it for good. Nothing was deleted.`, 'name');
+function checkTyped(given: string, name: string): void {
+  if (typedAs(given) !== typedAs(name)) throw new Told(400, sentence('delete.type', { name: typed(name) }), 'name');
 }
 
 type PictureIds = { id: string | null }[];
@@ -70,10 +71,10 @@ export async function studyGoing(teacherId: string, id: string): Promise<Going> 
   };
 }
 
-export function removeStudy(teacherId: string, id: string, typed: string): Promise<void> {
+export function removeStudy(teacherId: string, id: string, given: string): Promise<void> {
   return changing(async (tx) => {
     const { title } = await lockStudy(tx, teacherId, id);
-    checkTyped(typed, title);
+    checkTyped(given, title);
     const held = await picturesOfStudy(tx, id);
     // The schema's keys take along works, pieces, jobs, landmarks, readings of both, notes and the log.
     await tx.delete(studies).where(eq(studies.id, id));
@@ -100,9 +101,9 @@ export async function studentGoing(teacherId: string, id: string): Promise<Going
   return { ...NOTHING, name: shownName(student), pieces: await count(db.select({ n }).from(pieces).where(eq(pieces.studentId, id))) };
 }
 
-export function removeStudent(teacherId: string, id: string, typed: string): Promise<void> {
+export function removeStudent(teacherId: string, id: string, given: string): Promise<void> {
   return changing(async (tx) => {
-    checkTyped(typed, shownName(await studentOf(teacherId, id, tx)));
+    checkTyped(given, shownName(await studentOf(teacherId, id, tx)));
     await dropStudents(tx, teacherId, [id]);
   });
 }
@@ -120,10 +121,10 @@ export async function classGoing(teacherId: string, id: string): Promise<Going> 
   };
 }
 
-export function removeClass(teacherId: string, id: string, typed: string): Promise<void> {
+export function removeClass(teacherId: string, id: string, given: string): Promise<void> {
   return changing(async (tx) => {
     const { name } = await classOf(teacherId, id, tx);
-    checkTyped(typed, name);
+    checkTyped(given, name);
     const roster = await tx.select({ id: students.id }).from(students).where(eq(students.classId, id)).for('update');
     await dropStudents(
       tx,
@@ -137,7 +138,7 @@ export function removeClass(teacherId: string, id: string, typed: string): Promi
 export async function accountGoing(teacherId: string): Promise<Going> {
   const db = database();
   const [own] = await db.select({ email: user.email }).from(user).where(eq(user.id, teacherId));
-  if (!own) throw notFound('This account');
+  if (!own) throw notFound('account');
   const mine = db.select({ id: studies.id }).from(studies).where(eq(studies.teacherId, teacherId));
   return {
     name: own.email,
@@ -150,11 +151,11 @@ export async function accountGoing(teacherId: string): Promise<Going> {
   };
 }
 
-export function removeAccount(teacherId: string, typed: string): Promise<void> {
+export function removeAccount(teacherId: string, given: string): Promise<void> {
   return changing(async (tx) => {
     const [own] = await tx.select({ email: user.email }).from(user).where(eq(user.id, teacherId)).for('update');
-    if (!own) throw notFound('This account');
-    checkTyped(typed, own.email);
+    if (!own) throw notFound('account');
+    checkTyped(given, own.email);
     // What uses pictures first, then the pictures, then the account with its sessions, classes, kits and settings.
     await tx.delete(studies).where(eq(studies.teacherId, teacherId));
     await tx.delete(kits).where(eq(kits.teacherId, teacherId));

@@ -1,5 +1,6 @@
 /** Teachers and their sign-in, in the shape the accounts library asks for, and their settings. */
 import { bigint, boolean, index, int, mysqlEnum, mysqlTable, text, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
+import type { Language } from '../../words/languages';
 import { id, instant, key } from './types';
 
 export const user = mysqlTable(
@@ -81,6 +82,8 @@ export const teacherSettings = mysqlTable('teacher_settings', {
   units: mysqlEnum('units', ['mm', 'inch']).notNull().default('mm'),
   spelling: mysqlEnum('spelling', ['british', 'american']).notNull().default('british'),
   paper: mysqlEnum('paper', ['A4', 'Letter']).notNull().default('A4'),
+  /** Null: as the browser asks for. */
+  language: varchar('language', { length: 20 }).$type<Language>(),
   timeZone: varchar('time_zone', { length: 60 }).notNull().default('UTC'),
   hand: mysqlEnum('hand', ['right', 'left']).notNull().default('right'),
 });

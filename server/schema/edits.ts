@@ -2,7 +2,7 @@
 import { boolean, index, int, mysqlTable, primaryKey, varchar } from 'drizzle-orm/mysql-core';
 import { pictures } from './pictures';
 import { students, studies } from './studies';
-import { instant, jsonText, key } from './types';
+import { instant, jsonText, key, said } from './types';
 
 /** One row before and after; only the changed columns where it was there on both sides. */
 export interface RowChange {
@@ -23,7 +23,7 @@ export const edits = mysqlTable(
     studentId: key('student_id').references(() => students.id, { onDelete: 'cascade' }),
     subject: varchar('subject', { length: 20 }).notNull(),
     subjectId: key('subject_id').notNull(),
-    label: varchar('label', { length: 190 }).notNull(),
+    label: said('label').notNull(),
     changes: jsonText<RowChange[]>('changes').notNull(),
     undone: boolean('undone').notNull().default(false),
     /** Met something that stands in its way: passed over, so that the rest can still be undone. */

@@ -1,9 +1,9 @@
 /** The queue: work to be done in the background, claimed under a lease so that a killed server loses nothing. */
-import { boolean, index, int, mysqlEnum, mysqlTable, text, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
+import { boolean, index, int, mysqlEnum, mysqlTable, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { user } from './accounts';
 import { pieces } from './pieces';
 import { studies, works } from './studies';
-import { id, instant, key } from './types';
+import { id, instant, key, said } from './types';
 
 export const jobs = mysqlTable(
   'jobs',
@@ -34,7 +34,7 @@ export const jobs = mysqlTable(
     core: int('core').notNull().default(0),
     owner: varchar('owner', { length: 60 }).notNull().default(''),
     leaseUntil: instant('lease_until'),
-    told: text('told').notNull(),
+    told: said('told').notNull(),
     createdAt: instant('created_at').notNull(),
     finishedAt: instant('finished_at'),
   },

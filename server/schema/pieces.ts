@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import { boolean, check, double, index, int, mysqlEnum, mysqlTable, primaryKey, text, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { pictures } from './pictures';
 import { rules, students, studies } from './studies';
-import { id, instant, jsonText, key } from './types';
+import { id, instant, jsonText, key, said } from './types';
 
 export const pieces = mysqlTable(
   'pieces',
@@ -29,7 +29,7 @@ export const pieces = mysqlTable(
     corners: jsonText<[number, number][]>('corners'),
     placedByHand: boolean('placed_by_hand').notNull().default(false),
     state: mysqlEnum('state', ['waiting', 'ready', 'no-sheet', 'failed']).notNull().default('waiting'),
-    told: text('told').notNull(),
+    told: said('told').notNull(),
     version: int('version').notNull().default(1),
     createdAt: instant('created_at').notNull(),
   },

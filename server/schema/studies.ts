@@ -1,5 +1,6 @@
 /** Classes, studies, the master's works and what has been written down of them. */
 import { sql } from 'drizzle-orm';
+import type { Message } from '../../core/message';
 import { boolean, check, double, index, int, mysqlEnum, mysqlTable, text, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { user } from './accounts';
 import { pictures } from './pictures';
@@ -134,6 +135,12 @@ export const pins = mysqlTable('pins', {
   createdAt: instant('created_at').notNull(),
 });
 
+/** What the core said of a ticked reading, and of where it was measured. */
+export interface RuleSaid {
+  sentence: Message;
+  evidence: Message;
+}
+
 export const rules = mysqlTable(
   'rules',
   {
@@ -142,7 +149,9 @@ export const rules = mysqlTable(
     kind: mysqlEnum('kind', ['feature', 'always', 'never']).notNull(),
     /** Name of the measured feature; empty for a sentence a person answers. */
     feature: varchar('feature', { length: 80 }).notNull().default(''),
+    /** As a person wrote it; empty where the reading was ticked as it was told, which `said` holds. */
     sentence: varchar('sentence', { length: 300 }).notNull(),
+    said: jsonText<RuleSaid>('said'),
     evidence: varchar('evidence', { length: 500 }).notNull().default(''),
     position: int('position').notNull().default(0),
     version: int('version').notNull().default(1),

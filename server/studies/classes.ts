@@ -1,8 +1,9 @@
 /** Knows classes: lists of first names and an initial, and who hands in for a study. */
+import { typed } from '../../core/message';
 import { asc, eq } from 'drizzle-orm';
 import { changing, database, newId } from '../database/connection';
 import { isDuplicate } from '../database/failures';
-import { Told } from '../errors';
+import { sentence, Told } from '../errors';
 import { classes, students, studies } from '../schema';
 
 interface Name {
@@ -61,7 +62,7 @@ function checkRoster(roster: readonly Name[]): void {
     if (before !== undefined)
       throw new Told(
         400,
-        `Line ${i + 1}, “${shownName(name)}”, is the same name as line ${before + 1}, “${shownName(roster[before])}”. Add another initial, or a number.`,
+        sentence('sameName', { line: i + 1, name: typed(shownName(name)), before: before + 1, other: typed(shownName(roster[before])) }),
         'students',
       );
     seen.set(plainName(name), i);
@@ -80,8 +81,8 @@ export async function createClass(teacherId: string, name: string, school: strin
   } catch (error) {
     if (!isDuplicate(error)) throw error;
     throw /students_name/.test(String((error as { cause?: unknown }).cause ?? error))
-      ? new Told(400, 'Two of these names count as the same. Add another initial, or a number.', 'students')
-      : new Told(409, `You have a class “${name}” already. Give this one another name.`, 'name');
+      ? new Told(400, sentence('sameNames'), 'students')
+      : new Told(409, sentence('sameClass', { name: typed(name) }), 'name');
   }
   return id;
 }

@@ -1,9 +1,10 @@
 /** Knows placed landmarks: one set of points a subject and template, each change logged, a stale change refused. */
+import { Message, typed } from '../../core/message';
 import { and, eq, isNotNull } from 'drizzle-orm';
 import { isTemplate, TEMPLATES } from '../../core/proportion/templates';
 import { database, newId } from '../database/connection';
 import { logged } from '../edits/log';
-import { conflict, Told } from '../errors';
+import { sentence, conflict, Told } from '../errors';
 import { landmarkSets } from '../schema';
 import { landmarkKey, landmarksOn, LandmarkSubject } from './landmarkRows';
 import { inStudy, pieceOf, referenceOf, workOf } from '../accounts/ownership';
@@ -49,19 +50,19 @@ export async function placeLandmarks(
   { subject, subjectId, template }: { subject: LandmarkSubject; subjectId: string; template: string },
   version: number,
   points: Points,
-  label: string | null,
+  label: Message | null,
 ): Promise<number> {
-  if (template !== 'free' && !isTemplate(template)) throw new Told(400, 'There is no such landmark template.', 'template');
-  if (Object.keys(points).length > MOST_POINTS) throw new Told(400, `At most ${MOST_POINTS} points can be placed.`, 'points');
+  if (template !== 'free' && !isTemplate(template)) throw new Told(400, sentence('template'), 'template');
+  if (Object.keys(points).length > MOST_POINTS) throw new Told(400, sentence('most.points', { n: MOST_POINTS }), 'points');
   const strange = isTemplate(template) ? Object.keys(points).find((n) => !TEMPLATES[template].some((p) => p.name === n)) : undefined;
-  if (strange !== undefined) throw new Told(400, `This template has no point “${strange}”.`, 'points');
+  if (strange !== undefined) throw new Told(400, sentence('noPoint', { point: typed(strange) }), 'points');
   const owner = await OWNERS[subject](teacherId, subjectId);
   const { studyId } = owner;
   const studentId = 'studentId' in owner ? owner.studentId : null;
   return inStudy(teacherId, studyId, async (tx) => {
     const where = and(landmarksOn(subject, subjectId), eq(landmarkSets.template, template))!;
     const [row] = await tx.select().from(landmarkSets).where(where);
-    if ((row?.version ?? 0) !== version) throw conflict('These points');
+    if ((row?.version ?? 0) !== version) throw conflict('points');
     const about = { teacherId, studyId, studentId, subject: 'landmarks', subjectId, label };
     const now = { points, version: version + 1, updatedAt: new Date() };
     await logged(tx, about, [{ table: landmarkSets, where }], async () => {

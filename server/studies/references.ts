@@ -1,8 +1,9 @@
 /** Knows the pictures students draw from, how far each part of one follows the manner, and its ticked-off rules. */
+import { Message, message, typed } from '../../core/message';
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { changing, database, newId } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
-import { conflict, notFound, Told } from '../errors';
+import { sentence, conflict, notFound, Told } from '../errors';
 import { takeInPicture } from '../pictures/takeIn';
 import { pictures, referenceChecks, referencePictures, students } from '../schema';
 import { shownName } from './classes';
@@ -36,8 +37,7 @@ export async function addReference(
       .select({ n: sql<number>`count(*)` })
       .from(referencePictures)
       .where(eq(referencePictures.studyId, studyId));
-    if (Number(n) >= MOST_REFERENCES)
-      throw new Told(400, `A study holds at most ${MOST_REFERENCES} references. Remove one first.`, 'picture');
+    if (Number(n) >= MOST_REFERENCES) throw new Told(400, sentence('most.references', { n: MOST_REFERENCES }), 'picture');
     await tx.insert(referencePictures).values({
       id,
       studyId,
@@ -53,7 +53,7 @@ export async function addReference(
   return id;
 }
 
-const about = (teacherId: string, { id, studyId, studentId }: ReferenceRow, label: string) => ({
+const about = (teacherId: string, { id, studyId, studentId }: ReferenceRow, label: Message) => ({
   teacherId,
   studyId,
   studentId,
@@ -66,10 +66,10 @@ const itself = (id: string) => ({ table: referencePictures, where: eq(referenceP
 /** Changes a reference; `version` is the one the screen showed. Gives the new version. */
 export function changeReference(teacherId: string, id: string, version: number, fields: Partial<ReferenceFields>): Promise<number> {
   return within(referenceOf, teacherId, id, async (tx, row) => {
-    if (row.version !== version) throw conflict('This reference');
+    if (row.version !== version) throw conflict('reference');
     if (fields.studentId) await ownStudent(tx, await studyOf(teacherId, row.studyId, tx), fields.studentId);
     const bent = fields.strength !== undefined || fields.parts !== undefined;
-    const label = `${bent ? 'how far “' : 'details of “'}${row.title}”${bent ? ' follows the manner' : ''}`;
+    const label = message(bent ? 'edits.bend' : 'edits.reference', { title: typed(row.title) });
     // What is written down goes with the student it comes to belong to.
     const owner = { ...row, studentId: fields.studentId ?? row.studentId };
     await logged(tx, about(teacherId, owner, label), [itself(id)], () =>
@@ -83,13 +83,15 @@ export function changeReference(teacherId: string, id: string, version: number, 
 }
 
 export const removeReference = (teacherId: string, id: string): Promise<void> =>
-  within(referenceOf, teacherId, id, (tx, row) => loggedRemoval(tx, about(teacherId, row, `removing “${row.title}”`), itself(id)));
+  within(referenceOf, teacherId, id, (tx, row) =>
+    loggedRemoval(tx, about(teacherId, row, message('edits.remove', { title: typed(row.title) })), itself(id)),
+  );
 
 export function tickRule(teacherId: string, id: string, ruleId: string, done: boolean): Promise<void> {
   return within(referenceOf, teacherId, id, async (tx, row) => {
-    if ((await ruleOf(teacherId, ruleId, tx)).studyId !== row.studyId) throw notFound('This rule');
+    if ((await ruleOf(teacherId, ruleId, tx)).studyId !== row.studyId) throw notFound('rule');
     const where = and(eq(referenceChecks.referenceId, id), eq(referenceChecks.ruleId, ruleId))!;
-    await logged(tx, about(teacherId, row, `a rule ticked for “${row.title}”`), [{ table: referenceChecks, where }], () =>
+    await logged(tx, about(teacherId, row, message('edits.tick', { title: typed(row.title) })), [{ table: referenceChecks, where }], () =>
       tx.insert(referenceChecks).values({ referenceId: id, ruleId, done }).onDuplicateKeyUpdate({ set: { done } }),
     );
   });

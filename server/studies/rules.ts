@@ -1,17 +1,14 @@
 /** Knows the rules of a study: measured ones ticked on the benches, and always or never sentences. */
+import { message } from '../../core/message';
+import { ruleSentence } from '../../core/style/words';
 import { and, asc, eq } from 'drizzle-orm';
 import { database, newId } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
-import { conflict, notFound, Told } from '../errors';
+import { sentence, conflict, notFound, Told } from '../errors';
 import { ruleAnswers, rules } from '../schema';
 import { inStudy, RuleRow, ruleOf } from '../accounts/ownership';
 
-interface RuleFields {
-  kind: RuleRow['kind'];
-  feature: string;
-  sentence: string;
-  evidence: string;
-}
+type RuleFields = Pick<RuleRow, 'kind' | 'feature' | 'sentence' | 'evidence'> & Partial<Pick<RuleRow, 'said'>>;
 
 /** The rules of a study of the caller's own, in order. */
 export function listRules(studyId: string): Promise<RuleRow[]> {
@@ -30,25 +27,25 @@ export async function rulesWithAnswers(studyId: string, pieceId: string): Promis
 }
 
 const MOST_RULES = 60;
-
-const about = (teacherId: string, studyId: string, id: string, verb: string, sentence: string) => ({
+const about = (teacherId: string, studyId: string, id: string, label: 'rule' | 'removeRule', rule: Pick<RuleRow, 'said' | 'sentence'>) => ({
   teacherId,
   studyId,
   subject: 'rule',
   subjectId: id,
-  label: `${verb} “${sentence.slice(0, 80)}”`,
+  label: message(`edits.${label}`, { rule: ruleSentence(rule) }),
 });
 
 /** Adds a rule; a feature already ruled on keeps one rule, with the newer sentence. */
-export function addRule(teacherId: string, studyId: string, fields: RuleFields): Promise<string> {
+export function addRule(teacherId: string, studyId: string, wanted: RuleFields): Promise<string> {
+  const fields = { said: null, ...wanted };
   return inStudy(teacherId, studyId, async (tx) => {
     const all = await tx.select().from(rules).where(eq(rules.studyId, studyId));
     const same = fields.kind === 'feature' ? all.find((r) => r.feature === fields.feature) : undefined;
-    if (!same && all.length >= MOST_RULES) throw new Told(400, `A study holds at most ${MOST_RULES} rules. Remove one first.`);
+    if (!same && all.length >= MOST_RULES) throw new Told(400, sentence('most.rules', { n: MOST_RULES }));
     const id = same?.id ?? newId();
     const position = 1 + all.reduce((m, r) => Math.max(m, r.position), 0);
     const where = eq(rules.id, id);
-    await logged(tx, about(teacherId, studyId, id, 'rule', fields.sentence), [{ table: rules, where }], () =>
+    await logged(tx, about(teacherId, studyId, id, 'rule', fields), [{ table: rules, where }], () =>
       same
         ? tx
             .update(rules)
@@ -69,10 +66,10 @@ export function changeRule(
 ): Promise<void> {
   return inStudy(teacherId, studyId, async (tx) => {
     const before = await ruleOf(teacherId, id, tx);
-    if (before.studyId !== studyId) throw notFound('This rule');
-    if (before.version !== version) throw conflict('This rule');
+    if (before.studyId !== studyId) throw notFound('rule');
+    if (before.version !== version) throw conflict('rule');
     const where = eq(rules.id, id);
-    await logged(tx, about(teacherId, studyId, id, 'rule', fields.sentence ?? before.sentence), [{ table: rules, where }], () =>
+    await logged(tx, about(teacherId, studyId, id, 'rule', { ...before, ...fields }), [{ table: rules, where }], () =>
       tx
         .update(rules)
         .set({ ...fields, version: version + 1 })
@@ -84,7 +81,7 @@ export function changeRule(
 export function removeRule(teacherId: string, studyId: string, id: string): Promise<void> {
   return inStudy(teacherId, studyId, async (tx) => {
     const before = await ruleOf(teacherId, id, tx);
-    if (before.studyId !== studyId) throw notFound('This rule');
-    await loggedRemoval(tx, about(teacherId, studyId, id, 'removing', before.sentence), { table: rules, where: eq(rules.id, id) });
+    if (before.studyId !== studyId) throw notFound('rule');
+    await loggedRemoval(tx, about(teacherId, studyId, id, 'removeRule', before), { table: rules, where: eq(rules.id, id) });
   });
 }

@@ -1,34 +1,38 @@
 /** What may be sent for studies, classes, works and rules, checked before anything is stored. */
 import { array, boolean, mixed, number, object, string } from 'yup';
+import { amount, asMessage, Message, message } from '../../core/message';
 import { LESSON_MEDIA } from '../../core/lesson/technique';
 import { MARK_KINDS } from '../../core/marks/kind';
+import type { RuleSaid } from '../schema/studies';
+import { saying } from '../validation';
 
 /** Text without spaces at its ends. The library's own trimming breaks on what is no text at all. */
-const words = () =>
-  string()
-    .typeError('${path} must be text.')
-    .transform((v: unknown) => (typeof v === 'string' ? v.trim() : v));
+const words = () => string().transform((v: unknown) => (typeof v === 'string' ? v.trim() : v));
 
-const mm = (label: string) =>
+const LEAST_MM = 10;
+const MOST_MM = 5000;
+
+/** A size in mm; `of` says which, as the sentences about it know it. */
+const mm = (of: 'paperWidthMm' | 'paperHeightMm' | 'widthMm' | 'heightMm') =>
   number()
-    .typeError(`${label} must be a number of mm.`)
-    .min(10, `${label} must be at least 10 mm.`)
-    .max(5000, `${label} must be at most 5000 mm.`);
+    .typeError(saying('size.number', { of }))
+    .min(LEAST_MM, saying('size.low', { of, n: amount(LEAST_MM, 'mm') }))
+    .max(MOST_MM, saying('size.high', { of, n: amount(MOST_MM, 'mm') }));
 
 export const studySchema = object({
-  title: words().required('Give the study a name.').max(120, 'The name is longer than 120 letters.'),
-  master: words().required('Say whose hand it is.').max(120, 'The master’s name is longer than 120 letters.'),
+  title: words().required(saying('study.title')).max(120, saying('study.titleLong')),
+  master: words().required(saying('study.master')).max(120, saying('study.masterLong')),
   kind: string()
     .oneOf(['master', 'period'] as const)
     .required(),
   aim: string()
     .oneOf(['replica', 'study', 'remembered'] as const)
     .required(),
-  medium: words().required('Choose a medium.').max(60),
+  medium: words().required(saying('study.medium')).max(60),
   about: string().max(5000).defined().default(''),
   classId: string().nullable().defined().default(null),
-  paperWidthMm: mm('The sheet’s width').required(),
-  paperHeightMm: mm('The sheet’s height').required(),
+  paperWidthMm: mm('paperWidthMm').required(),
+  paperHeightMm: mm('paperHeightMm').required(),
 });
 
 /** A change names only what it changes: nothing here may have a default, which would overwrite what is stored. */
@@ -37,25 +41,23 @@ export const studyChangeSchema = studySchema
   .shape({ version: number().integer().required(), about: string().max(5000), classId: string().nullable() });
 
 /** What is deleted for good is named by whoever deletes it. */
-export const deletionSchema = object({ name: string().max(190).required('Type the name to delete it for good.') });
+export const deletionSchema = object({ name: string().max(190).required(saying('delete.name')) });
 
 export const classSchema = object({
-  name: words().required('Give the class a name.').max(80),
+  name: words().required(saying('class.name')).max(80),
   school: words().max(120).defined().default(''),
-  students: array(
-    object({ firstName: words().required('Every student needs a first name.').max(40), initial: words().max(2).defined().default('') }),
-  )
-    .max(60, 'A class holds at most 60 students.')
+  students: array(object({ firstName: words().required(saying('class.firstName')).max(40), initial: words().max(2).defined().default('') }))
+    .max(60, saying('most.students'))
     .defined()
     .default([]),
 });
 
 export const workChangeSchema = object({
   version: number().integer().required(),
-  title: words().min(1, 'Give the work a title.').max(120),
+  title: words().min(1, saying('work.title')).max(120),
   dated: words().max(40),
-  widthMm: mm('The width').nullable(),
-  heightMm: mm('The height').nullable(),
+  widthMm: mm('widthMm').nullable(),
+  heightMm: mm('heightMm').nullable(),
   group: words().max(60),
   foil: boolean(),
   impressions: string().max(4000),
@@ -68,53 +70,67 @@ export const cropSchema = object({
   w: number().required(),
   h: number().required(),
   turn: mixed<0 | 90 | 180 | 270>()
-    .oneOf([0, 90, 180, 270] as const, 'Turn by quarters: 0, 90, 180 or 270.')
+    .oneOf([0, 90, 180, 270] as const, saying('quarters'))
     .required(),
 });
 
 export const factSchema = object({
-  text: words().required('Write the fact down.').max(2000),
+  text: words().required(saying('work.fact')).max(2000),
   source: words().max(190).nullable().defined().default(null),
 });
+
+/** What an edit is called in the log: one of the sentences about edits. */
+const label = (usual: string) =>
+  mixed<Message>()
+    .transform((v: unknown) => asMessage(v, 'edits.') ?? message(usual))
+    .default(() => message(usual));
 
 const MOST_POINT_NAME = 40;
 
 const point = mixed<[number, number]>().test(
   'point',
-  'A point must be two numbers.',
+  saying('point'),
   (v) => Array.isArray(v) && v.length === 2 && v.every((n) => typeof n === 'number' && Number.isFinite(n)),
 );
 
 export const landmarksSchema = object({
   template: string().required(),
   version: number().integer().min(0).required(),
-  label: string().max(180).defined().default('points'),
+  label: label('edits.points'),
   points: mixed<Record<string, [number, number]>>()
     .required()
-    .test(
-      'points',
-      'Points must be names with two numbers each.',
-      (v) => !!v && typeof v === 'object' && Object.values(v).every((p) => point.isValidSync(p)),
-    )
+    .test('points', saying('points'), (v) => !!v && typeof v === 'object' && Object.values(v).every((p) => point.isValidSync(p)))
     .test(
       'names',
-      `Points have names of at most ${MOST_POINT_NAME} letters, figures and hyphens.`,
+      saying('pointNames', { n: MOST_POINT_NAME }),
       (v) => !v || Object.keys(v).every((n) => n.length <= MOST_POINT_NAME && /^[\p{L}\p{N}][\p{L}\p{N} -]*$/u.test(n)),
     ),
 });
+
+/** A ticked reading as it was told, with where it was measured; anything else is none. */
+function ruleSaid(value: unknown): RuleSaid | null {
+  if (typeof value !== 'object' || value === null || !('sentence' in value) || !('evidence' in value)) return null;
+  const [sentence, evidence] = [asMessage(value.sentence, 'readings.'), asMessage(value.evidence, 'readings.')];
+  return sentence && evidence && { sentence, evidence };
+}
 
 export const ruleSchema = object({
   kind: string()
     .oneOf(['feature', 'always', 'never'] as const)
     .required(),
   feature: string().max(80).defined().default(''),
-  sentence: words().required('Write the rule as a sentence.').max(300, 'The sentence is longer than 300 letters.'),
+  sentence: words().max(300, saying('rule.long')).defined().default(''),
   evidence: words().max(500).defined().default(''),
-});
+  said: mixed<RuleSaid>()
+    .transform((v: unknown) => ruleSaid(v))
+    .nullable()
+    .defined()
+    .default(null),
+}).test('sentence', saying('rule.sentence'), (r) => r.sentence !== '' || (r.kind === 'feature' && r.said !== null));
 
 export const ruleChangeSchema = object({
   version: number().integer().required(),
-  sentence: words().min(1, 'A rule needs its sentence.').max(300),
+  sentence: words().min(1, saying('rule.empty')).max(300),
   evidence: words().max(500),
 });
 
@@ -124,7 +140,7 @@ const size = { px: figure.required(), mm: figure.nullable().defined().default(nu
 
 /** A patch's reading as the reading window takes it: its own figures and nothing else. */
 const readingSchema = object({
-  kind: string().oneOf(MARK_KINDS, 'The reading’s kind of mark is none Old Hand knows.').required(),
+  kind: string().oneOf(MARK_KINDS, saying('reading.kind')).required(),
   confidence: number().min(0).max(1).required(),
   directions: array(object({ angle: figure.required(), weight: figure.required() }).required())
     .max(8)
@@ -148,21 +164,18 @@ const readingSchema = object({
 });
 
 export const pinSchema = object({
-  patch: array(px).length(4, 'A patch is x, y, width and height.').required(),
-  reading: readingSchema.required('The patch has no reading; wait until it has been read, then keep it.'),
+  patch: array(px).length(4, saying('reading.patch')).required(),
+  reading: readingSchema.required(saying('reading.none')),
 });
 
-const minutes = (label: string, low: number, high: number) =>
-  number()
-    .integer(`${label} must be a whole number of minutes.`)
-    .typeError(`${label} must be a number of minutes.`)
-    .min(low, `${label}: at least ${low} minutes.`)
-    .max(high, `${label}: at most ${high} minutes.`);
+/** A whole number between two, with one sentence for whatever is wrong with it. */
+const whole = (low: number, high: number, wrong: () => Message) =>
+  number().typeError(wrong).integer(wrong).min(low, wrong).max(high, wrong);
 
 export const planSchema = object({
   version: number().integer().min(0).required(),
-  label: string().max(180).defined().default('the plan'),
-  medium: string().oneOf(LESSON_MEDIA, 'Choose one of the media.').required(),
+  label: label('edits.plan'),
+  medium: string().oneOf(LESSON_MEDIA, saying('study.medium')).required(),
   ink: string()
     .oneOf(['waterproof', 'washable'] as const)
     .required(),
@@ -170,49 +183,34 @@ export const planSchema = object({
     .oneOf(['light-pencil', 'straight-in'] as const)
     .required(),
   erasing: boolean().required(),
-  youngest: number()
-    .integer()
-    .typeError('The youngest age must be a number of years.')
-    .min(4, 'The youngest age: at least 4.')
-    .max(99, 'The youngest age: at most 99.')
-    .required(),
-  minutesPerPeriod: minutes('A period', 25, 240).required(),
-  periods: number()
-    .integer()
-    .typeError('The periods must be a number.')
-    .min(1, 'At least one period.')
-    .max(12, 'At most 12 periods.')
-    .required(),
-  classSize: number()
-    .integer()
-    .typeError('The class size must be a number.')
-    .min(1, 'At least one student.')
-    .max(60, 'At most 60 students.')
-    .required(),
+  youngest: whole(4, 99, saying('plan.youngest')).required(),
+  minutesPerPeriod: whole(25, 240, saying('plan.minutes')).required(),
+  periods: whole(1, 12, saying('plan.periods')).required(),
+  classSize: whole(1, 60, saying('plan.classSize')).required(),
   steps: array(
     object({
       technique: string().max(60).required(),
-      minutes: minutes('A step', 1, 240).nullable().defined().default(null),
-      dry: minutes('Drying', 0, 600).nullable().defined().default(null),
-      note: string().max(500, 'A note is longer than 500 letters.').defined().default(''),
+      minutes: whole(1, 240, saying('plan.step')).nullable().defined().default(null),
+      dry: whole(0, 600, saying('plan.dry')).nullable().defined().default(null),
+      note: string().max(500, saying('plan.note')).defined().default(''),
     }).required(),
   )
-    .min(1, 'Choose at least one technique.')
-    .max(24, 'A plan holds at most 24 steps.')
+    .min(1, saying('plan.steps'))
+    .max(24, saying('most.steps'))
     .required(),
 });
 
-const share = number().min(0, 'A strength lies between 0 and 1.').max(1, 'A strength lies between 0 and 1.');
+const share = number().min(0, saying('reference.strength')).max(1, saying('reference.strength'));
 
 export const referenceChangeSchema = object({
   version: number().integer().required(),
-  title: words().min(1, 'Give the reference a title.').max(120),
+  title: words().min(1, saying('reference.title')).max(120),
   credit: words().max(120),
   studentId: string().nullable(),
   strength: share,
   parts: mixed<Record<string, number>>().test(
     'parts',
-    'Parts must be names with a strength from 0 to 1 each.',
+    saying('reference.parts'),
     (v) =>
       v === undefined ||
       (typeof v === 'object' && v !== null && Object.keys(v).length <= 20 && Object.values(v).every((n) => share.isValidSync(n))),

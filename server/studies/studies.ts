@@ -1,10 +1,10 @@
 /** Knows studies: what they are about, how far each step has come, and what a page of one begins with. */
+import { message, several } from '../../core/message';
 import { and, desc, eq, sql } from 'drizzle-orm';
-import { DEFAULT_SETTINGS, Settings } from '../accounts/settings';
 import { changing, database, newId } from '../database/connection';
 import { logged } from '../edits/log';
 import { conflict, notFound } from '../errors';
-import { classes, comparisons, landmarkSets, pieces, plans, referencePictures, rules, studies, teacherSettings, works } from '../schema';
+import { classes, comparisons, landmarkSets, pieces, plans, referencePictures, rules, studies, works } from '../schema';
 import { classOf, inStudy, StudyRow } from '../accounts/ownership';
 
 export interface StudyFields {
@@ -56,25 +56,13 @@ export async function createStudy(teacherId: string, fields: StudyFields): Promi
   return id;
 }
 
-const FIELD_WORDS: Record<keyof StudyFields, string> = {
-  title: 'title',
-  master: 'master',
-  kind: 'kind',
-  aim: 'aim',
-  medium: 'medium',
-  about: 'what it is about',
-  classId: 'class',
-  paperWidthMm: 'sheet',
-  paperHeightMm: 'sheet',
-};
-
 /** Changes a study; `version` is the one the screen showed. Gives the new version. */
 export function updateStudy(teacherId: string, id: string, version: number, fields: Partial<StudyFields>): Promise<number> {
   return inStudy(teacherId, id, async (tx, before) => {
-    if (before.version !== version) throw conflict('This study');
+    if (before.version !== version) throw conflict('study');
     if (typeof fields.classId === 'string') await classOf(teacherId, fields.classId, tx);
-    const what = [...new Set((Object.keys(fields) as (keyof StudyFields)[]).map((f) => FIELD_WORDS[f]))].join(', ');
-    const about = { teacherId, studyId: id, subject: 'study', subjectId: id, label: `${what} of the study` };
+    const what = several((Object.keys(fields) as (keyof StudyFields)[]).map((f) => message(`edits.field.${f}`)));
+    const about = { teacherId, studyId: id, subject: 'study', subjectId: id, label: message('edits.study', { fields: what }) };
     // The aim decides what copies are held against; that follows from the change itself.
     await logged(tx, about, [{ table: studies, where: eq(studies.id, id) }], () =>
       tx
@@ -92,7 +80,6 @@ interface Bench {
   study: StudyRow;
   /** Which steps have something to show for them; teachers jump, so nothing is ever barred. */
   rail: Record<StepName, boolean>;
-  settings: Settings;
 }
 
 /** What every page of a study begins with, in one query. */
@@ -101,7 +88,6 @@ export async function benchOf(teacherId: string, studyId: string): Promise<Bench
   const [row] = await database()
     .select({
       study: studies,
-      settings: teacherSettings,
       works: count(sql`${works} where ${works.studyId} = ${studies.id}`),
       landmarks: count(sql`${landmarkSets} where ${landmarkSets.studyId} = ${studies.id} and ${landmarkSets.workId} is not null`),
       marks: count(
@@ -116,9 +102,8 @@ export async function benchOf(teacherId: string, studyId: string): Promise<Bench
       compared: count(sql`${comparisons} join ${pieces} on ${pieces.id} = ${comparisons.pieceId} where ${pieces.studyId} = ${studies.id}`),
     })
     .from(studies)
-    .leftJoin(teacherSettings, eq(teacherSettings.userId, studies.teacherId))
     .where(and(eq(studies.id, studyId), eq(studies.teacherId, teacherId)));
-  if (!row) throw notFound('This study');
+  if (!row) throw notFound('study');
   const some = (n: number, least = 1) => Number(n) >= least;
   const rail = {
     look: some(row.works),
@@ -131,5 +116,5 @@ export async function benchOf(teacherId: string, studyId: string): Promise<Bench
     compare: some(row.compared),
     hanging: some(row.compared, 3),
   };
-  return { study: row.study, rail, settings: row.settings ?? DEFAULT_SETTINGS };
+  return { study: row.study, rail };
 }

@@ -1,10 +1,11 @@
 /** Knows a study's works by the master: adding a picture, its size and place, cropping, facts and kept patches. */
+import { Message, message, several, typed } from '../../core/message';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { PROFILE_VERSION, type ProfileWithMaps } from '../../core/style/profile';
 import { carryPatch, carryPoints, Crop, wholeCrop } from '../../core/raster/crop';
 import { changing, database, newId, type Transaction } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
-import { conflict, Told } from '../errors';
+import { sentence, conflict, Told } from '../errors';
 import { getBlob, pictureOf } from '../pictures/store';
 import { putMade, takeInPicture } from '../pictures/takeIn';
 import { askToMeasure } from '../queue/asking';
@@ -56,7 +57,7 @@ export async function addWork(
       .select({ n: sql<number>`count(*)`, last: sql<number | null>`max(${works.position})` })
       .from(works)
       .where(eq(works.studyId, studyId));
-    if (Number(n) >= MOST_WORKS) throw new Told(400, `A study holds at most ${MOST_WORKS} works. Remove one first.`, 'picture');
+    if (Number(n) >= MOST_WORKS) throw new Told(400, sentence('most.works', { n: MOST_WORKS }), 'picture');
     await tx.insert(works).values({
       id,
       studyId,
@@ -81,20 +82,10 @@ async function setWork(tx: Transaction, id: string, version: number, set: Partia
     .update(works)
     .set({ ...set, version: version + 1 })
     .where(and(eq(works.id, id), eq(works.version, version)));
-  if (result.affectedRows !== 1) throw conflict('This work');
+  if (result.affectedRows !== 1) throw conflict('work');
 }
 
-const FIELD_WORDS: Record<keyof WorkFields, string> = {
-  title: 'title',
-  dated: 'date',
-  widthMm: 'width',
-  heightMm: 'height',
-  group: 'group',
-  foil: 'foil',
-  impressions: 'first impressions',
-};
-
-const about = (teacherId: string, { id, studyId }: WorkRow, label: string) => ({
+const about = (teacherId: string, { id, studyId }: WorkRow, label: Message) => ({
   teacherId,
   studyId,
   subject: 'work',
@@ -108,19 +99,23 @@ export function updateWork(teacherId: string, id: string, version: number, field
   return within(workOf, teacherId, id, async (tx, work) => {
     const { group, ...plain } = fields;
     const set = { ...plain, ...(group === undefined ? {} : { groupId: await groupNamed(tx, work.studyId, group) }) };
-    const what = (Object.keys(fields) as (keyof WorkFields)[]).map((f) => FIELD_WORDS[f]).join(', ');
-    await logged(tx, about(teacherId, work, `${what} of “${work.title}”`), [itself(id)], () => setWork(tx, id, version, set));
+    const what = several((Object.keys(fields) as (keyof WorkFields)[]).map((f) => message(`edits.field.${f}`)));
+    await logged(tx, about(teacherId, work, message('edits.work', { fields: what, title: typed(work.title) })), [itself(id)], () =>
+      setWork(tx, id, version, set),
+    );
     return version + 1;
   });
 }
 
 export const removeWork = (teacherId: string, id: string): Promise<void> =>
-  within(workOf, teacherId, id, (tx, work) => loggedRemoval(tx, about(teacherId, work, `removing “${work.title}”`), itself(id)));
+  within(workOf, teacherId, id, (tx, work) =>
+    loggedRemoval(tx, about(teacherId, work, message('edits.remove', { title: typed(work.title) })), itself(id)),
+  );
 
 /** Crops and turns a work's picture; the original upload is kept, points and patches go along. */
 export async function cropWork(teacherId: string, id: string, version: number, frame: Crop): Promise<void> {
   const { pictureId, version: present } = await workOf(teacherId, id);
-  if (present !== version) throw conflict('This work');
+  if (present !== version) throw conflict('work');
   const picture = await pictureOf(database(), teacherId, pictureId);
   if (
     frame.x < 0 ||
@@ -130,13 +125,13 @@ export async function cropWork(teacherId: string, id: string, version: number, f
     frame.x + frame.w > picture.width + 1 ||
     frame.y + frame.h > picture.height + 1
   )
-    throw new Told(400, 'The cropping frame must lie inside the picture and be at least 16 px each way.', 'crop');
+    throw new Told(400, sentence('crop'), 'crop');
   const crop = wholeCrop(frame, picture.width, picture.height);
   const made = await inThread({ task: 'upright', bytes: await getBlob(database(), picture.sha256), name: picture.name, crop });
   await within(workOf, teacherId, id, async (tx, work) => {
     const uprightId = await putMade(tx, teacherId, 'upright', picture.id, picture.name, made);
     const scopes = [itself(id), { table: landmarkSets, where: eq(landmarkSets.workId, id) }, { table: pins, where: eq(pins.workId, id) }];
-    await logged(tx, about(teacherId, work, `cropping “${work.title}”`), scopes, async () => {
+    await logged(tx, about(teacherId, work, message('edits.crop', { title: typed(work.title) })), scopes, async () => {
       await setWork(tx, id, version, { pictureId: uprightId });
       for (const set of await tx.select().from(landmarkSets).where(eq(landmarkSets.workId, id)))
         await tx
@@ -169,7 +164,7 @@ export interface WorkView extends WorkRow {
   pictureWidth: number;
   pictureHeight: number;
   /** Why its readings are missing or old: stopped by the teacher, or given up with what is told. */
-  held: { state: 'stopped' | 'failed'; told: string } | null;
+  held: { state: 'stopped' | 'failed'; told: Message[] } | null;
 }
 
 /** The works of a study of the caller's own, in order, with their pictures' sizes. */
@@ -187,7 +182,7 @@ export async function listWorks(studyId: string): Promise<WorkView[]> {
     group,
     pictureWidth: width,
     pictureHeight: height,
-    held: state === 'failed' || state === 'cancelled' ? { state: state === 'failed' ? 'failed' : 'stopped', told: told ?? '' } : null,
+    held: state === 'failed' || state === 'cancelled' ? { state: state === 'failed' ? 'failed' : 'stopped', told: told ?? [] } : null,
   }));
 }
 
@@ -244,20 +239,23 @@ export async function pinsOf(studyId: string): Promise<Map<string, Pin[]>> {
   );
 }
 
-async function roomFor(tx: Transaction, table: typeof facts | typeof pins, workId: string, what: string): Promise<void> {
+async function roomFor(tx: Transaction, table: typeof facts | typeof pins, workId: string, what: 'facts' | 'pins'): Promise<void> {
   const [{ n }] = await tx
     .select({ n: sql<number>`count(*)` })
     .from(table)
     .where(eq(table.workId, workId));
-  if (Number(n) >= MOST_NOTED) throw new Told(400, `A work holds at most ${MOST_NOTED} ${what}. Remove one first.`);
+  if (Number(n) >= MOST_NOTED) throw new Told(400, sentence(`most.${what}`, { n: MOST_NOTED }));
 }
 
 export function addFact(teacherId: string, workId: string, text: string, source: string | null): Promise<string> {
   const id = newId();
   return within(workOf, teacherId, workId, async (tx, work) => {
     await roomFor(tx, facts, workId, 'facts');
-    await logged(tx, about(teacherId, work, `a fact about “${work.title}”`), [{ table: facts, where: eq(facts.id, id) }], () =>
-      tx.insert(facts).values({ id, workId, text, source }),
+    await logged(
+      tx,
+      about(teacherId, work, message('edits.fact', { title: typed(work.title) })),
+      [{ table: facts, where: eq(facts.id, id) }],
+      () => tx.insert(facts).values({ id, workId, text, source }),
     );
     return id;
   });
@@ -266,16 +264,19 @@ export function addFact(teacherId: string, workId: string, text: string, source:
 export function removeFact(teacherId: string, workId: string, factId: string): Promise<void> {
   const where = and(eq(facts.id, factId), eq(facts.workId, workId))!;
   return within(workOf, teacherId, workId, (tx, work) =>
-    loggedRemoval(tx, about(teacherId, work, `removing a fact about “${work.title}”`), { table: facts, where }),
+    loggedRemoval(tx, about(teacherId, work, message('edits.removeFact', { title: typed(work.title) })), { table: facts, where }),
   );
 }
 
 export function addPin(teacherId: string, workId: string, patch: [number, number, number, number], reading: unknown): Promise<string> {
   const id = newId();
   return within(workOf, teacherId, workId, async (tx, work) => {
-    await roomFor(tx, pins, workId, 'kept patches');
-    await logged(tx, about(teacherId, work, `a patch kept on “${work.title}”`), [{ table: pins, where: eq(pins.id, id) }], () =>
-      tx.insert(pins).values({ id, workId, patch, reading, createdAt: new Date() }),
+    await roomFor(tx, pins, workId, 'pins');
+    await logged(
+      tx,
+      about(teacherId, work, message('edits.pin', { title: typed(work.title) })),
+      [{ table: pins, where: eq(pins.id, id) }],
+      () => tx.insert(pins).values({ id, workId, patch, reading, createdAt: new Date() }),
     );
     return id;
   });
@@ -284,6 +285,6 @@ export function addPin(teacherId: string, workId: string, patch: [number, number
 export function removePin(teacherId: string, workId: string, pinId: string): Promise<void> {
   const where = and(eq(pins.id, pinId), eq(pins.workId, workId))!;
   return within(workOf, teacherId, workId, (tx, work) =>
-    loggedRemoval(tx, about(teacherId, work, `removing a patch from “${work.title}”`), { table: pins, where }),
+    loggedRemoval(tx, about(teacherId, work, message('edits.removePin', { title: typed(work.title) })), { table: pins, where }),
   );
 }

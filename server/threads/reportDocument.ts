@@ -1,5 +1,7 @@
-/** What a report says, as plain data: gathered from the database, drawn in a worker thread. */
+/** What a report says, as plain data: gathered from the database, put into words and drawn in a worker thread. */
 import type { Plan } from '../../core/lesson/plan';
+import type { Message, Typed } from '../../core/message';
+import type { Voice } from '../../words/say';
 
 interface ReportPicture {
   /** A JPEG. */
@@ -8,9 +10,16 @@ interface ReportPicture {
   height: number;
 }
 
+interface ReportRule {
+  kind: 'feature' | 'always' | 'never';
+  sentence: Message | Typed;
+  evidence: Message | Typed;
+}
+
 export interface ReportStudent {
-  name: string;
-  kind: string;
+  /** Null where one person studies alone. */
+  name: string | null;
+  kind: 'original' | 'copy' | 'warm-up';
   attempt: number;
   title: string;
   piece: ReportPicture;
@@ -19,27 +28,36 @@ export interface ReportStudent {
   closeness: number;
   ownInvention: number;
   /** What works, said first; with the findings at least three sentences in all. */
-  works: string[];
-  findings: { words: string; next: string; note: string }[];
-  rules: { sentence: string; state: 'kept' | 'missed' | 'not seen' }[];
+  works: Message[];
+  findings: { said: Message; next: Message | null; note: string }[];
+  rules: { rule: ReportRule; kept: boolean | null }[];
   /** Closeness of each attempt of the same kind, in order. */
   course: { attempt: number; closeness: number }[];
 }
 
 export interface ReportDocument {
+  voice: Voice;
   title: string;
   master: string;
   about: string;
   className: string | null;
   date: string;
   paper: 'A4' | 'LETTER';
-  works: { picture: ReportPicture; title: string; told: string }[];
-  rules: { kind: string; sentence: string; evidence: string }[];
-  palette: { hex: string; name: string; share: number; told: string; recipe: { words: string; hex: string } | null }[];
+  works: { picture: ReportPicture; title: string; dated: string; sizeMm: [number, number] | null }[];
+  rules: ReportRule[];
+  palette: {
+    hex: string;
+    name: Message;
+    share: number;
+    as: 'ground' | 'accent' | 'colour';
+    recipe: { parts: { paint: string; parts: number }[]; miss: Message; hex: string } | null;
+  }[];
   paletteFrom: string | null;
   kit: string | null;
-  plan: (Plan & { told: string }) | null;
+  plan: Plan | null;
+  /** What the plan was made for. */
+  lesson: { minutes: number; students: number; ink: 'waterproof' | 'washable' };
   students: ReportStudent[];
   /** Students whose pieces have not been measured yet, or who have handed in nothing. */
-  without: string[];
+  without: (string | null)[];
 }

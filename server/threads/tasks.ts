@@ -1,6 +1,7 @@
 /** The tasks that worker threads carry out and what each gives back, as plain data. */
 import type { StandSettings } from '../../core/capture/copyStand';
 import type { Kit } from '../../core/colour/mixing';
+import type { Message } from '../../core/message';
 import type { Crop } from '../../core/raster/crop';
 import type { Comparison, CompareOptions, Measured } from '../../core/style/compare';
 import type { ProfileWithMaps } from '../../core/style/profile';
@@ -71,7 +72,7 @@ export interface SquaredUp {
   corners: [number, number][] | null;
   confidence: number;
   falloff: number;
-  warnings: string[];
+  warnings: Message[];
   picture: MadePicture | null;
   photoPreview: Uint8Array;
 }
@@ -93,5 +94,5 @@ export interface Results {
 
 /** A told error loses its class on the way between threads, so it travels as plain data. */
 export interface ToldElsewhere {
-  told: { status: Told['status']; message: string; field: string | null };
+  told: { status: Told['status']; said: Message; field: string | null };
 }

@@ -33,8 +33,8 @@ export async function inThread<T extends WorkTask>(task: T): Promise<Results[T['
   const purpose = connectionUse() === 'background' ? 'background' : 'waited-for';
   const answer = (await pool(purpose).run(task)) as Results[T['task']] | ToldElsewhere;
   if (typeof answer === 'object' && answer !== null && 'told' in answer && typeof answer.told === 'object') {
-    const { status, message, field } = (answer as ToldElsewhere).told;
-    throw new Told(status, message, field);
+    const { status, said, field } = (answer as ToldElsewhere).told;
+    throw new Told(status, said, field);
   }
   return answer as Results[T['task']];
 }

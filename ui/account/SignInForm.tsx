@@ -1,11 +1,10 @@
 'use client';
 import { useState } from 'react';
+import { Message, message } from '@/core/message';
 import { Notice } from '../shared/Notice';
-import { RequestError, send } from '../shared/request';
+import { problemOf, RequestError, send } from '../shared/request';
 import { useHydrated } from '../shared/useHydrated';
-import { text } from '../text/en';
-
-const t = text.signIn;
+import { useSay } from '../words/Words';
 
 export function SignInForm({
   demo,
@@ -15,8 +14,9 @@ export function SignInForm({
   /** Who may make an account here. */
   signUp: 'open' | 'code' | 'closed';
 }) {
+  const say = useSay();
   const [fresh, setFresh] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
+  const [problem, setProblem] = useState<Message | null>(null);
   const [busy, setBusy] = useState(false);
   const hydrated = useHydrated();
 
@@ -30,12 +30,8 @@ export function SignInForm({
       const status = error instanceof RequestError ? error.status : 0;
       setProblem(
         status === 429 || status === 403 || status === 503
-          ? (error as Error).message
-          : status === 0 || status >= 500
-            ? text.shared.lost
-            : path.includes('sign-up')
-              ? t.taken
-              : t.wrong,
+          ? problemOf(error)
+          : message(status === 0 || status >= 500 ? 'shared.lost' : path.includes('sign-up') ? 'signIn.taken' : 'signIn.wrong'),
       );
       setBusy(false);
     }
@@ -57,25 +53,25 @@ export function SignInForm({
         );
       }}
     >
-      <h2 className="text-2xl font-semibold">{fresh ? t.newTitle : t.title}</h2>
+      <h2 className="text-2xl font-semibold">{fresh ? say('signIn.newTitle') : say('signIn.title')}</h2>
       {fresh && (
         <label className="flex flex-col gap-1">
-          {t.yourName}
+          {say('signIn.yourName')}
           <input name="name" required maxLength={100} autoComplete="name" className="input w-full" />
         </label>
       )}
       {fresh && signUp === 'code' && (
         <label className="flex flex-col gap-1">
-          {t.code}
+          {say('signIn.code')}
           <input name="code" required maxLength={100} autoComplete="off" className="input w-full" />
         </label>
       )}
       <label className="flex flex-col gap-1">
-        {t.email}
+        {say('signIn.email')}
         <input name="email" type="email" required maxLength={180} autoComplete="username" className="input w-full" />
       </label>
       <label className="flex flex-col gap-1">
-        {t.password}
+        {say('signIn.password')}
         <input
           name="password"
           type="password"
@@ -86,15 +82,15 @@ export function SignInForm({
           className="input w-full"
         />
       </label>
-      <Notice message={problem} />
+      <Notice said={problem} />
       <button className="btn btn-primary" disabled={busy || !hydrated}>
-        {fresh ? t.create : t.go}
+        {fresh ? say('signIn.create') : say('signIn.go')}
       </button>
       {signUp === 'closed' ? (
-        <p className="text-sm">{t.closed}</p>
+        <p className="text-sm">{say('signIn.closed')}</p>
       ) : (
         <button type="button" className="link self-start" onClick={() => setFresh(!fresh)}>
-          {fresh ? t.toOld : t.toNew}
+          {fresh ? say('signIn.toOld') : say('signIn.toNew')}
         </button>
       )}
       {demo && (
@@ -104,10 +100,10 @@ export function SignInForm({
           disabled={busy || !hydrated}
           onClick={() => void enter('/api/auth/sign-in/email', demo, '/studies?demo=1')}
         >
-          {t.demo}
+          {say('signIn.demo')}
         </button>
       )}
-      <p className="text-sm">{t.local}</p>
+      <p className="text-sm">{say('signIn.local')}</p>
     </form>
   );
 }

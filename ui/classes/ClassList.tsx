@@ -1,10 +1,11 @@
 'use client';
 import { useState } from 'react';
+import { typed } from '@/core/message';
 import { DeleteForGood } from '../shared/DeleteForGood';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useAct } from '../shared/useAct';
-import { text } from '../text/en';
+import { useSay } from '../words/Words';
 
 interface ClassView {
   id: string;
@@ -26,6 +27,7 @@ function readRoster(textarea: string): { firstName: string; initial: string }[] 
 }
 
 export function ClassList({ classes }: { classes: ClassView[] }) {
+  const say = useSay();
   const { act, busy, problem } = useAct();
   const [name, setName] = useState('');
   const [school, setSchool] = useState('');
@@ -33,29 +35,28 @@ export function ClassList({ classes }: { classes: ClassView[] }) {
   return (
     <div className="mx-auto grid w-full max-w-6xl gap-8 p-6 lg:grid-cols-[1fr_22rem]">
       <section>
-        <h1 className="mb-4 text-3xl font-semibold">Classes</h1>
-        {classes.length === 0 && <p>No class yet. A study can also do without: one person studies alone.</p>}
+        <h1 className="mb-4 text-3xl font-semibold">{say('classes.title')}</h1>
+        {classes.length === 0 && <p>{say('classes.none')}</p>}
         <ul className="grid gap-6">
           {classes.map((c) => (
             <li key={c.id} className="border-t-2 border-base-content/60 pt-2">
               <h2 className="text-xl font-semibold">
-                {c.name} {c.school && <span className="text-base font-normal">at {c.school}</span>}
+                {say.typed(c.name)}{' '}
+                {c.school && <span className="text-base font-normal">{say('classes.at', { school: typed(c.school) })}</span>}
               </h2>
-              <p>{c.students.length} students</p>
+              <p>{say('classes.students', { n: c.students.length })}</p>
               <ul className="my-2 columns-2 sm:columns-3">
                 {c.students.map((s) => (
                   <li key={s.id} className="break-inside-avoid">
                     <details>
-                      <summary className="cursor-pointer">
-                        {s.firstName} {s.initial}
-                      </summary>
+                      <summary className="cursor-pointer">{say.typed(`${s.firstName} ${s.initial}`)}</summary>
                       <div className="grid gap-2 py-2 text-sm">
                         <a className="link" href={`/api/students/${s.id}/everything`} download>
-                          {text.deleting.everything}
+                          {say('deleting.everything')}
                         </a>
                         <DeleteForGood
                           what="student"
-                          label={text.deleting.student}
+                          label={say('deleting.student')}
                           from={`/api/students/${s.id}`}
                           path={`/api/students/${s.id}`}
                           then="/classes"
@@ -67,7 +68,7 @@ export function ClassList({ classes }: { classes: ClassView[] }) {
               </ul>
               <DeleteForGood
                 what="class"
-                label={text.deleting.class}
+                label={say('deleting.class')}
                 from={`/api/classes/${c.id}`}
                 path={`/api/classes/${c.id}`}
                 then="/classes"
@@ -87,29 +88,29 @@ export function ClassList({ classes }: { classes: ClassView[] }) {
           }
         }}
       >
-        <h2 className="text-xl font-semibold">New class</h2>
+        <h2 className="text-xl font-semibold">{say('classes.new')}</h2>
         <label className="grid gap-1">
-          Name
+          {say('classes.name')}
           <input className="input w-full" required maxLength={80} value={name} onChange={(e) => setName(e.target.value)} />
         </label>
         <label className="grid gap-1">
-          School
+          {say('classes.school')}
           <input className="input w-full" maxLength={120} value={school} onChange={(e) => setSchool(e.target.value)} />
         </label>
         <label className="grid gap-1">
-          Students, one a line: first name and an initial
+          {say('classes.roster')}
           <textarea
             className="textarea w-full"
             rows={8}
-            placeholder={'Abel R\nBruna K'}
+            placeholder={say('classes.rosterExample')}
             value={roster}
             onChange={(e) => setRoster(e.target.value)}
           />
         </label>
-        <p className="text-sm">Students are minors: no full names are needed, and nothing leaves this machine.</p>
-        <Notice message={problem} />
+        <p className="text-sm">{say('classes.minors')}</p>
+        <Notice said={problem} />
         <button className="btn btn-primary justify-self-start" disabled={busy}>
-          Add the class
+          {say('classes.add')}
         </button>
       </form>
     </div>

@@ -1,5 +1,8 @@
 'use client';
 import { useState } from 'react';
+import { named } from '@/core/colour/names';
+import { amount, message, typed } from '@/core/message';
+import { tellColour, tellValues } from '@/core/style/readings';
 import type { Kit } from '@/core/colour/mixing';
 import type { PaletteEntry } from '@/core/colour/palette';
 import type { TemperatureShares } from '@/core/colour/temperature';
@@ -11,6 +14,7 @@ import { useLooking } from '../shared/looking/tools';
 import { StripWork, WorkStrip } from '../shared/WorkStrip';
 import { Rule, RuleList, TickRule } from '../rules/RuleList';
 import { Recipes } from './Recipes';
+import { useSay } from '../words/Words';
 
 interface ColourWork extends StripWork {
   pictureWidth: number;
@@ -32,13 +36,12 @@ interface Props {
   rules: Rule[];
 }
 
-const percent = (v: number) => (v < 0.02 ? `${(100 * v).toFixed(1)} %` : `${Math.round(100 * v)} %`);
-
 export function ColourBench(props: Props) {
   return <Reader key={props.work.id} {...props} />;
 }
 
 function Reader({ studyId, works, work, read, kits, rules }: Props) {
+  const say = useSay();
   const looking = useLooking();
   const [steps, setSteps] = useState(5);
   const [chosen, setChosen] = useState<string | null>(null);
@@ -50,7 +53,7 @@ function Reader({ studyId, works, work, read, kits, rules }: Props) {
           pictureId={work.pictureId}
           width={work.pictureWidth}
           height={work.pictureHeight}
-          alt={work.title}
+          alt={say.typed(work.title)}
           on={looking.on}
           steps={steps}
           className="flex-1"
@@ -58,7 +61,7 @@ function Reader({ studyId, works, work, read, kits, rules }: Props) {
       }
       strip={<WorkStrip works={works} current={work.id} href={`/studies/${studyId}/colour`} />}
     >
-      {!read && <p>The colours are being measured; they appear here by themselves.</p>}
+      {!read && <p>{say('colour.waiting')}</p>}
       {read && (
         <>
           <Palette read={read} chosen={chosen} onChoose={setChosen} />
@@ -71,15 +74,19 @@ function Reader({ studyId, works, work, read, kits, rules }: Props) {
             show={() => looking.toggle('values')}
           />
           <section className="mt-4">
-            <h2 className="text-lg font-semibold">Warm and cool</h2>
+            <h2 className="text-lg font-semibold">{say('colour.temperature')}</h2>
             <p>
-              Warm {percent(read.temperature.warm)}, cool {percent(read.temperature.cool)}, neither {percent(read.temperature.neutral)}.
+              {say('readings.temperature', {
+                warm: amount(read.temperature.warm, 'share'),
+                cool: amount(read.temperature.cool, 'share'),
+                neutral: amount(read.temperature.neutral, 'share'),
+              })}
             </p>
             <Bar
               parts={[
-                ['warm', read.temperature.warm, 'repeating-linear-gradient(45deg,#333 0 4px,#fff 4px 8px)'],
-                ['neither', read.temperature.neutral, '#bbb'],
-                ['cool', read.temperature.cool, '#333'],
+                [say('colour.warm'), read.temperature.warm, 'repeating-linear-gradient(45deg,#333 0 4px,#fff 4px 8px)'],
+                [say('colour.neither'), read.temperature.neutral, '#bbb'],
+                [say('colour.cool'), read.temperature.cool, '#333'],
               ]}
             />
           </section>
@@ -93,28 +100,28 @@ function Reader({ studyId, works, work, read, kits, rules }: Props) {
 
 /** Shares as one bar of patterns, so that nothing rests on colour. */
 function Bar({ parts }: { parts: [string, number, string][] }) {
+  const say = useSay();
   return (
     <div
       className="flex h-4 w-full border border-base-content"
       role="img"
-      aria-label={parts.map(([n, v]) => `${n} ${percent(v)}`).join(', ')}
+      aria-label={parts.map(([n, v]) => `${n} ${say.amount(v, 'share')}`).join(', ')}
     >
       {parts.map(([name, value, background]) => (
-        <span key={name} style={{ width: `${100 * value}%`, background }} title={`${name} ${percent(value)}`} />
+        <span key={name} style={{ width: `${100 * value}%`, background }} title={`${name} ${say.amount(value, 'share')}`} />
       ))}
     </div>
   );
 }
 
 function Palette({ read, chosen, onChoose }: { read: NonNullable<Props['read']>; chosen: string | null; onChoose: (hex: string) => void }) {
+  const say = useSay();
   return (
     <section>
-      <h2 className="text-lg font-semibold">Palette</h2>
-      <p className="text-sm">
-        {read.ground ? `The bare sheet takes ${percent(read.ground.share)}.` : 'No bare sheet shows.'} Choose a colour to see how to mix it.
-      </p>
+      <h2 className="text-lg font-semibold">{say('colour.palette')}</h2>
+      <p className="text-sm">{read.ground ? say('colour.bare', { share: amount(read.ground.share, 'share') }) : say('colour.noBare')}</p>
       <ul className="mt-2 grid gap-1">
-        {read.palette.map((c) => (
+        {named(read.palette).map((c) => (
           <li key={c.hex}>
             <button
               type="button"
@@ -124,12 +131,12 @@ function Palette({ read, chosen, onChoose }: { read: NonNullable<Props['read']>;
             >
               <span aria-hidden className="h-9 w-14 shrink-0" style={{ background: c.hex }} />
               <span className="flex-1">
-                {c.name}
-                {c.ground && <em> (the sheet)</em>}
-                {c.accent && <em> (accent)</em>}
+                {say(c.name)}
+                {c.ground && <em> {say('colour.sheet')}</em>}
+                {c.accent && <em> {say('colour.accent')}</em>}
                 <span className="block text-xs">{c.hex}</span>
               </span>
-              <span>{percent(c.share)}</span>
+              <span>{say.amount(c.share, 'share')}</span>
             </button>
           </li>
         ))}
@@ -151,15 +158,13 @@ function ValueSteps({
   shown: boolean;
   show: () => void;
 }) {
-  const keyWords = { low: 'dark overall', middle: 'middling', high: 'light overall' }[values.key];
+  const say = useSay();
   return (
     <section className="mt-4">
-      <h2 className="text-lg font-semibold">Values</h2>
-      <p>
-        The picture is {keyWords}: from {Math.round(values.dark)} to {Math.round(values.light)} on a scale where black is 0 and white 100.
-      </p>
+      <h2 className="text-lg font-semibold">{say('colour.values')}</h2>
+      <p>{say(tellValues(values))}</p>
       <label className="mt-1 flex items-center gap-2">
-        steps
+        {say('colour.steps')}
         <input
           type="range"
           className="range range-xs w-32"
@@ -170,7 +175,7 @@ function ValueSteps({
         />
         {steps}
         <button type="button" className="btn btn-sm" aria-pressed={shown} onClick={show}>
-          {shown ? 'Show the colours' : 'Show the steps'}
+          {say(shown ? 'colour.showColours' : 'colour.showSteps')}
         </button>
       </label>
     </section>
@@ -178,49 +183,21 @@ function ValueSteps({
 }
 
 function Tell({ studyId, read, work, rules }: { studyId: string; read: NonNullable<Props['read']>; work: string; rules: Rule[] }) {
-  const ground = read.palette.find((c) => c.ground);
-  const accents = read.palette.filter((c) => c.accent && c.lch[1] > 30);
-  const rows = [
-    ...(ground ? [{ feature: 'colour.groundL', sentence: `The sheet is toned ${ground.name}.` }] : []),
-    {
-      feature: 'colour.count',
-      sentence: `About ${read.palette.filter((c) => c.share > 0.03).length} colours make the picture.`,
-    },
-    ...(accents.length
-      ? [
-          {
-            feature: 'colour.accent',
-            sentence: `One small touch of ${accents[0].name}, ${percent(accents.reduce((s, a) => s + a.share, 0))} of the sheet.`,
-          },
-        ]
-      : []),
-    {
-      feature: 'colour.balance',
-      sentence:
-        read.temperature.balance === null
-          ? 'Neither warm nor cool colour is used.'
-          : `${read.temperature.warm >= read.temperature.cool ? 'Warm' : 'Cool'} colour leads, ${percent(Math.max(read.temperature.warm, read.temperature.cool))} of the work.`,
-    },
-    {
-      feature: 'colour.chroma',
-      sentence: `Colour is ${read.chroma.mean < 15 ? 'quiet' : read.chroma.mean < 30 ? 'moderate' : 'strong'} overall.`,
-    },
-    { feature: 'value.range', sentence: `Values span ${Math.round(read.values.range)} of 100.` },
-  ];
+  const say = useSay();
   return (
     <section className="mt-4">
-      <h2 className="text-lg font-semibold">Worth a rule?</h2>
+      <h2 className="text-lg font-semibold">{say('colour.worth')}</h2>
       <ul className="grid gap-1">
-        {rows.map((t) => (
+        {tellColour(read).map((t) => (
           <li key={t.feature} className="flex items-start gap-2">
             <TickRule
               studyId={studyId}
               feature={t.feature}
-              sentence={t.sentence}
-              evidence={`Measured on “${work}”.`}
+              said={t.said}
+              evidence={message('readings.evidence.one', { title: typed(work) })}
               ticked={rules.find((r) => r.feature === t.feature)}
             />
-            <span>{t.sentence}</span>
+            <span>{say(t.said)}</span>
           </li>
         ))}
       </ul>

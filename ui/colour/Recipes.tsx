@@ -1,10 +1,13 @@
 'use client';
 import { useEffect, useState } from 'react';
+import { figure, typed } from '@/core/message';
 import type { Kit, MixAnswer } from '@/core/colour/mixing';
 import { readingWorker } from '../shared/reading/client';
+import { useSay } from '../words/Words';
 
 /** Recipes for a palette colour from the teacher's own paints, and how far off each will be. */
 export function Recipes({ target, kits, onClose }: { target: string; kits: (Kit & { id: string })[]; onClose: () => void }) {
+  const say = useSay();
   const [kitId, setKitId] = useState(kits[0]?.id ?? '');
   const [answer, setAnswer] = useState<{ key: string; mix: MixAnswer } | null>(null);
   const kit = kits.find((k) => k.id === kitId);
@@ -23,26 +26,26 @@ export function Recipes({ target, kits, onClose }: { target: string; kits: (Kit 
   return (
     <section className="mt-3 border border-base-300 p-3" aria-live="polite">
       <div className="flex items-center justify-between">
-        <h2 className="text-lg font-semibold">Mixing it</h2>
+        <h2 className="text-lg font-semibold">{say('colour.mixing')}</h2>
         <button type="button" className="link text-sm" onClick={onClose}>
-          close
+          {say('shared.close')}
         </button>
       </div>
-      {!kits.length && <p>Your cupboard has no paints yet.</p>}
+      {!kits.length && <p>{say('colour.noPaints')}</p>}
       {kits.length > 1 && (
-        <select aria-label="Paint kit" className="select select-sm w-full" value={kitId} onChange={(e) => setKitId(e.target.value)}>
+        <select aria-label={say('colour.kit')} className="select select-sm w-full" value={kitId} onChange={(e) => setKitId(e.target.value)}>
           {kits.map((k) => (
             <option key={k.id} value={k.id}>
-              {k.name}
+              {say.typed(k.name)}
             </option>
           ))}
         </select>
       )}
-      {kit && <p className="text-sm">From {kit.name}.</p>}
-      {kit && !mix && <p>Trying the paints …</p>}
+      {kit && <p className="text-sm">{say('colour.from', { kit: typed(kit.name) })}</p>}
+      {kit && !mix && <p>{say('colour.trying')}</p>}
       {mix && (
         <>
-          <p className="mt-1">{mix.words}</p>
+          <p className="mt-1">{say(mix.words)}</p>
           <ol className="mt-2 grid gap-2">
             {mix.recipes.map((r) => (
               <li key={r.hex + r.parts.map((p) => p.paint).join()} className="flex items-center gap-3">
@@ -55,19 +58,20 @@ export function Recipes({ target, kits, onClose }: { target: string; kits: (Kit 
                     const paint = kit!.paints.find((q) => q.name === p.paint);
                     return (
                       <span key={p.paint} className="block">
-                        {p.parts} {p.parts === 1 ? 'part' : 'parts'} {p.paint}
-                        {paint?.pigment ? ` (${paint.pigment})` : ''}
+                        {say(paint?.pigment ? 'colour.partOf' : 'colour.part', {
+                          n: p.parts,
+                          paint: typed(p.paint),
+                          pigment: typed(paint?.pigment ?? ''),
+                        })}
                       </span>
                     );
                   })}
                 </span>
-                <span className="text-sm">ΔE {r.deltaE.toFixed(1)}</span>
+                <span className="text-sm">{say('units.deltaE', { n: figure(r.deltaE, 1) })}</span>
               </li>
             ))}
           </ol>
-          <p className="mt-2 text-xs">
-            A prediction from swatches: mix a little first, let it dry, and compare. Follow the labels of your paints.
-          </p>
+          <p className="mt-2 text-xs">{say('colour.prediction')}</p>
         </>
       )}
     </section>

@@ -3,30 +3,33 @@ import type { Aim } from '@/core/style/aim';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useAct } from '../shared/useAct';
-import { text } from '../text/en';
+import { useSay } from '../words/Words';
+
+const AIMS: readonly Aim[] = ['replica', 'study', 'remembered'];
 
 /** What a copy is held to, chosen for the whole study; copies are then compared anew. */
 export function AimChoice({ studyId, aim, version }: { studyId: string; aim: Aim; version: number }) {
+  const say = useSay();
   const { act, busy, problem } = useAct();
   return (
     <section className="mt-2 text-sm">
       <label className="grid grid-cols-[7rem_1fr] items-center gap-2">
-        {text.compare.aim}
+        {say('compare.aim')}
         <select
           className="select select-sm w-full"
           value={aim}
           disabled={busy}
           onChange={(e) => void act(() => send('PATCH', `/api/studies/${studyId}`, { version, aim: e.target.value }))}
         >
-          {Object.entries(text.compare.aims).map(([id, name]) => (
+          {AIMS.map((id) => (
             <option key={id} value={id}>
-              {name}
+              {say(`compare.aims.${id}`)}
             </option>
           ))}
         </select>
       </label>
-      <p>{text.compare.heldTo[aim]}</p>
-      <Notice message={problem} />
+      <p>{say(`compare.heldTo.${aim}`)}</p>
+      <Notice said={problem} />
     </section>
   );
 }

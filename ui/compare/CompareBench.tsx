@@ -2,9 +2,9 @@
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import type { Aim } from '@/core/style/aim';
+import { message, typed } from '@/core/message';
 import type { Comparison } from '@/core/style/compare';
-import type { WordSettings } from '@/core/style/words';
-import { Piece, STATES } from '../pieces/piece';
+import { Piece, pieceName, pieceState } from '../pieces/piece';
 import { Bench } from '../shared/Bench';
 import { MeasureAgain } from '../shared/MeasureAgain';
 import { ToolRow } from '../shared/looking/ToolRow';
@@ -15,6 +15,7 @@ import { Closeness } from './Closeness';
 import { Findings } from './Findings';
 import { Course, RulesKept, RuleView } from './RulesKept';
 import { BOTH_WHOLE, Sheets, Source, Way } from './Sheets';
+import { useSay } from '../words/Words';
 
 interface Props {
   studyId: string;
@@ -29,25 +30,20 @@ interface Props {
   notes: { feature: string; setAside: boolean; note: string; version: number }[];
   answers: { ruleId: string; met: boolean }[];
   rules: RuleView[];
-  words: WordSettings;
 }
 
 export function CompareBench(props: Props) {
   return <Holding key={`${props.piece.id}:${props.source.id}`} {...props} />;
 }
 
-const WAYS: readonly { way: Way; key: string; label: string; hint: string }[] = [
-  {
-    way: 'beside',
-    key: 'n',
-    label: 'Side by side',
-    hint: 'source and piece next to each other, at true relative size',
-  },
-  { way: 'overlay', key: 'o', label: 'One over the other', hint: 'the piece shows through on the source' },
-  { way: 'blink', key: 'b', label: 'Blink', hint: 'source and piece in turn' },
+const WAYS: readonly { way: Way; key: string }[] = [
+  { way: 'beside', key: 'n' },
+  { way: 'overlay', key: 'o' },
+  { way: 'blink', key: 'b' },
 ];
 
-function Holding({ studyId, aim, version, pieces, piece, source, sources, comparison, notes, answers, rules, words }: Props) {
+function Holding({ studyId, aim, version, pieces, piece, source, sources, comparison, notes, answers, rules }: Props) {
+  const say = useSay();
   const [way, setWay] = useState<Way>('beside');
   const [mix, setMix] = useState(50);
   const [linked, setLinked] = useState(true);
@@ -66,34 +62,40 @@ function Holding({ studyId, aim, version, pieces, piece, source, sources, compar
   const base = `/studies/${studyId}/compare`;
   const made = pieces.filter((p) => p.state === 'ready');
   const at = made.findIndex((p) => p.id === piece.id);
-  const label = (p: Piece) => `${p.student ?? 'You'}, ${p.kind} ${p.attempt}`;
+  const label = (p: Piece) => say(pieceName(p));
+  const ways = WAYS.map(({ way, key }) => ({
+    way,
+    key,
+    label: message(`compare.ways.${way}.label`),
+    hint: message(`compare.ways.${way}.hint`),
+  }));
   return (
     <Bench
       tools={
         <div className="grid gap-1">
-          <ToolRow {...looking} more={WAYS} />
+          <ToolRow {...looking} more={ways} />
           <div className="flex flex-wrap items-center gap-2 text-sm">
-            {WAYS.map((w) => (
+            {ways.map((w) => (
               <button
                 key={w.way}
                 type="button"
                 aria-pressed={way === w.way}
-                title={`${w.hint} (key ${w.key})`}
+                title={say('bench.tool', { hint: w.hint, key: typed(w.key) })}
                 className={`btn btn-sm ${way === w.way ? 'btn-neutral' : ''}`}
                 onClick={() => setWay(w.way)}
               >
-                {w.label}
+                {say(w.label)}
               </button>
             ))}
-            <button type="button" className="btn btn-sm" aria-label="Nearer" onClick={() => near(1.5)}>
+            <button type="button" className="btn btn-sm" aria-label={say('bench.nearer')} onClick={() => near(1.5)}>
               +
             </button>
-            <button type="button" className="btn btn-sm" aria-label="Farther" onClick={() => near(1 / 1.5)}>
+            <button type="button" className="btn btn-sm" aria-label={say('bench.farther')} onClick={() => near(1 / 1.5)}>
               −
             </button>
             {(views[0].zoom > 1 || views[1].zoom > 1) && (
               <button type="button" className="btn btn-sm" onClick={() => setViews(BOTH_WHOLE)}>
-                Whole
+                {say('bench.whole')}
               </button>
             )}
             {way === 'beside' && (
@@ -107,12 +109,12 @@ function Holding({ studyId, aim, version, pieces, piece, source, sources, compar
                     if (e.target.checked) setViews(([a]) => [a, a]);
                   }}
                 />
-                move both together
+                {say('compare.together')}
               </label>
             )}
             {way === 'overlay' && (
               <label className="flex items-center gap-2">
-                piece shows through
+                {say('compare.through')}
                 <input
                   type="range"
                   className="range range-xs w-32"
@@ -132,10 +134,10 @@ function Holding({ studyId, aim, version, pieces, piece, source, sources, compar
       strip={
         <div className="no-print flex flex-wrap items-center gap-3 border-t border-base-300 px-5 py-2">
           <Link className="btn btn-sm" aria-disabled={at <= 0} href={`${base}?piece=${made[Math.max(0, at - 1)]?.id ?? piece.id}`}>
-            Before
+            {say('compare.before')}
           </Link>
           <select
-            aria-label="Piece"
+            aria-label={say('compare.piece')}
             className="select select-sm w-56"
             value={piece.id}
             onChange={(e) => window.location.assign(`${base}?piece=${e.target.value}`)}
@@ -147,10 +149,10 @@ function Holding({ studyId, aim, version, pieces, piece, source, sources, compar
             ))}
           </select>
           <Link className="btn btn-sm" href={`${base}?piece=${made[Math.min(made.length - 1, at + 1)]?.id ?? piece.id}`}>
-            Next
+            {say('compare.next')}
           </Link>
           <label className="flex items-center gap-2 text-sm">
-            against
+            {say('compare.against')}
             <select
               className="select select-sm w-52"
               value={source.id}
@@ -158,7 +160,7 @@ function Holding({ studyId, aim, version, pieces, piece, source, sources, compar
             >
               {sources.map((s) => (
                 <option key={s.id} value={s.id}>
-                  {s.title}
+                  {say.typed(s.title)}
                 </option>
               ))}
             </select>
@@ -168,16 +170,12 @@ function Holding({ studyId, aim, version, pieces, piece, source, sources, compar
     >
       <h2 className="text-lg font-semibold">{label(piece)}</h2>
       {piece.held && <MeasureAgain studyId={studyId} subjectId={piece.id} held={piece.held} />}
-      {!comparison && !piece.held && (
-        <p>
-          {STATES[piece.state]}. {piece.state === 'waiting' ? 'The findings appear here by themselves.' : piece.told}
-        </p>
-      )}
+      {!comparison && !piece.held && <p>{say(pieceState(piece, piece.state === 'waiting' ? [message('compare.appear')] : piece.told))}</p>}
       {comparison && (
         <>
           <Closeness comparison={comparison} />
           {piece.kind === 'copy' && <AimChoice studyId={studyId} aim={aim} version={version} />}
-          <Findings pieceId={piece.id} comparison={comparison} notes={notes} words={words} />
+          <Findings pieceId={piece.id} comparison={comparison} notes={notes} />
           <RulesKept pieceId={piece.id} comparison={comparison} rules={rules} answers={answers} />
           <Course pieces={pieces.filter((p) => p.studentId === piece.studentId && p.kind === piece.kind)} current={piece.id} base={base} />
         </>

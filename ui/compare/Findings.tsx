@@ -1,12 +1,12 @@
 'use client';
 import type { Comparison } from '@/core/style/compare';
 import { FEATURE_GROUPS } from '@/core/style/features';
-import { featureTitle, nextStep, sayFinding, WordSettings } from '@/core/style/words';
+import { featureTitle, groupName, nextStep, sayFinding } from '@/core/style/words';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { TypedInput } from '../shared/typing/Typed';
 import { useAct } from '../shared/useAct';
-import { GROUP_NAMES } from './Closeness';
+import { useSay } from '../words/Words';
 
 type Finding = Comparison['findings'][number];
 
@@ -21,18 +21,21 @@ interface Props {
   pieceId: string;
   comparison: Comparison;
   notes: Note[];
-  words: WordSettings;
 }
 
 /** What lies outside the master's range, by group, the group with the farthest finding first; a teacher sets aside or notes. */
-export function Findings({ pieceId, comparison, notes, words }: Props) {
+export function Findings({ pieceId, comparison, notes }: Props) {
+  const say = useSay();
   const { act, problem } = useAct();
   const noteOf = (f: string) => notes.find((n) => n.feature === f);
   const outside = comparison.findings.filter((f) => f.distance !== 0);
   const open = outside.filter((f) => !noteOf(f.feature)?.setAside);
   const aside = outside.filter((f) => noteOf(f.feature)?.setAside);
   const inside = comparison.findings.filter((f) => f.distance === 0);
-  const told = (f: Finding) => (f.feature.startsWith('place.') ? f.words : sayFinding(f, words));
+  const next = (f: Finding) => {
+    const step = nextStep(f);
+    return step && say(step);
+  };
   // Findings come farthest first, so the groups do too.
   const groups = FEATURE_GROUPS.map((group) => ({ group, found: open.filter((f) => f.group === group) }))
     .filter((g) => g.found.length > 0)
@@ -41,22 +44,22 @@ export function Findings({ pieceId, comparison, notes, words }: Props) {
     act(() => send('PUT', `/api/pieces/${pieceId}/notes`, { feature, setAside, note, version: noteOf(feature)?.version ?? 0 }));
   const one = (f: Finding) => (
     <li key={f.feature} className="border-t border-base-300 pt-2">
-      <p>{told(f)}</p>
-      <p className="text-sm italic">{nextStep(f, words)}</p>
+      <p>{say(sayFinding(f))}</p>
+      <p className="text-sm italic">{next(f)}</p>
       <div className="mt-1 flex items-center gap-3 text-sm">
         <button
           type="button"
           className="link"
-          aria-label={`Set aside: ${featureTitle(f.feature)}`}
+          aria-label={say('compare.setAsideOf', { feature: featureTitle(f.feature) })}
           onClick={() => void save(f.feature, true, noteOf(f.feature)?.note ?? '')}
         >
-          set aside
+          {say('compare.setAside')}
         </button>
         <TypedInput
           place={`note:${pieceId}:${f.feature}`}
-          aria-label={`Note on ${featureTitle(f.feature)}`}
+          aria-label={say('compare.noteOn', { feature: featureTitle(f.feature) })}
           className="flex-1 border-b border-base-content/40 bg-transparent"
-          placeholder="your note"
+          placeholder={say('compare.note')}
           maxLength={2000}
           stored={noteOf(f.feature)?.note ?? ''}
           onSave={(note) => save(f.feature, noteOf(f.feature)?.setAside ?? false, note)}
@@ -66,17 +69,17 @@ export function Findings({ pieceId, comparison, notes, words }: Props) {
   );
   return (
     <section className="mt-4">
-      <h2 className="text-lg font-semibold">Outside the master’s range, farthest first</h2>
-      {open.length === 0 && <p>Nothing: every reading lies within the master’s range.</p>}
+      <h2 className="text-lg font-semibold">{say('compare.outside')}</h2>
+      {open.length === 0 && <p>{say('compare.nothing')}</p>}
       {groups.map(({ group, found }) => (
         <section key={group} className="mt-2">
-          <h3 className="font-semibold">{GROUP_NAMES[group]}</h3>
+          <h3 className="font-semibold">{say(groupName(group))}</h3>
           <ol className="grid gap-3">{found.map(one)}</ol>
         </section>
       ))}
       {aside.length > 0 && (
         <p className="mt-2 text-sm">
-          Set aside:{' '}
+          {say('compare.aside')}{' '}
           {aside.map((f) => (
             <button
               key={f.feature}
@@ -84,20 +87,20 @@ export function Findings({ pieceId, comparison, notes, words }: Props) {
               className="link mr-2"
               onClick={() => void save(f.feature, false, noteOf(f.feature)?.note ?? '')}
             >
-              {featureTitle(f.feature)}, take back
+              {say('compare.takeBack', { feature: featureTitle(f.feature) })}
             </button>
           ))}
         </p>
       )}
       <details className="mt-2">
-        <summary>{inside.length} readings within the range</summary>
+        <summary>{say('compare.within', { n: inside.length })}</summary>
         <ul className="mt-1 grid gap-1 text-sm">
           {inside.map((f) => (
-            <li key={f.feature}>{told(f)}</li>
+            <li key={f.feature}>{say(sayFinding(f))}</li>
           ))}
         </ul>
       </details>
-      <Notice message={problem} />
+      <Notice said={problem} />
     </section>
   );
 }

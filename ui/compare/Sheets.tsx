@@ -1,9 +1,11 @@
 'use client';
 import { useEffect, useState } from 'react';
+import { amount, typed } from '@/core/message';
 import type { Piece } from '../pieces/piece';
 import { PictureView } from '../shared/looking/PictureView';
 import type { Looking } from '../shared/looking/tools';
 import { bounded, Nearness, WHOLE, ZoomBox } from '../shared/looking/ZoomBox';
+import { useSay } from '../words/Words';
 
 export interface Source {
   id: string;
@@ -36,6 +38,7 @@ const unlimited = { ['--bench-height' as string]: '1000vh' };
 
 /** Source and piece: side by side at true relative size when both widths are known, one over the other, or in turn. */
 export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: Props) {
+  const say = useSay();
   const [first, setFirst] = useState(true);
   useEffect(() => {
     if (way !== 'blink') return;
@@ -58,7 +61,7 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
         pictureId={source.pictureId}
         width={source.pictureWidth}
         height={source.pictureHeight}
-        alt={source.title}
+        alt={say.typed(source.title)}
         on={on}
         fine={views[0].zoom > NEAR}
       />
@@ -67,7 +70,7 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
         pictureId={piece.rectifiedId ?? piece.photoId}
         width={1000 * ratioP}
         height={1000}
-        alt="The student’s piece"
+        alt={say('compare.studentPiece')}
         on={on}
         fine={views[1].zoom > NEAR}
       />
@@ -77,7 +80,7 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
     const high = Math.max(sh, ph);
     const side = (i: 0 | 1, width: number, caption: string) => (
       <figure style={{ width: `${(100 * width) / all}%`, ...unlimited }}>
-        <ZoomBox view={views[i]} onView={change(i)} label={i === 0 ? source.title : 'The student’s piece'}>
+        <ZoomBox view={views[i]} onView={change(i)} label={i === 0 ? say.typed(source.title) : say('compare.studentPiece')}>
           {sheet(i)}
         </ZoomBox>
         <figcaption className="mt-1 text-sm">{caption}</figcaption>
@@ -89,8 +92,8 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
           className="flex w-full items-end justify-center"
           style={{ maxWidth: `calc(54vh * ${all / high})`, gap: `${(1200 / all).toFixed(2)}%` }}
         >
-          {side(0, sw, `${source.title}${known ? `, ${Math.round(sw)} mm wide` : ''}`)}
-          {side(1, pw, `the piece, ${Math.round(pw)} mm wide${known ? '' : '; the source’s size is not known'}`)}
+          {side(0, sw, known ? say('compare.wide', { title: typed(source.title), width: amount(sw, 'mm') }) : say.typed(source.title))}
+          {side(1, pw, say(known ? 'compare.pieceWide' : 'compare.pieceWideUnknown', { width: amount(pw, 'mm') }))}
         </div>
       </div>
     );
@@ -100,7 +103,7 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
       <ZoomBox
         view={bounded(views[0])}
         onView={(view) => onViews([view, view])}
-        label={`${source.title} and the student’s piece`}
+        label={say('compare.both', { title: typed(source.title) })}
         style={{ width: `min(100%, calc(56vh * ${ratioS}))`, ...unlimited }}
       >
         {sheet(0)}

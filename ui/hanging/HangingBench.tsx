@@ -2,10 +2,11 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { kindOfPiece } from '../pieces/piece';
 import { Bench } from '../shared/Bench';
-import { text } from '../text/en';
 import type { Hung } from './hung';
 import { Wall } from './Wall';
+import { useSay } from '../words/Words';
 
 const ALL = 'all';
 const KINDS = ['original', 'copy', 'warm-up', ALL] as const;
@@ -24,21 +25,23 @@ function newest(pieces: readonly Hung[]): Hung[] {
 
 /** The class on one wall: nearer to the master to the right, more of one's own higher up. */
 export function HangingBench({ studyId, pieces }: { studyId: string; pieces: Hung[] }) {
+  const say = useSay();
   const [kind, setKind] = useState<Shown>(pieces.some((p) => p.kind === 'original') ? 'original' : ALL);
   const [every, setEvery] = useState(false);
   const [lit, setLit] = useState<string | null>(null);
   const [order, setOrder] = useState<'name' | 'closeness' | 'ownInvention'>('closeness');
   const router = useRouter();
+  const nameOf = (p: Hung) => (p.name === null ? say('app.you') : say.typed(p.name));
   const hung = (every ? pieces : newest(pieces)).filter((p) => kind === ALL || p.kind === kind);
   const listed = hung
     .slice()
-    .sort((a, b) => (order === 'name' ? a.name.localeCompare(b.name) : b[order] - a[order]) || a.attempt - b.attempt);
+    .sort((a, b) => (order === 'name' ? nameOf(a).localeCompare(nameOf(b)) : b[order] - a[order]) || a.attempt - b.attempt);
   const href = (id: string) => `/studies/${studyId}/compare?piece=${id}`;
   if (!pieces.length)
     return (
-      <Bench picture={<p className="bench-note m-auto max-w-md rounded px-4 py-3 text-lg">{text.hanging.none}</p>}>
+      <Bench picture={<p className="bench-note m-auto max-w-md rounded px-4 py-3 text-lg">{say('hanging.none')}</p>}>
         <Link className="link" href={`/studies/${studyId}/pieces`}>
-          {text.hanging.toPieces}
+          {say('pieces.handIn')}
         </Link>
       </Bench>
     );
@@ -54,20 +57,20 @@ export function HangingBench({ studyId, pieces }: { studyId: string; pieces: Hun
               className={`btn btn-sm ${kind === k ? 'btn-neutral' : ''}`}
               onClick={() => setKind(k)}
             >
-              {text.hanging.kinds[k]}
+              {say(`hanging.kinds.${k}`)}
             </button>
           ))}
           <label className="flex items-center gap-2">
             <input type="checkbox" className="checkbox checkbox-sm" checked={every} onChange={(e) => setEvery(e.target.checked)} />
-            {text.hanging.every}
+            {say('hanging.every')}
           </label>
         </div>
       }
       picture={<Wall pieces={hung} lit={lit} onLight={setLit} onOpen={(id) => router.push(href(id))} />}
     >
-      <p>{text.hanging.reading}</p>
+      <p>{say('hanging.reading')}</p>
       <table className="mt-3 w-full text-sm">
-        <caption className="sr-only">{text.hanging.list}</caption>
+        <caption className="sr-only">{say('hanging.list')}</caption>
         <thead>
           <tr className="text-left">
             {(['name', 'closeness', 'ownInvention'] as const).map((c) => (
@@ -78,7 +81,7 @@ export function HangingBench({ studyId, pieces }: { studyId: string; pieces: Hun
                 className={c === 'name' ? '' : 'text-right'}
               >
                 <button type="button" className={order === c ? 'font-semibold' : 'link'} onClick={() => setOrder(c)}>
-                  {text.hanging.columns[c]}
+                  {say(`hanging.columns.${c}`)}
                 </button>
               </th>
             ))}
@@ -100,16 +103,14 @@ export function HangingBench({ studyId, pieces }: { studyId: string; pieces: Hun
                   onBlur={() => setLit(null)}
                 >
                   <img src={`/api/pictures/${p.pictureId}?size=small`} alt="" className="h-8 w-auto" />
-                  {p.name}
+                  {nameOf(p)}
                   {(kind === ALL || every) && (
-                    <span className="text-xs">
-                      {p.kind} {p.attempt}
-                    </span>
+                    <span className="text-xs">{say('pieces.nth', { kind: kindOfPiece(p.kind), n: p.attempt })}</span>
                   )}
                 </Link>
               </td>
-              <td className="text-right">{Math.round(p.closeness)}</td>
-              <td className="text-right">{Math.round(p.ownInvention)}</td>
+              <td className="text-right">{say.number(p.closeness)}</td>
+              <td className="text-right">{say.number(p.ownInvention)}</td>
             </tr>
           ))}
         </tbody>

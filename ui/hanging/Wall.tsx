@@ -2,8 +2,10 @@
 import { Chart as ChartJS, ChartOptions, LinearScale, PointElement, Tooltip } from 'chart.js';
 import { useEffect, useMemo, useState } from 'react';
 import { Scatter } from 'react-chartjs-2';
-import { text } from '../text/en';
+import { figure } from '@/core/message';
+import { pieceName } from '../pieces/piece';
 import type { Hung } from './hung';
+import { useSay } from '../words/Words';
 
 ChartJS.register(LinearScale, PointElement, Tooltip);
 
@@ -12,7 +14,7 @@ const thumbSide = (count: number) => (count > 16 ? 50 : 64);
 const LABEL = 14;
 
 /** Thumbnails in a thin frame with their name, decoded once and kept by picture. */
-function useThumbs(pieces: readonly Hung[], lit: string | null): Map<string, HTMLCanvasElement> {
+function useThumbs(pieces: readonly Hung[], lit: string | null, you: string): Map<string, HTMLCanvasElement> {
   const [images, setImages] = useState<ReadonlyMap<string, HTMLImageElement>>(new Map());
   const wanted = pieces.map((p) => p.pictureId).join(' ');
   useEffect(() => {
@@ -55,11 +57,11 @@ function useThumbs(pieces: readonly Hung[], lit: string | null): Map<string, HTM
       c.fillStyle = '#ffffff';
       c.font = `${LABEL - 3}px "Source Sans 3", sans-serif`;
       c.textAlign = 'center';
-      c.fillText(p.name, canvas.width / 2, canvas.height - 4, canvas.width - 2);
+      c.fillText(p.name ?? you, canvas.width / 2, canvas.height - 4, canvas.width - 2);
       out.set(p.id, canvas);
     }
     return out;
-  }, [images, pieces, lit]);
+  }, [images, pieces, lit, you]);
 }
 
 interface Props {
@@ -78,8 +80,9 @@ const bounds = (values: number[], share: number) => {
 
 /** Closeness to the right, own invention upward; each piece hangs where it stands. The list beside says the same in figures. */
 export function Wall({ pieces, lit, onLight, onOpen }: Props) {
+  const say = useSay();
   const drawn = useMemo(() => pieces.slice().sort((a, b) => Number(a.id === lit) - Number(b.id === lit)), [pieces, lit]);
-  const thumbs = useThumbs(drawn, lit);
+  const thumbs = useThumbs(drawn, lit, say('app.you'));
   const options = useMemo<ChartOptions<'scatter'>>(() => {
     const ink = '#ffffff';
     const axis = (title: string, values: number[], share: number) => ({
@@ -95,12 +98,12 @@ export function Wall({ pieces, lit, onLight, onOpen }: Props) {
       layout: { padding: 8 },
       scales: {
         x: axis(
-          text.hanging.across,
+          say('hanging.across'),
           pieces.map((p) => p.closeness),
           0.06,
         ),
         y: axis(
-          text.hanging.up,
+          say('hanging.up'),
           pieces.map((p) => p.ownInvention),
           0.12,
         ),
@@ -116,11 +119,11 @@ export function Wall({ pieces, lit, onLight, onOpen }: Props) {
         onLight(found.length ? drawn[found.at(-1)!.index].id : null);
       },
     };
-  }, [pieces, drawn, onLight, onOpen]);
+  }, [pieces, drawn, onLight, onOpen, say]);
   return (
     <div className="relative w-full" style={{ height: 'calc(100vh - 15.6rem)', minHeight: '24rem' }}>
       <Scatter
-        aria-label={text.hanging.label(pieces.length)}
+        aria-label={say('hanging.label', { n: pieces.length })}
         role="img"
         options={options}
         data={{
@@ -129,7 +132,11 @@ export function Wall({ pieces, lit, onLight, onOpen }: Props) {
               data: drawn.map((p) => ({
                 x: p.closeness,
                 y: p.ownInvention,
-                label: `${p.name}, ${p.kind} ${p.attempt}: closeness ${Math.round(p.closeness)}, own invention ${Math.round(p.ownInvention)}`,
+                label: say('hanging.hung', {
+                  piece: pieceName({ ...p, student: p.name }),
+                  closeness: figure(p.closeness),
+                  own: figure(p.ownInvention),
+                }),
               })),
               pointStyle: drawn.map((p) => thumbs.get(p.id) ?? 'rect'),
               pointRadius: 5,

@@ -1,7 +1,8 @@
 /** A compared piece as it hangs on the wall. */
 export interface Hung {
   id: string;
-  name: string;
+  /** Null where one person studies alone. */
+  name: string | null;
   kind: 'warm-up' | 'copy' | 'original';
   attempt: number;
   pictureId: string;

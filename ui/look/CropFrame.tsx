@@ -1,7 +1,9 @@
 'use client';
 import { useRef, useState } from 'react';
+import { amount } from '@/core/message';
 import type { Crop } from '@/core/raster/crop';
 import { screenPicture } from '../shared/reading/client';
+import { useSay } from '../words/Words';
 
 interface Props {
   pictureId: string;
@@ -15,6 +17,7 @@ type Side = 'left' | 'top' | 'right' | 'bottom';
 
 /** A frame with four movable sides over the picture, by pointer or arrow keys, and quarter turns. */
 export function CropFrame({ pictureId, width, height, onCancel, onDone }: Props) {
+  const say = useSay();
   const [sides, setSides] = useState({ left: 0, top: 0, right: width, bottom: height });
   const [turn, setTurn] = useState<Crop['turn']>(0);
   const frame = useRef<HTMLDivElement>(null);
@@ -36,7 +39,7 @@ export function CropFrame({ pictureId, width, height, onCancel, onDone }: Props)
     <button
       key={side}
       type="button"
-      aria-label={`${side} side of the frame, ${sides[side]} px`}
+      aria-label={say('look.cropping.side', { side, at: amount(sides[side], 'px') })}
       className="absolute z-10 size-6 border-2 border-black bg-white"
       style={{ ...style, transform: 'translate(-50%, -50%)' }}
       onKeyDown={(e) => {
@@ -68,7 +71,7 @@ export function CropFrame({ pictureId, width, height, onCancel, onDone }: Props)
         className="relative touch-none"
         style={{ aspectRatio: `${width} / ${height}`, width: `min(100%, calc(56vh * ${width / height}))` }}
       >
-        <img src={screenPicture(pictureId)} alt="The picture to crop" className="h-full w-full" draggable={false} />
+        <img src={screenPicture(pictureId)} alt={say('look.cropping.picture')} className="h-full w-full" draggable={false} />
         <div
           aria-hidden
           className="absolute border-2 border-white shadow-[0_0_0_9999px_rgba(0,0,0,0.55)] [clip-path:inset(-9999px)]"
@@ -85,21 +88,19 @@ export function CropFrame({ pictureId, width, height, onCancel, onDone }: Props)
         {handle('bottom', { left: `${midX}%`, top: `${100 - percent.bottom}%` })}
       </div>
       <div className="bench-note flex flex-wrap items-center gap-3 rounded px-3 py-2">
-        <span>
-          {sides.right - sides.left} × {sides.bottom - sides.top} px
-        </span>
+        <span>{say('look.cropping.size', { width: sides.right - sides.left, height: amount(sides.bottom - sides.top, 'px') })}</span>
         <button type="button" className="btn btn-sm" onClick={() => setTurn(((turn + 90) % 360) as Crop['turn'])}>
-          Turn by a quarter ({turn}°)
+          {say('look.cropping.turn', { turn: amount(turn, 'degrees') })}
         </button>
         <button
           type="button"
           className="btn btn-sm"
           onClick={() => onDone({ x: sides.left, y: sides.top, w: sides.right - sides.left, h: sides.bottom - sides.top, turn })}
         >
-          Keep this part
+          {say('look.cropping.keep')}
         </button>
         <button type="button" className="btn btn-sm" onClick={onCancel}>
-          Cancel
+          {say('shared.cancel')}
         </button>
       </div>
     </div>

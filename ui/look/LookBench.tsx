@@ -15,16 +15,17 @@ import { SampleWorks } from './SampleWorks';
 import { StandCamera } from './StandCamera';
 import { WorkForm } from './WorkForm';
 import type { LookWork } from './work';
+import { useSay } from '../words/Words';
 
 interface Props {
   studyId: string;
   works: LookWork[];
   current: string | null;
-  units: 'mm' | 'inch';
   samples: React.ComponentProps<typeof SampleWorks>['choices'];
 }
 
-export function LookBench({ studyId, works, current, units, samples }: Props) {
+export function LookBench({ studyId, works, current, samples }: Props) {
+  const say = useSay();
   const looking = useLooking();
   const stepped = useStepped();
   const [share, setShare] = useState<number | null>(null);
@@ -51,18 +52,18 @@ export function LookBench({ studyId, works, current, units, samples }: Props) {
         accept="image/*"
         multiple
         className="sr-only"
-        aria-label="Choose pictures of works"
+        aria-label={say('look.choose')}
         onChange={(e) => take(e.target.files)}
       />
       <button type="button" className="btn btn-sm" onClick={() => choose.current?.click()}>
-        <ImagePlus aria-hidden className="size-4" /> Add works
+        <ImagePlus aria-hidden className="size-4" /> {say('look.add')}
       </button>
       {work && (
         <button type="button" className="btn btn-sm" onClick={() => setStanding(true)}>
-          <Camera aria-hidden className="size-4" /> Stand-in camera
+          <Camera aria-hidden className="size-4" /> {say('stand.title')}
         </button>
       )}
-      {share !== null && <progress className="progress w-24" value={share} max={1} aria-label="Sending the picture" />}
+      {share !== null && <progress className="progress w-24" value={share} max={1} aria-label={say('shared.sending')} />}
     </>
   );
   return (
@@ -95,34 +96,31 @@ export function LookBench({ studyId, works, current, units, samples }: Props) {
                 pictureId={work.pictureId}
                 width={work.pictureWidth}
                 height={work.pictureHeight}
-                alt={work.title}
+                alt={say.typed(work.title)}
                 on={looking.on}
                 className="flex-1"
               />
             )
           ) : (
             <div className="m-auto max-w-md text-center">
-              <p className="bench-note rounded px-4 py-3 text-lg">
-                Drop pictures of one to eight works here, or choose them. A photographed postcard will do.
-              </p>
+              <p className="bench-note rounded px-4 py-3 text-lg">{say('look.drop')}</p>
             </div>
           )
         }
         strip={works.length > 0 && <WorkStrip works={works} current={work?.id ?? ''} href={`/studies/${studyId}/look`} />}
       >
         <div className="flex flex-wrap items-center gap-2">{adding}</div>
-        <Notice message={problem} />
+        <Notice said={problem} />
         {standing && work && <StandCamera studyId={studyId} work={work} onClose={() => setStanding(false)} />}
         {work ? (
           <WorkForm
             key={`${work.id}:${stepped}`}
             work={work}
-            units={units}
             onCrop={() => setCropping(true)}
             groups={[...new Set(works.map((w) => w.group).filter((g): g is string => !!g))]}
           />
         ) : (
-          <p className="mt-4">What strikes you first will go here, with sizes and facts.</p>
+          <p className="mt-4">{say('look.empty')}</p>
         )}
         <SampleWorks studyId={studyId} choices={samples} open={!work} />
       </Bench>

@@ -1,21 +1,26 @@
 'use client';
 import { useState } from 'react';
+import { typed } from '@/core/message';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useAct } from '../shared/useAct';
 import type { LookWork } from './work';
+import { useSay } from '../words/Words';
 
 const SLIDERS = [
-  ['rotation', 'Turned on the table', -20, 20, 1, '°'],
-  ['tilt', 'Camera off square', 0, 25, 1, '°'],
-  ['falloff', 'Light falls off by', 0, 40, 1, '%'],
-  ['warmth', 'Warm or cool light', -20, 20, 1, ''],
-  ['blur', 'Blur', 0, 3, 0.1, 'px'],
-  ['noise', 'Noise', 0, 12, 0.5, ''],
+  ['rotation', -20, 20, 1, 'degrees'],
+  ['tilt', 0, 25, 1, 'degrees'],
+  ['falloff', 0, 40, 1, 'share'],
+  ['warmth', -20, 20, 1, null],
+  ['blur', 0, 3, 0.1, 'px'],
+  ['noise', 0, 12, 0.5, null],
 ] as const;
+
+const TABLES = ['plain', 'wood', 'cluttered', 'similar'] as const;
 
 /** A stand-in camera: photographs the chosen picture as a classroom would, so that everything can be tried without one. */
 export function StandCamera({ studyId, work, onClose }: { studyId: string; work: LookWork; onClose: () => void }) {
+  const say = useSay();
   const [values, setValues] = useState<Record<string, number>>({
     rotation: 4,
     tilt: 8,
@@ -24,15 +29,19 @@ export function StandCamera({ studyId, work, onClose }: { studyId: string; work:
     blur: 0.5,
     noise: 2,
   });
+  const shown = (value: number, step: number, unit: (typeof SLIDERS)[number][4]) => {
+    const written = say.number(value, step < 1 ? 1 : 0);
+    return unit === null ? written : say(`units.${unit}`, { n: typed(written) });
+  };
   const [table, setTable] = useState('wood');
   const { act, busy, problem } = useAct();
   return (
-    <section className="my-3 border border-base-300 p-3" aria-label="Stand-in camera">
-      <h2 className="text-lg font-semibold">Stand-in camera</h2>
-      <p className="text-sm">Photographs “{work.title}” lying on a table and adds the photograph as a work.</p>
-      {SLIDERS.map(([name, label, low, high, step, unit]) => (
+    <section className="my-3 border border-base-300 p-3" aria-label={say('stand.title')}>
+      <h2 className="text-lg font-semibold">{say('stand.title')}</h2>
+      <p className="text-sm">{say('stand.how', { work: typed(work.title) })}</p>
+      {SLIDERS.map(([name, low, high, step, unit]) => (
         <label key={name} className="grid grid-cols-[10rem_1fr_3.5rem] items-center gap-2 text-sm">
-          {label}
+          {say(`stand.${name}`)}
           <input
             type="range"
             className="range range-xs"
@@ -42,18 +51,17 @@ export function StandCamera({ studyId, work, onClose }: { studyId: string; work:
             value={values[name]}
             onChange={(e) => setValues({ ...values, [name]: Number(e.target.value) })}
           />
-          <span>
-            {values[name]} {unit}
-          </span>
+          <span>{shown(values[name], step, unit)}</span>
         </label>
       ))}
       <label className="mt-1 grid grid-cols-[10rem_1fr] items-center gap-2 text-sm">
-        Table
+        {say('stand.table')}
         <select className="select select-sm" value={table} onChange={(e) => setTable(e.target.value)}>
-          <option value="plain">plain</option>
-          <option value="wood">wooden</option>
-          <option value="cluttered">cluttered</option>
-          <option value="similar">as light as the sheet</option>
+          {TABLES.map((t) => (
+            <option key={t} value={t}>
+              {say(`stand.tables.${t}`)}
+            </option>
+          ))}
         </select>
       </label>
       <div className="mt-2 flex gap-2">
@@ -66,19 +74,19 @@ export function StandCamera({ studyId, work, onClose }: { studyId: string; work:
               send('POST', `/api/studies/${studyId}/stand`, {
                 pictureId: work.pictureId,
                 table,
-                title: `${work.title}, photographed`,
+                title: say('stand.photographed', { work: typed(work.title) }),
                 ...values,
               }),
             ).then((ok) => ok && onClose())
           }
         >
-          {busy ? 'Exposing …' : 'Take the photograph'}
+          {say(busy ? 'stand.exposing' : 'stand.take')}
         </button>
         <button type="button" className="btn btn-sm" onClick={onClose}>
-          Close
+          {say('shared.close')}
         </button>
       </div>
-      <Notice message={problem} />
+      <Notice said={problem} />
     </section>
   );
 }

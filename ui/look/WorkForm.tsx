@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
+import { amount, message } from '@/core/message';
 import { Notice } from '../shared/Notice';
 import { RemovalNote } from '../shared/RemovalNote';
 import { MeasureAgain } from '../shared/MeasureAgain';
@@ -7,16 +8,19 @@ import { send } from '../shared/request';
 import { TypedArea, TypedInput } from '../shared/typing/Typed';
 import { useAct } from '../shared/useAct';
 import type { LookWork } from './work';
+import { useSay } from '../words/Words';
 
 const INCH = 25.4;
 /** Below this a width is half typed. */
 const LEAST_MM = 10;
 
 /** What is known and noted of a work: saved field by field as each is left. */
-export function WorkForm({ work, units, onCrop, groups }: { work: LookWork; units: 'mm' | 'inch'; onCrop: () => void; groups: string[] }) {
+export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () => void; groups: string[] }) {
+  const say = useSay();
   const { act, problem } = useAct();
   const [fact, setFact] = useState('');
   const [source, setSource] = useState('');
+  const { units } = say.voice;
   const shown = (mm: number | null) => (mm === null ? '' : units === 'inch' ? (mm / INCH).toFixed(2) : String(mm));
   // What is being typed stays as it is while something else is saved; each save knows the version the one before it made.
   const version = useRef(work.version);
@@ -38,9 +42,9 @@ export function WorkForm({ work, units, onCrop, groups }: { work: LookWork; unit
     return saved;
   };
   const mmOf = (text: string) => Number(text.trim().replace(',', '.')) * (units === 'inch' ? INCH : 1);
-  const size = (name: 'widthMm' | 'heightMm', label: string) => (
+  const size = (name: 'widthMm' | 'heightMm', label: 'look.width' | 'look.height') => (
     <label className="grid gap-1">
-      {label} ({units === 'inch' ? 'in' : 'mm'})
+      {say(label, { unit: message(`units.inPlace.${units}`) })}
       <TypedInput
         place={`work:${work.id}:${name}`}
         stored={shown(work[name])}
@@ -56,7 +60,7 @@ export function WorkForm({ work, units, onCrop, groups }: { work: LookWork; unit
     <div className="mt-3 grid gap-3">
       {work.held && <MeasureAgain studyId={work.studyId} subjectId={work.id} held={work.held} />}
       <label className="grid gap-1">
-        Title
+        {say('look.title')}
         <TypedInput
           place={`work:${work.id}:title`}
           stored={work.title}
@@ -67,10 +71,10 @@ export function WorkForm({ work, units, onCrop, groups }: { work: LookWork; unit
         />
       </label>
       <div className="flex gap-3">
-        {size('widthMm', 'Real width')}
-        {size('heightMm', 'height')}
+        {size('widthMm', 'look.width')}
+        {size('heightMm', 'look.height')}
         <label className="grid gap-1">
-          Dated
+          {say('look.dated')}
           <TypedInput
             place={`work:${work.id}:dated`}
             stored={work.dated}
@@ -80,27 +84,22 @@ export function WorkForm({ work, units, onCrop, groups }: { work: LookWork; unit
           />
         </label>
       </div>
-      {Math.abs(ratio - 1) > 0.03 && (
-        <p className="text-sm">
-          The picture’s shape and these sizes differ by {Math.round(100 * Math.abs(ratio - 1))} %. Crop the picture to the work, or check
-          the sizes.
-        </p>
-      )}
-      {work.widthMm === null && <p className="text-sm">Without the real width, marks are given per thousandth of the picture’s width.</p>}
+      {Math.abs(ratio - 1) > 0.03 && <p className="text-sm">{say('look.shapes', { share: amount(Math.abs(ratio - 1), 'share') })}</p>}
+      {work.widthMm === null && <p className="text-sm">{say('look.noWidth')}</p>}
       <div className="flex items-end gap-3">
         <label className="grid gap-1">
-          Group
+          {say('look.group')}
           <TypedInput
             place={`work:${work.id}:group`}
             stored={work.group ?? ''}
             list="groups"
             className="input input-sm w-32"
-            placeholder="early, late …"
+            placeholder={say('look.groupExample')}
             maxLength={60}
             onSave={(group) => save({ group })}
           />
           <datalist id="groups">
-            {[...new Set([...groups, 'early', 'late'])].map((g) => (
+            {[...new Set([...groups, say('look.early'), say('look.late')])].map((g) => (
               <option key={g} value={g} />
             ))}
           </datalist>
@@ -112,20 +111,20 @@ export function WorkForm({ work, units, onCrop, groups }: { work: LookWork; unit
             defaultChecked={work.foil}
             onChange={(e) => void save({ foil: e.target.checked })}
           />
-          by another hand (a foil)
+          {say('look.foil')}
         </label>
       </div>
       <div className="flex gap-2">
         <button type="button" className="btn btn-sm" onClick={onCrop}>
-          Crop or turn
+          {say('look.crop')}
         </button>
         <button type="button" className="btn btn-sm" onClick={() => void act(() => send('DELETE', `/api/works/${work.id}`))}>
-          Remove this work
+          {say('look.remove')}
         </button>
       </div>
       <RemovalNote />
       <label className="grid gap-1">
-        What strikes you first?
+        {say('look.strikes')}
         <TypedArea
           place={`work:${work.id}:impressions`}
           stored={work.impressions}
@@ -136,17 +135,17 @@ export function WorkForm({ work, units, onCrop, groups }: { work: LookWork; unit
         />
       </label>
       <section>
-        <h2 className="text-lg font-semibold">Facts</h2>
+        <h2 className="text-lg font-semibold">{say('look.facts')}</h2>
         <ul className="grid gap-1">
           {work.facts.map((f) => (
             <li key={f.id}>
-              {f.text} <span className="text-sm italic">{f.source ?? 'inferred'}</span>{' '}
+              {say.typed(f.text)} <span className="text-sm italic">{f.source === null ? say('look.inferred') : say.typed(f.source)}</span>{' '}
               <button
                 type="button"
                 className="link text-sm"
                 onClick={() => void act(() => send('DELETE', `/api/works/${work.id}/facts?id=${f.id}`))}
               >
-                remove
+                {say('look.removeFact')}
               </button>
             </li>
           ))}
@@ -162,28 +161,28 @@ export function WorkForm({ work, units, onCrop, groups }: { work: LookWork; unit
           }}
         >
           <input
-            aria-label="A fact"
+            aria-label={say('look.fact')}
             className="input input-sm w-full"
             required
             maxLength={2000}
-            placeholder="A fact about this work"
+            placeholder={say('look.factExample')}
             value={fact}
             onChange={(e) => setFact(e.target.value)}
           />
           <div className="flex gap-2">
             <input
-              aria-label="Where it was read"
+              aria-label={say('look.source')}
               className="input input-sm flex-1"
               maxLength={190}
-              placeholder="Where you read it; empty means inferred"
+              placeholder={say('look.sourceExample')}
               value={source}
               onChange={(e) => setSource(e.target.value)}
             />
-            <button className="btn btn-sm">Add</button>
+            <button className="btn btn-sm">{say('shared.add')}</button>
           </div>
         </form>
       </section>
-      <Notice message={problem} />
+      <Notice said={problem} />
     </div>
   );
 }

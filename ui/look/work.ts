@@ -1,3 +1,4 @@
+import type { Message } from '@/core/message';
 /** A work as the Look bench shows it. */
 export interface LookWork {
   id: string;
@@ -13,6 +14,6 @@ export interface LookWork {
   pictureId: string;
   pictureWidth: number;
   pictureHeight: number;
-  held: { state: 'stopped' | 'failed'; told: string } | null;
+  held: { state: 'stopped' | 'failed'; told: Message[] } | null;
   facts: { id: string; text: string; source: string | null }[];
 }

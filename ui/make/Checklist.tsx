@@ -1,15 +1,18 @@
 'use client';
 import { useState } from 'react';
 import { edited } from '../shared/EditBar';
-import { send } from '../shared/request';
+import type { Message } from '@/core/message';
+import { ruleSentence } from '@/core/style/words';
+import { problemOf, send } from '../shared/request';
 import { Notice } from '../shared/Notice';
-import { text } from '../text/en';
 import type { Rule } from './reference';
+import { useSay } from '../words/Words';
 
 /** The study's rules, ticked off while the piece is made. */
 export function Checklist({ referenceId, rules, done }: { referenceId: string; rules: Rule[]; done: string[] }) {
+  const say = useSay();
   const [ticked, setTicked] = useState(() => new Set(done));
-  const [problem, setProblem] = useState<string | null>(null);
+  const [problem, setProblem] = useState<Message | null>(null);
   const tick = async (ruleId: string, on: boolean) => {
     const before = ticked;
     const next = new Set(ticked);
@@ -22,13 +25,13 @@ export function Checklist({ referenceId, rules, done }: { referenceId: string; r
       edited();
     } catch (error) {
       setTicked(before);
-      setProblem((error as Error).message);
+      setProblem(problemOf(error));
     }
   };
   return (
     <section className="mt-4">
-      <h2 className="text-lg font-semibold">{text.make.checklist}</h2>
-      {rules.length === 0 && <p>No rule has been written down yet.</p>}
+      <h2 className="text-lg font-semibold">{say('make.checklist')}</h2>
+      {rules.length === 0 && <p>{say('make.noRules')}</p>}
       <ul className="grid gap-1">
         {rules.map((r) => (
           <li key={r.id}>
@@ -39,15 +42,12 @@ export function Checklist({ referenceId, rules, done }: { referenceId: string; r
                 checked={ticked.has(r.id)}
                 onChange={(e) => void tick(r.id, e.target.checked)}
               />
-              <span>
-                {r.kind === 'feature' ? '' : `${r.kind}: `}
-                {r.sentence}
-              </span>
+              <span>{say('rules.sentence', { kind: r.kind, sentence: ruleSentence(r) })}</span>
             </label>
           </li>
         ))}
       </ul>
-      <Notice message={problem} />
+      <Notice said={problem} />
     </section>
   );
 }

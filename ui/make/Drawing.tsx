@@ -1,5 +1,6 @@
 'use client';
 import { ReactNode, useEffect, useRef, useState } from 'react';
+import { amount, type Message } from '@/core/message';
 import type { TemplateName } from '@/core/proportion/templates';
 import { PlacingPrompt, PlacingView, usePlacing } from '../proportion/placing';
 import { Bench } from '../shared/Bench';
@@ -8,8 +9,7 @@ import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
 import { TemplateChoice } from '../shared/TemplateChoice';
-import { RequestError, send } from '../shared/request';
-import { text } from '../text/en';
+import { problemOf, RequestError, send } from '../shared/request';
 import { Checklist } from './Checklist';
 import { Factors } from './Factors';
 import { Aid, GhostView } from './GhostView';
@@ -17,6 +17,7 @@ import type { MasterWork, Reference, Rule } from './reference';
 import { Strengths } from './Strengths';
 import { useGhost, useManner } from './useGhost';
 import { ReferenceForm } from './ReferenceForm';
+import { useSay } from '../words/Words';
 
 interface Props {
   studyId: string;
@@ -30,15 +31,11 @@ interface Props {
 }
 
 type View = 'points' | 'ghost' | Aid;
-const VIEWS: readonly [View, string][] = [
-  ['points', 'Place points'],
-  ['ghost', 'Ghost'],
-  ['values', 'Master’s values'],
-  ['palette', 'Master’s palette'],
-];
+const VIEWS: readonly View[] = ['points', 'ghost', 'values', 'palette'];
 const SCREEN_SIDE = 900;
 
 export function Drawing({ studyId, reference, template, works, roster, rules, head, strip }: Props) {
+  const say = useSay();
   const looking = useLooking();
   const placing = usePlacing('reference', reference.id, template, reference.sets);
   const { factors, bent } = useManner(template, works, placing.points);
@@ -47,7 +44,7 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
   const stepped = useStepped();
   const [{ strength, parts, since }, setBend] = useState({ strength: reference.strength, parts: reference.parts, since: stepped });
   if (since !== stepped) setBend({ strength: reference.strength, parts: reference.parts, since: stepped });
-  const [problem, setProblem] = useState<string | null>(null);
+  const [problem, setProblem] = useState<Message | null>(null);
   const { ghost, points } = useGhost(reference, template, placing.points, bent?.points ?? null, strength, parts, SCREEN_SIDE);
   const saver = useSaver(reference, setProblem);
   const base = `/studies/${studyId}/make`;
@@ -55,7 +52,7 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
     <Bench
       tools={
         <div className="flex flex-wrap items-center gap-1">
-          {VIEWS.map(([v, name]) => (
+          {VIEWS.map((v) => (
             <button
               key={v}
               type="button"
@@ -63,7 +60,7 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
               className={`btn btn-sm ${view === v ? 'btn-neutral' : ''}`}
               onClick={() => setView(v)}
             >
-              {name}
+              {say(`make.views.${v}`)}
             </button>
           ))}
           {view === 'points' && <ToolRow {...looking} only={['grid', 'quarters', 'mirror', 'lens']} />}
@@ -73,7 +70,12 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
         view === 'points' ? (
           <PlacingView
             placing={placing}
-            picture={{ id: reference.pictureId, width: reference.pictureWidth, height: reference.pictureHeight, alt: reference.title }}
+            picture={{
+              id: reference.pictureId,
+              width: reference.pictureWidth,
+              height: reference.pictureHeight,
+              alt: say.typed(reference.title),
+            }}
             on={looking.on}
             lens
           />
@@ -85,10 +87,10 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
     >
       {head}
       <TemplateChoice current={template} href={(t) => `${base}?reference=${reference.id}&template=${t}`} />
-      <Notice message={problem ?? placing.problem} />
+      <Notice said={problem ?? placing.problem} />
       {view === 'points' && <PlacingPrompt placing={placing} />}
-      {!factors.length && <p className="mt-2">{text.make.noMaster}</p>}
-      {factors.length > 0 && !bent && <p className="mt-2">{text.make.noPoints}</p>}
+      {!factors.length && <p className="mt-2">{say('make.noMaster')}</p>}
+      {factors.length > 0 && !bent && <p className="mt-2">{say('make.noPoints')}</p>}
       {bent && (
         <>
           <Strengths
@@ -103,8 +105,7 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
           />
           {ghost && ghost.folded > 0.003 && (
             <p className="mt-2 text-sm" role="status">
-              The picture folds over itself in {Math.max(1, Math.round(100 * ghost.folded))} % of the sheet: lower the strength there, or
-              invent the form.
+              {say('make.folds', { share: amount(Math.max(0.01, ghost.folded), 'share') })}
             </p>
           )}
           <Factors factors={factors} bent={bent} />
@@ -117,7 +118,7 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
 }
 
 /** Saves changes of the reference one after another, a moment after the last of them. */
-function useSaver(reference: Reference, tell: (problem: string | null) => void) {
+function useSaver(reference: Reference, tell: (problem: Message | null) => void) {
   const version = useRef(reference.version);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const waiting = useRef<Record<string, unknown>>({});
@@ -142,7 +143,7 @@ function useSaver(reference: Reference, tell: (problem: string | null) => void) 
           tell(null);
           edited();
         } catch (error) {
-          tell((error as Error).message);
+          tell(problemOf(error));
           if (error instanceof RequestError && error.status === 409) window.location.reload();
         }
       });

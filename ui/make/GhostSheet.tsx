@@ -1,13 +1,15 @@
 'use client';
 import { useMemo } from 'react';
+import { amount, message, typed } from '@/core/message';
+import { ruleSentence } from '@/core/style/words';
 import { placeOnSheet } from '@/core/proportion/transfer';
 import type { TemplateName } from '@/core/proportion/templates';
 import { CheckBar } from '../shared/CheckBar';
 import { PrintButton } from '../shared/PrintButton';
-import { text } from '../text/en';
-import type { MasterWork, Reference } from './reference';
+import type { MasterWork, Reference, Rule } from './reference';
 import { ShownCanvas } from './ShownCanvas';
 import { useGhost, useManner } from './useGhost';
+import { useSay } from '../words/Words';
 
 interface Props {
   study: string;
@@ -15,7 +17,7 @@ interface Props {
   reference: Reference;
   template: TemplateName;
   works: MasterWork[];
-  rules: { id: string; kind: string; sentence: string }[];
+  rules: Rule[];
   paper: readonly [number, number];
 }
 
@@ -25,6 +27,7 @@ const COLUMNS = 8;
 
 /** The ghost on the class's paper at true scale: pale, to draw over or beside, with the points and the rules. */
 export function GhostSheet({ study, date, reference, template, works, rules, paper }: Props) {
+  const say = useSay();
   const from = useMemo(() => reference.sets.find((s) => s.template === template)?.points ?? {}, [reference.sets, template]);
   const { bent } = useManner(template, works, from);
   const { ghost, points } = useGhost(reference, template, from, bent?.points ?? null, reference.strength, reference.parts, PRINT_SIDE);
@@ -40,11 +43,11 @@ export function GhostSheet({ study, date, reference, template, works, rules, pap
     <div className="overflow-auto bg-base-200 p-5 print:bg-white print:p-0">
       <style>{`@page { size: ${paper[0]}mm ${paper[1]}mm; margin: 0 } @media print { header, nav { display: none } }`}</style>
       <PrintButton />
-      {!bent && <p role="status">{Object.keys(from).length ? text.make.noMaster : text.make.noPoints}</p>}
+      {!bent && <p role="status">{say(Object.keys(from).length ? 'make.noMaster' : 'make.noPoints')}</p>}
       <div className="relative bg-white text-black" style={{ width: `${paper[0]}mm`, height: `${paper[1]}mm`, breakAfter: 'page' }}>
         <ShownCanvas
           picture={ghost}
-          label={`Ghost of ${reference.title}, ${Math.round(100 * reference.strength)} % toward the manner`}
+          label={say('make.sheet.name', { title: typed(reference.title), share: amount(reference.strength, 'share') })}
           className="absolute"
           style={{
             left: `${placing.left}mm`,
@@ -71,9 +74,15 @@ export function GhostSheet({ study, date, reference, template, works, rules, pap
           })}
         </svg>
         <p className="absolute text-[2.8mm]" style={{ left: `${MARGIN}mm`, top: '3mm' }}>
-          {study}: {reference.title}
-          {reference.credit && ` (${reference.credit})`}, {Math.round(100 * reference.strength)} % toward the manner, {date}. Squares of{' '}
-          {side.toFixed(1)} mm.
+          {say('make.sheet.head', {
+            study: typed(study),
+            title: typed(reference.title),
+            credited: reference.credit ? 'yes' : 'no',
+            credit: typed(reference.credit),
+            share: amount(reference.strength, 'share'),
+            date: typed(say.day(date)),
+            side: amount(side, 'mm'),
+          })}
         </p>
         <div className="absolute" style={{ left: `${MARGIN}mm`, bottom: '2mm' }}>
           <CheckBar />
@@ -81,13 +90,10 @@ export function GhostSheet({ study, date, reference, template, works, rules, pap
       </div>
       {rules.length > 0 && (
         <section className="mt-4 max-w-3xl bg-white p-4 text-black print:m-[12mm] print:p-0">
-          <h2 className="text-lg font-semibold">{text.make.checklist}</h2>
+          <h2 className="text-lg font-semibold">{say('make.checklist')}</h2>
           <ul>
             {rules.map((r) => (
-              <li key={r.id}>
-                ☐ {r.kind === 'feature' ? '' : `${r.kind}: `}
-                {r.sentence}
-              </li>
+              <li key={r.id}>{say('make.sheet.rule', { rule: message('rules.sentence', { kind: r.kind, sentence: ruleSentence(r) }) })}</li>
             ))}
           </ul>
         </section>

@@ -1,10 +1,13 @@
 'use client';
 import { useEffect, useState } from 'react';
+import type { Message } from '@/core/message';
+import { problemOf } from '../shared/request';
 import type { Landmarks } from '@/core/proportion/align';
 import { readingWorker, screenPicture, wholePicture } from '../shared/reading/client';
 import type { ShownPicture } from '../shared/reading/reading.worker';
 import type { MasterWork, Reference } from './reference';
 import { ShownCanvas } from './ShownCanvas';
+import { useSay } from '../words/Words';
 
 export type Aid = 'values' | 'palette';
 type AidPicture = ShownPicture & { parts: { hex: string; master: number; here: number }[] };
@@ -18,14 +21,13 @@ interface Props {
   works: MasterWork[];
 }
 
-const percent = (v: number) => `${v < 0.02 ? (100 * v).toFixed(1) : Math.round(100 * v)} %`;
-
 /** Reference on the left, what the manner makes of it on the right; points show where each has gone. */
 export function GhostView({ view, reference, from, to, ghost, works }: Props) {
+  const say = useSay();
   const [steps, setSteps] = useState(5);
   const [workId, setWorkId] = useState(works.find((w) => w.palette.length)?.id ?? works[0]?.id ?? '');
   const [aid, setAid] = useState<{ key: string; picture: AidPicture } | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+  const [problem, setProblem] = useState<Message | null>(null);
   const work = works.find((w) => w.id === workId) ?? null;
   const key = `${view}:${workId}:${steps}:${reference.pictureId}`;
   useEffect(() => {
@@ -37,7 +39,7 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
       view === 'values' ? worker.mastersValues(url, wholePicture(work.pictureId), steps) : worker.mastersPalette(url, work.palette);
     asked.then(
       (picture) => !gone && (setAid({ key, picture }), setProblem(null)),
-      (error: unknown) => !gone && setProblem((error as Error).message),
+      (error: unknown) => !gone && setProblem(problemOf(error)),
     );
     return () => {
       gone = true;
@@ -53,21 +55,9 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
           <figure key={side} className="relative" style={{ width: `min(48%, calc(52vh * ${w / h}))` }}>
             <div className="relative" style={{ aspectRatio: `${w} / ${h}` }}>
               {side === 0 || !shown ? (
-                <img src={screenPicture(reference.pictureId)} alt={reference.title} className="absolute inset-0 h-full w-full" />
+                <img src={screenPicture(reference.pictureId)} alt={say.typed(reference.title)} className="absolute inset-0 h-full w-full" />
               ) : null}
-              {side === 1 && (
-                <ShownCanvas
-                  picture={shown}
-                  label={
-                    {
-                      ghost: 'The reference bent toward the manner',
-                      values: 'The reference in the master’s value steps',
-                      palette: 'The reference in the master’s palette',
-                    }[view]
-                  }
-                  className="absolute inset-0 h-full w-full"
-                />
-              )}
+              {side === 1 && <ShownCanvas picture={shown} label={say(`make.picture.${view}`)} className="absolute inset-0 h-full w-full" />}
               {view === 'ghost' && (
                 <svg viewBox={`0 0 ${w} ${h}`} className="absolute inset-0 h-full w-full overflow-visible" aria-hidden>
                   {Object.keys(to).map((name) => {
@@ -93,29 +83,25 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
                 </svg>
               )}
             </div>
-            <figcaption className="mt-1 text-sm">
-              {side === 0
-                ? 'the reference'
-                : { ghost: 'the ghost to draw from', values: 'in the master’s steps', palette: 'in the master’s colours' }[view]}
-            </figcaption>
+            <figcaption className="mt-1 text-sm">{say(`make.left.${side === 0 ? 'reference' : view}`)}</figcaption>
           </figure>
         ))}
       </div>
       {view !== 'ghost' && (
         <div className="bench-note mx-auto flex flex-wrap items-center gap-3 rounded px-3 py-2 text-sm">
           <label className="flex items-center gap-2">
-            from
+            {say('shared.from')}
             <select className="select select-sm bg-base-100 text-base-content" value={workId} onChange={(e) => setWorkId(e.target.value)}>
               {works.map((v) => (
                 <option key={v.id} value={v.id}>
-                  {v.title}
+                  {say.typed(v.title)}
                 </option>
               ))}
             </select>
           </label>
           {view === 'values' && (
             <label className="flex items-center gap-2">
-              steps
+              {say('shared.steps')}
               <input
                 type="range"
                 className="range range-xs w-28"
@@ -128,16 +114,16 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
             </label>
           )}
           {shown && 'parts' in shown && (
-            <ul className="flex flex-wrap gap-2" aria-label="Shares: the master’s, and here">
+            <ul className="flex flex-wrap gap-2" aria-label={say('make.shares')}>
               {(shown as AidPicture).parts.map((p, i) => (
                 <li key={i} className="flex items-center gap-1">
                   <span aria-hidden className="size-5 border border-white" style={{ background: p.hex }} />
-                  {percent(p.master)} → {percent(p.here)}
+                  {say.amount(p.master, 'share')} → {say.amount(p.here, 'share')}
                 </li>
               ))}
             </ul>
           )}
-          {problem && <span role="alert">{problem}</span>}
+          {problem && <span role="alert">{say(problem)}</span>}
         </div>
       )}
     </div>

@@ -8,9 +8,9 @@ import { Notice } from '../shared/Notice';
 import { sendPicture } from '../shared/request';
 import { useAct } from '../shared/useAct';
 import { WorkStrip } from '../shared/WorkStrip';
-import { text } from '../text/en';
 import { Drawing } from './Drawing';
 import type { MasterWork, Reference, Rule } from './reference';
+import { useSay } from '../words/Words';
 
 interface Props {
   studyId: string;
@@ -24,6 +24,7 @@ interface Props {
 
 /** The student's own picture, on its way from reference to manner. */
 export function MakeBench(props: Props) {
+  const say = useSay();
   const { studyId, references, current, template } = props;
   const reference = references.find((r) => r.id === current) ?? references[0] ?? null;
   const choose = useRef<HTMLInputElement>(null);
@@ -37,7 +38,7 @@ export function MakeBench(props: Props) {
         type="file"
         accept="image/*"
         className="sr-only"
-        aria-label={text.make.add}
+        aria-label={say('make.add')}
         onChange={(e) => {
           const file = e.target.files?.[0];
           if (!file) return;
@@ -49,9 +50,9 @@ export function MakeBench(props: Props) {
         }}
       />
       <button type="button" className="btn btn-sm" onClick={() => choose.current?.click()}>
-        <ImagePlus aria-hidden className="size-4" /> {text.make.add}
+        <ImagePlus aria-hidden className="size-4" /> {say('make.add')}
       </button>
-      {share !== null && <progress className="progress w-24" value={share} max={1} aria-label="Sending the picture" />}
+      {share !== null && <progress className="progress w-24" value={share} max={1} aria-label={say('shared.sending')} />}
     </>
   );
   if (!reference)
@@ -59,12 +60,12 @@ export function MakeBench(props: Props) {
       <Bench
         picture={
           <div className="m-auto max-w-md text-center">
-            <p className="bench-note rounded px-4 py-3 text-lg">{text.make.none}</p>
+            <p className="bench-note rounded px-4 py-3 text-lg">{say('make.none')}</p>
           </div>
         }
       >
         <div className="flex flex-wrap items-center gap-2">{adding}</div>
-        <Notice message={problem} />
+        <Notice said={problem} />
       </Bench>
     );
   return (
@@ -77,15 +78,15 @@ export function MakeBench(props: Props) {
           <div className="flex flex-wrap items-center gap-2">
             {adding}
             <Link className="btn btn-sm" href={`${base}/sheet?reference=${reference.id}&template=${template}`}>
-              <Printer aria-hidden className="size-4" /> {text.make.print}
+              <Printer aria-hidden className="size-4" /> {say('make.print')}
             </Link>
           </div>
-          <Notice message={problem} />
+          <Notice said={problem} />
         </>
       }
       strip={
         <WorkStrip
-          label="References"
+          label={say('make.references')}
           works={references.map((r) => ({ id: r.id, title: r.student ? `${r.student}: ${r.title}` : r.title, pictureId: r.pictureId }))}
           current={reference.id}
           href={base}

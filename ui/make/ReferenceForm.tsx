@@ -3,6 +3,7 @@ import { RemovalNote } from '../shared/RemovalNote';
 import { send } from '../shared/request';
 import { useAct } from '../shared/useAct';
 import type { Reference } from './reference';
+import { useSay } from '../words/Words';
 
 /** Whose reference it is and whose photograph: both go on the label of the finished piece. */
 export function ReferenceForm({
@@ -16,12 +17,13 @@ export function ReferenceForm({
   onSave: (fields: Record<string, unknown>) => void;
   base: string;
 }) {
+  const say = useSay();
   const { act } = useAct();
   return (
     <section className="mt-4 grid gap-2 border-t border-base-300 pt-3 text-sm">
-      <h2 className="text-lg font-semibold">This reference</h2>
+      <h2 className="text-lg font-semibold">{say('make.form.title')}</h2>
       <label className="grid grid-cols-[6rem_1fr] items-center gap-2">
-        title
+        {say('make.form.name')}
         <input
           className="input input-sm w-full"
           maxLength={120}
@@ -30,27 +32,27 @@ export function ReferenceForm({
         />
       </label>
       <label className="grid grid-cols-[6rem_1fr] items-center gap-2">
-        credit
+        {say('make.form.credit')}
         <input
           className="input input-sm w-full"
           maxLength={120}
-          placeholder="whose photograph or drawing"
+          placeholder={say('make.form.creditExample')}
           defaultValue={reference.credit}
           onChange={(e) => onSave({ credit: e.target.value })}
         />
       </label>
       {roster.length > 0 && (
         <label className="grid grid-cols-[6rem_1fr] items-center gap-2">
-          drawn by
+          {say('make.form.drawnBy')}
           <select
             className="select select-sm w-full"
             defaultValue={reference.studentId ?? ''}
             onChange={(e) => onSave({ studentId: e.target.value || null })}
           >
-            <option value="">anybody in the class</option>
+            <option value="">{say('make.form.anybody')}</option>
             {roster.map((s) => (
               <option key={s.id} value={s.id}>
-                {s.name}
+                {say.typed(s.name)}
               </option>
             ))}
           </select>
@@ -61,7 +63,7 @@ export function ReferenceForm({
         className="btn btn-sm w-fit"
         onClick={() => void act(() => send('DELETE', `/api/references/${reference.id}`)).then((ok) => ok && window.location.assign(base))}
       >
-        Remove this reference
+        {say('make.form.remove')}
       </button>
       <RemovalNote />
     </section>

@@ -1,6 +1,8 @@
-import { PARTS } from '@/core/proportion/manner';
+'use client';
+import { amount } from '@/core/message';
+import { partName, PARTS } from '@/core/proportion/manner';
 import type { TemplateName } from '@/core/proportion/templates';
-import { text } from '../text/en';
+import { useSay } from '../words/Words';
 
 interface Props {
   template: TemplateName;
@@ -11,6 +13,7 @@ interface Props {
 
 /** One slider for all, and one for each part that goes its own way. */
 export function Strengths({ template, strength, parts, onChange }: Props) {
+  const say = useSay();
   const slider = (value: number, label: string, change: (v: number) => void) => (
     <input
       type="range"
@@ -24,35 +27,36 @@ export function Strengths({ template, strength, parts, onChange }: Props) {
   );
   return (
     <section className="mt-3">
-      <h2 className="text-lg font-semibold">{text.make.strength}</h2>
-      {slider(strength, text.make.strength, (v) => onChange(v, parts))}
+      <h2 className="text-lg font-semibold">{say('make.strength')}</h2>
+      {slider(strength, say('make.strength'), (v) => onChange(v, parts))}
       <p className="flex justify-between text-sm">
-        <span>{text.make.reference}</span>
-        <span>{Math.round(100 * strength)} %</span>
-        <span>{text.make.manner}</span>
+        <span>{say('make.reference')}</span>
+        <span>{say.amount(strength, 'share')}</span>
+        <span>{say('make.manner')}</span>
       </p>
       <details className="mt-1" open={Object.keys(parts).some((p) => PARTS[template].some((q) => q.part === p))}>
-        <summary>Part by part</summary>
+        <summary>{say('make.partByPart')}</summary>
         <ul className="mt-1 grid gap-1">
-          {PARTS[template].map(({ part, words }) => {
+          {PARTS[template].map(({ part }) => {
+            const name = partName(template, part);
             const own = parts[part];
             return (
               <li key={part} className="grid grid-cols-[8.5rem_1fr_4.5rem] items-center gap-2 text-sm">
-                <span>{words}</span>
-                {slider(own ?? strength, words, (v) => onChange(strength, { ...parts, [part]: v }))}
+                <span>{say(name)}</span>
+                {slider(own ?? strength, say(name), (v) => onChange(strength, { ...parts, [part]: v }))}
                 {own === undefined ? (
-                  <span>as the rest</span>
+                  <span>{say('make.asRest')}</span>
                 ) : (
                   <button
                     type="button"
                     className="link text-left"
-                    aria-label={`${words}: as the rest`}
+                    aria-label={say('make.partAsRest', { part: name })}
                     onClick={() => {
                       const { [part]: _own, ...others } = parts;
                       onChange(strength, others);
                     }}
                   >
-                    {Math.round(100 * own)} %, undo
+                    {say('make.partOwn', { share: amount(own, 'share') })}
                   </button>
                 )}
               </li>

@@ -1,3 +1,4 @@
+import type { Message } from '@/core/message';
 import type { Landmarks } from '@/core/proportion/align';
 import type { LandmarkSet } from '../proportion/useLandmarks';
 
@@ -24,7 +25,7 @@ export interface MasterWork {
   title: string;
   pictureId: string;
   points: Record<string, Landmarks>;
-  palette: { hex: string; name: string; share: number; accent: boolean }[];
+  palette: { hex: string; share: number; accent: boolean }[];
 }
 
 /** A rule of the study, to tick off. */
@@ -32,4 +33,5 @@ export interface Rule {
   id: string;
   kind: 'feature' | 'always' | 'never';
   sentence: string;
+  said: { sentence: Message; evidence: Message } | null;
 }

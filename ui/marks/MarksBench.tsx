@@ -1,18 +1,20 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import type { Reading } from '@/core/marks/reading';
-import { kindName } from '@/core/style/words';
+import { amount, figure, Message, message, several, typed } from '@/core/message';
+import { kindName, type Telling, tellEdges, tellKind, tellReading } from '@/core/style/readings';
+import type { MARK_KINDS } from '@/core/marks/kind';
 import { Bench } from '../shared/Bench';
 import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
 import { readingWorker, wholePicture } from '../shared/reading/client';
-import { send } from '../shared/request';
+import { problemOf, send } from '../shared/request';
 import { useAct } from '../shared/useAct';
 import { StripWork, WorkStrip } from '../shared/WorkStrip';
 import { Rule, RuleList, TickRule } from '../rules/RuleList';
-import { tellKind, tellReading, type Telling } from './words';
+import { useSay } from '../words/Words';
 
 interface MarksWork extends StripWork {
   pictureWidth: number;
@@ -30,25 +32,33 @@ interface Props {
   edges: { outlined: number; sharp: number; soft: number; lost: number } | null;
   /** What else is told of the whole work: surface, colour against line, finish. */
   surface: Telling[];
-  shares: [string, number][];
+  shares: [(typeof MARK_KINDS)[number], number][];
   rules: Rule[];
-  units: 'mm' | 'inch';
 }
 
 type Rect = [number, number, number, number];
+
+/** What most of a work is made of, and what comes beside it. */
+function wholeOf(overall: Reading, shares: Props['shares']): Message {
+  const others = shares.filter(([k, v]) => k !== overall.kind && v >= 0.05).slice(0, 2);
+  const kind = kindName(overall.kind);
+  if (!others.length) return message('readings.whole', { kind });
+  const parts = others.map(([k, v]) => message('readings.part', { kind: kindName(k), share: amount(v, 'share') }));
+  return message('readings.wholeBeside', { kind, others: several(parts) });
+}
 
 export function MarksBench(props: Props) {
   return <Reader key={props.work.id} {...props} />;
 }
 
-function Reader({ studyId, works, work, ground, overall, edges, surface, shares, rules, units }: Props) {
+function Reader({ studyId, works, work, ground, overall, edges, surface, shares, rules }: Props) {
+  const say = useSay();
   const looking = useLooking();
   const { act, problem } = useAct();
-  const words = { spelling: 'british' as const, units };
   const side = Math.round(Math.min(240, Math.min(work.pictureWidth, work.pictureHeight) / 3));
   const [rect, setRect] = useState<Rect>([Math.round(work.pictureWidth * 0.1), Math.round(work.pictureHeight * 0.3), side, side]);
   const [live, setLive] = useState<{ reading: Reading; ms: number } | null>(null);
-  const [failed, setFailed] = useState<string | null>(null);
+  const [failed, setFailed] = useState<Message | null>(null);
   const grip = useRef<[number, number] | null>(null);
   const busy = useRef(false);
   const waiting = useRef<Rect | null>(null);
@@ -65,7 +75,7 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
         setLive(await readingWorker().patch(url, wanted, ground, work.widthMm === null ? null : work.widthMm / work.pictureWidth));
         setFailed(null);
       } catch (error) {
-        setFailed((error as Error).message);
+        setFailed(problemOf(error));
       } finally {
         busy.current = false;
         const again = waiting.current;
@@ -94,7 +104,7 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
           pictureId={work.pictureId}
           width={work.pictureWidth}
           height={work.pictureHeight}
-          alt={work.title}
+          alt={say.typed(work.title)}
           on={looking.on}
           className="flex-1"
           onPoint={(at) => {
@@ -132,9 +142,9 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
           <g
             tabIndex={0}
             role="slider"
-            aria-label="Reading window: arrow keys move it, plus and minus change its size"
+            aria-label={say('marks.window')}
             aria-valuenow={rect[0]}
-            aria-valuetext={`at ${rect[0]} across, ${rect[1]} down, ${rect[2]} px wide`}
+            aria-valuetext={say('marks.windowAt', { x: rect[0], y: rect[1], width: amount(rect[2], 'px') })}
             className="cursor-move"
             onKeyDown={(e) => {
               const step = e.shiftKey ? 60 : 15;
@@ -176,9 +186,9 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
       strip={<WorkStrip works={works} current={work.id} href={`/studies/${studyId}/marks`} />}
     >
       <section aria-live="polite">
-        <h2 className="text-lg font-semibold">In the window</h2>
+        <h2 className="text-lg font-semibold">{say('marks.inWindow')}</h2>
         <label className="flex items-center gap-2 text-sm">
-          size
+          {say('marks.size')}
           <input
             type="range"
             className="range range-xs w-32"
@@ -196,14 +206,14 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
               )
             }
           />
-          {live && <span>read in {Math.round(live.ms)} ms</span>}
+          {live && <span>{say('marks.readIn', { time: message('units.ms', { n: figure(live.ms) }) })}</span>}
         </label>
         {live && (
           <>
-            <p className="mt-1 text-lg">This is {tellKind(live.reading)}.</p>
+            <p className="mt-1 text-lg">{say(tellKind(live.reading))}</p>
             <ul>
-              {tellReading(live.reading, words).map((t) => (
-                <li key={t.feature}>{t.sentence.replace('of the worked part', 'of the window')}</li>
+              {tellReading(live.reading, 'window').map((t) => (
+                <li key={t.feature}>{say(t.said)}</li>
               ))}
             </ul>
             <button
@@ -211,26 +221,25 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
               className="btn btn-sm mt-2"
               onClick={() => void act(() => send('POST', `/api/works/${work.id}/pins`, { patch: rect, reading: live.reading }))}
             >
-              Keep this patch
+              {say('marks.keep')}
             </button>
           </>
         )}
-        <Notice message={failed ?? problem} />
+        <Notice said={failed ?? problem} />
       </section>
       {work.pins.length > 0 && (
         <section className="mt-3">
-          <h2 className="text-lg font-semibold">Kept patches</h2>
+          <h2 className="text-lg font-semibold">{say('marks.kept')}</h2>
           <ol className="list-decimal pl-5">
             {work.pins.map((p) => (
               <li key={p.id}>
-                {tellKind(p.reading as Reading)}
-                {(p.reading as Reading).spacing ? `; ${tellReading(p.reading as Reading, words)[0].sentence}` : '.'}{' '}
+                {say(tellKind(p.reading as Reading))} {say(tellReading(p.reading as Reading, 'window')[0].said)}{' '}
                 <button
                   type="button"
                   className="link text-sm"
                   onClick={() => void act(() => send('DELETE', `/api/works/${work.id}/pins?id=${p.id}`))}
                 >
-                  let go
+                  {say('marks.letGo')}
                 </button>
               </li>
             ))}
@@ -238,51 +247,28 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
         </section>
       )}
       <section className="mt-4 border-t border-base-300 pt-3">
-        <h2 className="text-lg font-semibold">The whole work</h2>
-        {!overall && <p>It is being measured; the reading appears here by itself.</p>}
+        <h2 className="text-lg font-semibold">{say('marks.whole')}</h2>
+        {!overall && <p>{say('marks.waiting')}</p>}
         {overall && (
           <>
-            <p>
-              Mostly {kindName(overall.kind)}
-              {shares.length > 1 &&
-                `, beside ${shares
-                  .slice(1, 3)
-                  .map(([k, v]) => `${k} (${Math.round(100 * v)} %)`)
-                  .join(' and ')}`}
-              .
-            </p>
+            <p>{say(wholeOf(overall, shares))}</p>
             <ul className="mt-1 grid gap-1">
-              {[
-                ...tellReading(overall, words),
-                ...(edges
-                  ? [
-                      {
-                        feature: 'edges.outlined',
-                        sentence: `Of the borders between tones ${Math.round(100 * edges.outlined)} % are outlined, ${Math.round(100 * edges.sharp)} % sharp, ${Math.round(100 * edges.soft)} % soft and ${Math.round(100 * edges.lost)} % lost.`,
-                      },
-                    ]
-                  : []),
-                ...surface,
-              ].map((t) => (
+              {[...tellReading(overall, 'work'), ...(edges ? [tellEdges(edges)] : []), ...surface].map((t) => (
                 <li key={t.feature} className="flex items-start gap-2">
                   <TickRule
                     studyId={studyId}
                     feature={t.feature}
-                    sentence={t.sentence}
-                    evidence={`Measured on “${work.title}”.`}
+                    said={t.said}
+                    evidence={message('readings.evidence.one', { title: typed(work.title) })}
                     ticked={rules.find((r) => r.feature === t.feature)}
                   />
-                  <span>{t.sentence}</span>
+                  <span>{say(t.said)}</span>
                 </li>
               ))}
             </ul>
             <details className="mt-2 text-sm">
-              <summary>How this was measured</summary>
-              <p>
-                Directions come from the structure tensor of the tone, spacing from single crossings along the normal, width from the
-                darkness across each line, lengths from strokes followed through their crossings. A photograph shows only the top layer; the
-                order of layers stays a guess.
-              </p>
+              <summary>{say('marks.how')}</summary>
+              <p>{say('marks.method')}</p>
             </details>
           </>
         )}

@@ -1,15 +1,18 @@
 'use client';
 import { useRef, useState } from 'react';
+import { amount } from '@/core/message';
 import { Notice } from '../shared/Notice';
 import { screenPicture } from '../shared/reading/client';
 import { send } from '../shared/request';
 import { useAct } from '../shared/useAct';
 import type { Piece } from './piece';
+import { useSay } from '../words/Words';
 
-const NAMES = ['top left', 'top right', 'bottom right', 'bottom left'];
+const CORNERS = ['tl', 'tr', 'br', 'bl'] as const;
 
 /** The photograph with the sheet's corners, to be moved where they are wrong, beside the squared-up result. */
 export function CornerEditor({ piece }: { piece: Piece }) {
+  const say = useSay();
   const [w, h] = [piece.photoWidth, piece.photoHeight];
   const [corners, setCorners] = useState<[number, number][]>(
     piece.corners ?? [
@@ -37,7 +40,7 @@ export function CornerEditor({ piece }: { piece: Piece }) {
         <div className="relative touch-none" style={{ aspectRatio: `${w} / ${h}` }}>
           <img
             src={screenPicture(piece.photoId)}
-            alt="The photograph as it was taken"
+            alt={say('pieces.photograph')}
             className="absolute inset-0 h-full w-full"
             draggable={false}
           />
@@ -49,7 +52,7 @@ export function CornerEditor({ piece }: { piece: Piece }) {
                 key={i}
                 tabIndex={0}
                 role="button"
-                aria-label={`${NAMES[i]} corner, at ${Math.round(x)} across, ${Math.round(y)} down`}
+                aria-label={say('pieces.corner', { corner: CORNERS[i], x: Math.round(x), y: Math.round(y) })}
                 className="cursor-move"
                 onPointerDown={(e) => e.currentTarget.setPointerCapture(e.pointerId)}
                 onPointerMove={(e) => e.currentTarget.hasPointerCapture(e.pointerId) && move(i, local(e))}
@@ -74,26 +77,26 @@ export function CornerEditor({ piece }: { piece: Piece }) {
           </svg>
         </div>
         <figcaption className="flex flex-wrap items-center gap-3">
-          <span>The photograph. Move a corner where it is wrong.</span>
+          <span>{say('pieces.moveCorner')}</span>
           <button
             type="button"
             className="btn btn-sm"
             disabled={!moved || busy}
             onClick={() => void act(() => send('PUT', `/api/pieces/${piece.id}/corners`, { version: piece.version, corners }))}
           >
-            Square it up again
+            {say('pieces.again')}
           </button>
         </figcaption>
-        <Notice message={problem} />
+        <Notice said={problem} />
       </figure>
       <figure className="grid content-start gap-2">
         {piece.rectifiedId ? (
-          <img src={screenPicture(piece.rectifiedId)} alt="The sheet squared up" className="w-full" />
+          <img src={screenPicture(piece.rectifiedId)} alt={say('pieces.squared')} className="w-full" />
         ) : (
-          <p className="bench-note rounded px-3 py-2">The squared-up sheet appears here when it is ready.</p>
+          <p className="bench-note rounded px-3 py-2">{say('pieces.notYet')}</p>
         )}
         <figcaption>
-          Squared up to {piece.paperWidthMm} × {piece.paperHeightMm} mm, light evened where bare sheet shows.
+          {say('pieces.squaredTo', { width: amount(piece.paperWidthMm, 'mm'), height: amount(piece.paperHeightMm, 'mm') })}
         </figcaption>
       </figure>
     </div>

@@ -1,6 +1,7 @@
 'use client';
 import Link from 'next/link';
-import { measureProportions, MEASURE_WORDS } from '@/core/proportion/measures';
+import { measureName, measureProportions } from '@/core/proportion/measures';
+import { toldMeasure } from '@/core/style/words';
 import type { TemplateName } from '@/core/proportion/templates';
 import { PlacingPrompt, PlacingView, usePlacing } from '../proportion/placing';
 import type { LandmarkSet } from '../proportion/useLandmarks';
@@ -9,7 +10,8 @@ import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
 import { TemplateChoice } from '../shared/TemplateChoice';
-import type { Piece } from './piece';
+import { pieceTitle, type Piece } from './piece';
+import { useSay } from '../words/Words';
 
 interface Props {
   base: string;
@@ -21,10 +23,11 @@ interface Props {
 
 /** The points of a piece, placed with the same tool as the master's; the comparison follows by itself. */
 export function PiecePoints({ base, piece, size, template, sets }: Props) {
+  const say = useSay();
   const looking = useLooking();
   const placing = usePlacing('piece', piece.id, template, sets);
   const measures = measureProportions(template, placing.points).filter((m) => m.value !== null);
-  const name = `${piece.student ?? 'You'}, ${piece.kind}, attempt ${piece.attempt}`;
+  const name = say(pieceTitle(piece));
   return (
     <Bench
       tools={<ToolRow {...looking} only={['mirror', 'flip', 'grid', 'quarters', 'lens']} />}
@@ -32,10 +35,10 @@ export function PiecePoints({ base, piece, size, template, sets }: Props) {
       strip={
         <p className="flex gap-4 px-5 py-2">
           <Link className="link" href={`${base}?piece=${piece.id}`}>
-            Back to its corners
+            {say('pieces.toCorners')}
           </Link>
           <Link className="link" href={base}>
-            Back to the roster
+            {say('pieces.toRoster')}
           </Link>
         </p>
       }
@@ -43,14 +46,11 @@ export function PiecePoints({ base, piece, size, template, sets }: Props) {
       <h2 className="text-lg font-semibold">{name}</h2>
       <TemplateChoice current={template} href={(t) => `${base}?piece=${piece.id}&points=${t}`} />
       <PlacingPrompt placing={placing} />
-      <Notice message={placing.problem} />
+      <Notice said={placing.problem} />
       {measures.length > 0 && (
         <ul className="mt-3 grid gap-1 text-sm">
           {measures.map((m) => (
-            <li key={m.name}>
-              {MEASURE_WORDS[m.name]}: {m.value!.toFixed(m.unit === 'degrees' ? 1 : 2)}
-              {m.unit === 'degrees' ? '°' : ''}
-            </li>
+            <li key={m.name}>{say('pieces.measure', { measure: measureName(m.name), value: toldMeasure(m) })}</li>
           ))}
         </ul>
       )}

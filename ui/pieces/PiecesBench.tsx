@@ -2,6 +2,7 @@
 import { Camera } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
+import { amount, message } from '@/core/message';
 import { Bench } from '../shared/Bench';
 import { MeasureAgain } from '../shared/MeasureAgain';
 import { Notice } from '../shared/Notice';
@@ -9,7 +10,10 @@ import { RemovalNote } from '../shared/RemovalNote';
 import { send, sendPicture } from '../shared/request';
 import { useAct } from '../shared/useAct';
 import { CornerEditor } from './CornerEditor';
-import { Piece, STATES } from './piece';
+import { kindOfPiece, Piece, pieceState, pieceTitle } from './piece';
+import { useSay } from '../words/Words';
+
+const KINDS: readonly Piece['kind'][] = ['warm-up', 'copy', 'original'];
 
 interface Props {
   studyId: string;
@@ -19,12 +23,13 @@ interface Props {
 }
 
 export function PiecesBench({ studyId, roster, pieces, current }: Props) {
+  const say = useSay();
   const piece = pieces.find((p) => p.id === current) ?? null;
   const [student, setStudent] = useState(roster[0]?.id ?? '');
   const [kind, setKind] = useState<Piece['kind']>('original');
   const [share, setShare] = useState<number | null>(null);
   const { act, problem } = useAct();
-  const people = roster.length ? roster : [{ id: '', name: 'You' }];
+  const people = roster.length ? roster : [{ id: '', name: null }];
   const base = `/studies/${studyId}/pieces`;
   const take = (file: File | undefined) => {
     if (!file) return;
@@ -39,27 +44,29 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
         const own = pieces.filter((p) => (p.studentId ?? '') === s.id);
         return (
           <li key={s.id} className="flex items-center gap-2">
-            <span className="w-20 shrink-0 truncate">{s.name}</span>
+            <span className="w-20 shrink-0 truncate">{s.name === null ? say('app.you') : say.typed(s.name)}</span>
             {own.map((p) => (
               <Link
                 key={p.id}
                 href={`${base}?piece=${p.id}`}
-                title={`${p.kind}, attempt ${p.attempt}: ${STATES[p.state]}`}
+                title={say('pieces.withState', {
+                  piece: message('pieces.attempt', { kind: kindOfPiece(p.kind), n: p.attempt }),
+                  state: message(`pieces.states.${p.state}`),
+                })}
                 className="relative block"
               >
                 <img
                   src={`/api/pictures/${p.rectifiedId ?? p.photoId}?size=small`}
-                  alt={`${s.name}, ${p.kind}, attempt ${p.attempt}, ${STATES[p.state]}`}
+                  alt={say('pieces.withState', { piece: pieceTitle(p), state: message(`pieces.states.${p.state}`) })}
                   className={`h-12 w-auto ${p.state === 'ready' ? '' : 'opacity-50'}`}
                 />
                 <span className="bench-note absolute right-0 bottom-0 px-1 text-[0.65rem]">
-                  {p.kind === 'warm-up' ? 'w' : p.kind[0]}
-                  {p.attempt}
+                  {say(`pieces.short.${p.kind}`, { n: p.attempt })}
                   {p.state === 'no-sheet' && ' !'}
                 </span>
               </Link>
             ))}
-            {own.length === 0 && <span className="text-sm">nothing yet</span>}
+            {own.length === 0 && <span className="text-sm">{say('pieces.nothing')}</span>}
           </li>
         );
       })}
@@ -72,63 +79,59 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
         piece && (
           <p className="px-5 py-2">
             <Link className="link" href={base}>
-              Back to the roster
+              {say('pieces.toRoster')}
             </Link>
           </p>
         )
       }
     >
-      <h2 className="text-lg font-semibold">Hand in a piece</h2>
+      <h2 className="text-lg font-semibold">{say('pieces.handIn')}</h2>
       <div className="mt-2 grid gap-2">
         {roster.length > 0 && (
-          <select aria-label="Student" className="select w-full" value={student} onChange={(e) => setStudent(e.target.value)}>
+          <select aria-label={say('pieces.student')} className="select w-full" value={student} onChange={(e) => setStudent(e.target.value)}>
             {roster.map((s) => (
               <option key={s.id} value={s.id}>
-                {s.name}
+                {say.typed(s.name)}
               </option>
             ))}
           </select>
         )}
         <select
-          aria-label="Kind of piece"
+          aria-label={say('pieces.kind')}
           className="select w-full"
           value={kind}
           onChange={(e) => setKind(e.target.value as Piece['kind'])}
         >
-          <option value="warm-up">warm-up</option>
-          <option value="copy">copy</option>
-          <option value="original">original</option>
+          {KINDS.map((k) => (
+            <option key={k} value={k}>
+              {say(kindOfPiece(k))}
+            </option>
+          ))}
         </select>
         <label className="btn btn-primary">
           <Camera aria-hidden className="size-5" />
-          {share === null ? 'Photograph or choose a picture' : `Sending … ${Math.round(100 * share)} %`}
+          {share === null ? say('pieces.choose') : say('pieces.sending', { share: amount(Math.round(100 * share) / 100, 'share') })}
           <input type="file" accept="image/*" capture="environment" className="sr-only" onChange={(e) => take(e.target.files?.[0])} />
         </label>
-        <p className="text-sm">
-          Lay the sheet flat, all four corners in view. The attempt’s number follows by itself. Photographs stay on this machine.
-        </p>
-        <Notice message={problem} />
+        <p className="text-sm">{say('pieces.how')}</p>
+        <Notice said={problem} />
       </div>
       {piece && (
         <section className="mt-4 border-t border-base-300 pt-3">
-          <h2 className="text-lg font-semibold">
-            {piece.student ?? 'You'}, {piece.kind}, attempt {piece.attempt}
-          </h2>
-          <p>
-            {STATES[piece.state]}. {piece.held ? '' : piece.told}
-          </p>
+          <h2 className="text-lg font-semibold">{say(pieceTitle(piece))}</h2>
+          <p>{say(pieceState(piece, piece.held ? [] : piece.told))}</p>
           {piece.held && <MeasureAgain studyId={studyId} subjectId={piece.id} held={piece.held} />}
           {piece.rectifiedId && (
             <p>
               <Link className="link" href={`${base}?piece=${piece.id}&points=figure-standing`}>
-                Place its points
+                {say('pieces.points')}
               </Link>
             </p>
           )}
           {piece.closeness !== null && (
             <p>
               <Link className="link" href={`/studies/${studyId}/compare?piece=${piece.id}`}>
-                Hold it against the master
+                {say('pieces.hold')}
               </Link>
             </p>
           )}
@@ -137,7 +140,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
             className="btn btn-sm mt-2"
             onClick={() => void act(() => send('DELETE', `/api/pieces/${piece.id}`)).then((ok) => ok && window.location.assign(base))}
           >
-            Remove this piece
+            {say('pieces.remove')}
           </button>
           <RemovalNote />
         </section>

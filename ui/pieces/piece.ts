@@ -1,4 +1,6 @@
 /** A piece as the benches show it. */
+import { Message, message, typed } from '@/core/message';
+
 export interface Piece {
   id: string;
   studentId: string | null;
@@ -7,8 +9,8 @@ export interface Piece {
   attempt: number;
   state: 'waiting' | 'ready' | 'no-sheet' | 'failed' | 'stopped';
   /** Measuring or comparing was stopped or given up. */
-  held: { state: 'stopped' | 'failed'; told: string } | null;
-  told: string;
+  held: { state: 'stopped' | 'failed'; told: Message[] } | null;
+  told: Message[];
   photoId: string;
   photoWidth: number;
   photoHeight: number;
@@ -21,10 +23,25 @@ export interface Piece {
   ownInvention: number | null;
 }
 
-export const STATES: Record<Piece['state'], string> = {
-  waiting: 'being measured',
-  ready: 'measured',
-  'no-sheet': 'no sheet found: place its corners',
-  failed: 'could not be measured',
-  stopped: 'measuring was stopped',
-};
+/** What is told of a piece beside its state, one thing after another. */
+const several = (told: readonly Message[]): Message =>
+  told.length === 1 ? told[0] : message('shared.both', { first: told[0], second: several(told.slice(1)) });
+
+/** A piece's state with what was told of it. */
+export const pieceState = ({ state }: Pick<Piece, 'state'>, told: readonly Message[]): Message =>
+  told.length
+    ? message('pieces.state', { state: message(`pieces.states.${state}`), told: several(told) })
+    : message('pieces.stateAlone', { state: message(`pieces.states.${state}`) });
+
+export const kindOfPiece = (kind: Piece['kind']): Message => message(`pieces.kinds.${kind}`);
+
+/** Whose piece it is, a name or whoever studies alone. */
+const whose = ({ student }: Pick<Piece, 'student'>) => (student === null ? message('app.you') : typed(student));
+
+/** "Abel R, original 2" */
+export const pieceName = (p: Pick<Piece, 'student' | 'kind' | 'attempt'>): Message =>
+  message('pieces.of', { who: whose(p), kind: kindOfPiece(p.kind), n: p.attempt });
+
+/** "Abel R, original, attempt 2" */
+export const pieceTitle = (p: Pick<Piece, 'student' | 'kind' | 'attempt'>): Message =>
+  message('pieces.ofAttempt', { who: whose(p), kind: kindOfPiece(p.kind), n: p.attempt });

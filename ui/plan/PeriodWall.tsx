@@ -1,14 +1,16 @@
+'use client';
+import { figure } from '@/core/message';
 import type { Entry, EntryKind } from '@/core/lesson/schedule';
-import { text } from '../text/en';
+import { useSay } from '../words/Words';
 
 /** Who does what, told by a word; the patterns only help the eye. */
-const WHO: Record<EntryKind, string> = {
+const WHO: Record<EntryKind, 'all' | 'turn' | 'watch' | 'meanwhile' | 'wait' | 'spare'> = {
   look: 'all',
   'hand-out': 'all',
-  'warm-up': 'your turn',
+  'warm-up': 'turn',
   watch: 'watch',
-  turn: 'your turn',
-  meanwhile: 'while it dries',
+  turn: 'turn',
+  meanwhile: 'meanwhile',
   wait: 'wait',
   spare: 'spare',
   'clear-up': 'all',
@@ -39,13 +41,14 @@ export function PeriodWall({
   chosen?: number | null;
   onChoose?: (step: number) => void;
 }) {
+  const say = useSay();
   return (
     <div className="grid gap-5 xl:grid-cols-2 print:grid-cols-2">
       {periods.map((entries, p) => (
-        <section key={p} aria-label={text.plan.period(p + 1)} className="break-inside-avoid-page">
+        <section key={p} aria-label={say('plan.period', { n: p + 1 })} className="break-inside-avoid-page">
           <h3 className="mb-1 font-semibold">
-            {text.plan.period(p + 1)}{' '}
-            <span className="text-sm font-normal">{text.plan.minutesOf(entries.reduce((s, e) => s + e.minutes, 0))}</span>
+            {say('plan.period', { n: p + 1 })}{' '}
+            <span className="text-sm font-normal">{say('plan.minutes', { n: entries.reduce((s, e) => s + e.minutes, 0) })}</span>
           </h3>
           <ol className="grid gap-1">
             {entries.map((e, i) => (
@@ -58,18 +61,18 @@ export function PeriodWall({
                   <span>
                     {e.step !== null && onChoose ? (
                       <button type="button" className="text-left font-semibold hover:underline" onClick={() => onChoose(e.step!)}>
-                        {e.title}
+                        {say(e.title)}
                       </button>
                     ) : (
-                      <span className={e.kind === 'turn' ? 'font-semibold' : ''}>{e.title}</span>
+                      <span className={e.kind === 'turn' ? 'font-semibold' : ''}>{say(e.title)}</span>
                     )}
-                    {e.part && <span className="text-sm"> ({e.part === 1 ? 'begun' : 'ended'})</span>}
-                    <span className="ml-2 text-xs">{WHO[e.kind]}</span>
+                    {e.part && <span className="text-sm"> {say('plan.begun', { part: e.part === 1 ? 'one' : 'two' })}</span>}
+                    <span className="ml-2 text-xs">{say(`plan.who.${WHO[e.kind]}`)}</span>
                   </span>
-                  <span className="text-right text-sm">{e.minutes} min</span>
+                  <span className="text-right text-sm">{say('units.minutes', { n: figure(e.minutes) })}</span>
                 </div>
                 {(e.kind === 'turn' ? e.part !== 2 : e.kind !== 'hand-out' && e.kind !== 'clear-up') && (
-                  <p className="ml-14 text-sm">{e.text}</p>
+                  <p className="ml-14 text-sm">{say(e.text)}</p>
                 )}
               </li>
             ))}

@@ -1,17 +1,20 @@
 'use client';
 import { Printer } from 'lucide-react';
+import { strokesTold } from '@/core/lesson/plan';
+import { message } from '@/core/message';
 import Link from 'next/link';
 import { useState } from 'react';
 import { Notice } from '../shared/Notice';
-import { text } from '../text/en';
 import { PeriodWall } from './PeriodWall';
 import { PlanSettings } from './PlanSettings';
 import { MIXED_FROM_PAINT, PlanTables, Warnings } from './PlanTables';
 import { StepList } from './StepList';
-import { PlanPage, usePlan } from './usePlan';
+import { PlanPage, planSummary, usePlan } from './usePlan';
+import { useSay } from '../words/Words';
 
 /** The lesson: what the class is and does on the right, what follows from it on the left, made anew with every change. */
 export function PlanBench({ studyId, page }: { studyId: string; page: PlanPage }) {
+  const say = useSay();
   const { draft, change, state, problem, plan } = usePlan(studyId, page);
   const [chosen, setChosen] = useState<number | null>(null);
   return (
@@ -19,14 +22,13 @@ export function PlanBench({ studyId, page }: { studyId: string; page: PlanPage }
       <div className="flex min-w-0 flex-1 flex-col gap-5 bg-base-200 p-5 lg:max-h-[calc(100vh-7.2rem)] lg:overflow-y-auto">
         <div className="flex items-center gap-4">
           <p className="flex-1" role="status">
-            {plan &&
-              `${plan.periods.length === 1 ? 'One period' : `${plan.periods.length} periods`} of ${draft.minutesPerPeriod} minutes for ${draft.classSize === 1 ? 'one student' : `${draft.classSize} students`}. ${text.shared[state]}${state === 'saving' ? '' : '.'}`}
+            {plan && say('plan.state', { summary: planSummary(plan, draft), state: message(`shared.${state}`) })}
           </p>
           <Link className="btn btn-sm" href={`/studies/${studyId}/plan/sheet`}>
-            <Printer aria-hidden className="size-4" /> {text.plan.print}
+            <Printer aria-hidden className="size-4" /> {say('plan.print')}
           </Link>
         </div>
-        {problem && <Notice message={problem} />}
+        {problem && <Notice said={problem} />}
         {plan && (
           <>
             <Warnings plan={plan} onChoose={setChosen} />
@@ -46,6 +48,7 @@ export function PlanBench({ studyId, page }: { studyId: string; page: PlanPage }
         <PlanSettings draft={draft} onChange={change} />
         <StepList
           medium={draft.medium}
+          strokes={strokesTold(page.strokes)}
           steps={draft.steps}
           plan={plan}
           chosen={chosen}

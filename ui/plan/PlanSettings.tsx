@@ -1,50 +1,56 @@
 'use client';
 import { usualSteps } from '@/core/lesson/plan';
+import { LESSON_MEDIA, mediumName } from '@/core/lesson/technique';
 import { isLessonMedium } from '@/core/lesson/techniques';
-import { text } from '../text/en';
-import { MEDIA } from '../text/media';
+import { Message, message } from '@/core/message';
 import type { PlanDraft } from './usePlan';
+import { useSay } from '../words/Words';
 
 interface Props {
   draft: PlanDraft;
-  onChange: (next: PlanDraft, label: string) => void;
+  onChange: (next: PlanDraft, label: Message) => void;
 }
 
+const INKS = ['waterproof', 'washable'] as const;
+const CONTACTS = ['light-pencil', 'straight-in'] as const;
+
 const NUMBERS = [
-  ['minutesPerPeriod', text.plan.minutes, 25, 240],
-  ['periods', text.plan.periods, 1, 12],
-  ['classSize', text.plan.size, 1, 60],
-  ['youngest', text.plan.youngest, 4, 99],
+  ['minutesPerPeriod', 25, 240],
+  ['periods', 1, 12],
+  ['classSize', 1, 60],
+  ['youngest', 4, 99],
 ] as const;
 
 /** What the lesson has to fit: medium, ink, habits of the class, time and number. */
 export function PlanSettings({ draft, onChange }: Props) {
+  const say = useSay();
   return (
     <section aria-labelledby="plan-class">
       <h2 id="plan-class" className="text-lg font-semibold">
-        {text.plan.settings}
+        {say('plan.settings')}
       </h2>
       <div className="mt-1 grid grid-cols-2 gap-x-3 gap-y-2 text-sm">
         <label className="col-span-2 grid grid-cols-[6rem_1fr] items-center gap-2">
-          {text.plan.medium}
+          {say('plan.medium')}
           <select
             className="select select-sm w-full"
             value={draft.medium}
             onChange={(e) => {
               const medium = e.target.value;
-              if (isLessonMedium(medium)) onChange({ ...draft, medium, steps: usualSteps(medium, draft) }, 'another medium');
+              if (isLessonMedium(medium))
+                onChange({ ...draft, medium, steps: usualSteps(medium, draft) }, message('edits.planField.medium'));
             }}
           >
-            {MEDIA.map(([id, name]) => (
+            {LESSON_MEDIA.map((id) => (
               <option key={id} value={id}>
-                {name}
+                {say(mediumName(id))}
               </option>
             ))}
           </select>
         </label>
-        {NUMBERS.map(([field, label, low, high]) => (
+        {NUMBERS.map(([field, low, high]) => (
           <label key={field} className="grid grid-cols-[1fr_4.5rem] items-center gap-2">
-            {label}
+            {say(`plan.${field}`)}
             <input
               type="number"
               className="input input-sm w-full"
@@ -55,27 +61,27 @@ export function PlanSettings({ draft, onChange }: Props) {
               onChange={(e) => {
                 const value = Math.round(Number(e.target.value));
                 // While a number is being typed it may still be too small: it counts once it can be meant.
-                if (value >= low && value <= high) onChange({ ...draft, [field]: value }, label.toLowerCase());
+                if (value >= low && value <= high) onChange({ ...draft, [field]: value }, message(`edits.planField.${field}`));
               }}
             />
           </label>
         ))}
         <label className="col-span-2 grid grid-cols-[6rem_1fr] items-center gap-2">
-          {text.plan.ink}
+          {say('plan.ink')}
           <select
             className="select select-sm w-full"
             value={draft.ink}
-            onChange={(e) => onChange({ ...draft, ink: e.target.value as PlanDraft['ink'] }, 'the ink')}
+            onChange={(e) => onChange({ ...draft, ink: e.target.value as PlanDraft['ink'] }, message('edits.planField.ink'))}
           >
-            {Object.entries(text.plan.inks).map(([id, name]) => (
+            {INKS.map((id) => (
               <option key={id} value={id}>
-                {name}
+                {say(`plan.inks.${id}`)}
               </option>
             ))}
           </select>
         </label>
         <label className="col-span-2 grid grid-cols-[6rem_1fr] items-center gap-2">
-          {text.plan.contact}
+          {say('plan.contact')}
           <select
             className="select select-sm w-full"
             value={draft.contact}
@@ -85,12 +91,12 @@ export function PlanSettings({ draft, onChange }: Props) {
                 contact === 'straight-in'
                   ? draft.steps.filter((s) => s.technique !== 'pencil-draft' && s.technique !== 'rub-out-pencil')
                   : draft.steps;
-              onChange({ ...draft, contact, steps: steps.length ? steps : draft.steps }, 'first contact');
+              onChange({ ...draft, contact, steps: steps.length ? steps : draft.steps }, message('edits.planField.contact'));
             }}
           >
-            {Object.entries(text.plan.contacts).map(([id, name]) => (
+            {CONTACTS.map((id) => (
               <option key={id} value={id}>
-                {name}
+                {say(`plan.contacts.${id}`)}
               </option>
             ))}
           </select>
@@ -100,17 +106,17 @@ export function PlanSettings({ draft, onChange }: Props) {
             type="checkbox"
             className="checkbox checkbox-sm"
             checked={draft.erasing}
-            onChange={(e) => onChange({ ...draft, erasing: e.target.checked }, 'rubbing out')}
+            onChange={(e) => onChange({ ...draft, erasing: e.target.checked }, message('edits.planField.erasing'))}
           />
-          {text.plan.erasing}
+          {say('plan.erasing')}
         </label>
       </div>
       <button
         type="button"
         className="link mt-2 text-sm"
-        onClick={() => onChange({ ...draft, steps: usualSteps(draft.medium, draft) }, 'the usual lesson')}
+        onClick={() => onChange({ ...draft, steps: usualSteps(draft.medium, draft) }, message('edits.planField.usual'))}
       >
-        {text.plan.usual}
+        {say('plan.usual')}
       </button>
     </section>
   );

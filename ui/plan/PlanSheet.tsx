@@ -1,9 +1,12 @@
+'use client';
+import { typed } from '@/core/message';
 import { makePlan } from '@/core/lesson/plan';
 import { CheckBar } from '../shared/CheckBar';
 import { PrintButton } from '../shared/PrintButton';
 import { PeriodWall } from './PeriodWall';
 import { MIXED_FROM_PAINT, PlanTables, Warnings } from './PlanTables';
 import type { PlanPage } from './usePlan';
+import { useSay } from '../words/Words';
 
 /** The lesson on paper: periods, what to mind, tables and cautions, with the teacher's own notes. */
 export function PlanSheet({
@@ -19,7 +22,8 @@ export function PlanSheet({
   date: string;
   paper: 'A4' | 'letter';
 }) {
-  const plan = makePlan({ ...page.plan, sheetMm: page.sheetMm, shares: page.shares });
+  const say = useSay();
+  const plan = makePlan({ ...page.plan, sheetMm: page.sheetMm, shares: page.shares, strokes: page.strokes });
   const notes = plan.steps.filter((s) => s.note);
   return (
     <div className="bg-white p-6 text-black print:p-0" data-theme="oldhand-day">
@@ -27,30 +31,36 @@ export function PlanSheet({
       <PrintButton />
       <div className="grid max-w-[190mm] gap-5 text-[0.86rem]">
         <div>
-          <h1 className="text-2xl font-semibold">{study}</h1>
+          <h1 className="text-2xl font-semibold">{say.typed(study)}</h1>
           <p>
-            after {master}; {page.plan.classSize} students, {plan.periods.length} × {page.plan.minutesPerPeriod} minutes; {date}
+            {say('plan.sheet.head', {
+              master: typed(master),
+              students: page.plan.classSize,
+              periods: plan.periods.length,
+              minutes: page.plan.minutesPerPeriod,
+              date: typed(say.day(date)),
+            })}
           </p>
         </div>
         <PeriodWall periods={plan.periods} />
         {notes.length > 0 && (
           <section>
-            <h2 className="text-lg font-semibold">Notes</h2>
+            <h2 className="text-lg font-semibold">{say('plan.sheet.notes')}</h2>
             <ul>
               {notes.map((s) => (
-                <li key={s.technique}>
-                  {s.name}: {s.note}
-                </li>
+                <li key={s.technique}>{say('plan.sheet.note', { step: s.name, note: typed(s.note) })}</li>
               ))}
             </ul>
           </section>
         )}
         <section className="break-inside-avoid">
-          <h2 className="text-lg font-semibold">Step by step</h2>
+          <h2 className="text-lg font-semibold">{say('plan.sheet.stepByStep')}</h2>
           <ol className="ml-5 list-decimal">
             {plan.steps.map((s, i) => (
               <li key={i} className="break-inside-avoid">
-                <strong>{s.name}</strong>, {s.minutes} min{s.dry > 0 ? `, dries in ${s.dry} min` : ''}. {s.mind.join(' ')}
+                <strong>{say(s.name)}</strong>
+                {say(s.dry > 0 ? 'plan.sheet.dries' : 'plan.sheet.minutes', { n: s.minutes, dry: s.dry })}.{' '}
+                {s.mind.map((m) => say(m)).join(' ')}
               </li>
             ))}
           </ol>

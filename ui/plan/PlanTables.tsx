@@ -1,26 +1,29 @@
-import { AMOUNT_WORDS, Plan } from '@/core/lesson/plan';
-import { paintForPalette } from '@/core/lesson/quantities';
-import { text } from '../text/en';
+'use client';
+import { figure, typed } from '@/core/message';
+import { Plan } from '@/core/lesson/plan';
+import { amountNeeded, paintForPalette } from '@/core/lesson/quantities';
 import type { PlanPage } from './usePlan';
+import { useSay } from '../words/Words';
 
 export function Warnings({ plan, onChoose }: { plan: Plan; onChoose?: (step: number) => void }) {
+  const say = useSay();
   return (
     <section aria-labelledby="plan-warnings">
       <h2 id="plan-warnings" className="text-lg font-semibold">
-        {text.plan.warnings}
+        {say('plan.warnings')}
       </h2>
-      {plan.warnings.length === 0 && <p>{text.plan.nothingToMind}</p>}
+      {plan.warnings.length === 0 && <p>{say('plan.nothingToMind')}</p>}
       <ul className="grid gap-2">
         {plan.warnings.map((w, i) => (
           <li key={i} className="grid grid-cols-[4.5rem_1fr] gap-2">
             <span className={`text-sm ${w.weight === 'spoils' ? 'font-bold' : w.weight === 'risks' ? 'font-semibold' : ''}`}>
-              {text.plan.weights[w.weight]}
+              {say(`plan.weights.${w.weight}`)}
             </span>
             <span>
-              {w.reason} <em>{w.remedy}</em>
+              {say(w.reason)} <em>{say(w.remedy)}</em>
               {w.step !== null && onChoose && (
                 <button type="button" className="link ml-2 text-sm" onClick={() => onChoose(w.step!)}>
-                  show the step
+                  {say('plan.showStep')}
                 </button>
               )}
             </span>
@@ -48,6 +51,7 @@ export function PlanTables({
   /** Whether the medium is mixed from paint, so that the palette's amounts are of use. */
   paints: boolean;
 }) {
+  const say = useSay();
   const mixed = paintForPalette(
     palette.filter((c) => !c.ground),
     sheetMm,
@@ -56,50 +60,48 @@ export function PlanTables({
   return (
     <div className="grid gap-x-8 gap-y-4 md:grid-cols-2 print:grid-cols-2">
       <section className="break-inside-avoid">
-        <h2 className="text-lg font-semibold">{text.plan.materials}</h2>
+        <h2 className="text-lg font-semibold">{say('plan.materials')}</h2>
         <table className="w-full text-sm">
           <thead className="sr-only">
             <tr>
-              <th scope="col">what</th>
-              <th scope="col">how many or how much</th>
-              <th scope="col">how it is reckoned</th>
+              <th scope="col">{say('plan.what')}</th>
+              <th scope="col">{say('plan.much')}</th>
+              <th scope="col">{say('plan.reckoned')}</th>
             </tr>
           </thead>
           <tbody>
             {plan.materials.map((m) => (
               <tr key={m.id} className="border-t border-base-300 align-top">
-                <td className="py-0.5">{m.name}</td>
-                <td className="px-3 py-0.5 text-right whitespace-nowrap">{AMOUNT_WORDS[m.unit](m.amount)}</td>
-                <td className="py-0.5">{m.how}</td>
+                <td className="py-0.5">{say(m.name)}</td>
+                <td className="px-3 py-0.5 text-right whitespace-nowrap">{say(amountNeeded(m))}</td>
+                <td className="py-0.5">{say(m.how)}</td>
               </tr>
             ))}
           </tbody>
         </table>
-        <p className="mt-1 text-sm">
-          {measuredOn ? text.plan.measuredOn(measuredOn) : text.plan.unmeasured} Check against a trial of your own.
-        </p>
+        <p className="mt-1 text-sm">{measuredOn ? say('plan.measuredOn', { work: typed(measuredOn) }) : say('plan.unmeasured')}</p>
       </section>
       <div className="grid content-start gap-4">
         {paints && mixed.length > 0 && (
           <section className="break-inside-avoid">
-            <h2 className="text-lg font-semibold">{text.plan.colours}</h2>
+            <h2 className="text-lg font-semibold">{say('plan.colours')}</h2>
             <ul className="grid gap-1">
               {mixed.map((c) => (
                 <li key={c.hex} className="flex items-center gap-2 text-sm">
                   <span aria-hidden className="size-5 border border-base-content/40" style={{ background: c.hex }} />
-                  <span className="flex-1">{c.name}</span>
-                  <span>{c.ml} ml</span>
+                  <span className="flex-1">{say(c.name)}</span>
+                  <span>{say('units.ml', { n: figure(c.ml) })}</span>
                 </li>
               ))}
             </ul>
-            <p className="text-xs">{text.plan.coloursHow}</p>
+            <p className="text-xs">{say('plan.coloursHow')}</p>
           </section>
         )}
         <section className="break-inside-avoid">
-          <h2 className="text-lg font-semibold">{text.plan.cautions}</h2>
+          <h2 className="text-lg font-semibold">{say('plan.cautions')}</h2>
           <ul className="ml-5 list-disc text-sm">
             {plan.cautions.map((c) => (
-              <li key={c}>{c}</li>
+              <li key={c.key + JSON.stringify(c.values ?? '')}>{say(c)}</li>
             ))}
           </ul>
         </section>

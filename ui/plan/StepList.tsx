@@ -5,31 +5,34 @@ import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, X } from 'lucide-react';
 import { useId } from 'react';
 import type { Plan, PlanStep } from '@/core/lesson/plan';
-import type { LessonMedium } from '@/core/lesson/technique';
+import { LessonMedium, techniqueName, techniqueSays } from '@/core/lesson/technique';
+import { figure, Message, message, Values } from '@/core/message';
 import { techniqueOf, techniquesFor } from '@/core/lesson/techniques';
-import { text } from '../text/en';
+import { useSay } from '../words/Words';
 
 interface Props {
   medium: LessonMedium;
+  strokes: Values;
   steps: PlanStep[];
   plan: Plan | null;
   chosen: number | null;
   onChoose: (step: number | null) => void;
-  onChange: (steps: PlanStep[], label: string) => void;
+  onChange: (steps: PlanStep[], label: Message) => void;
 }
 
 /** The techniques of the lesson in order: dragged by the grip or moved with space and the arrow keys, opened for their details. */
-export function StepList({ medium, steps, plan, chosen, onChoose, onChange }: Props) {
+export function StepList({ medium, strokes, steps, plan, chosen, onChoose, onChange }: Props) {
+  const say = useSay();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const dndId = useId();
   const ids = steps.map((s, i) => `${s.technique}:${i}`);
-  const name = (i: number) => techniqueOf(steps[i].technique)?.name ?? steps[i].technique;
+  const name = (i: number) => techniqueName(steps[i].technique);
   return (
     <section className="mt-5">
-      <h2 className="text-lg font-semibold">{text.plan.steps}</h2>
+      <h2 className="text-lg font-semibold">{say('plan.steps')}</h2>
       <DndContext
         id={dndId}
         sensors={sensors}
@@ -37,7 +40,7 @@ export function StepList({ medium, steps, plan, chosen, onChoose, onChange }: Pr
         onDragEnd={({ active, over }) => {
           const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over?.id))];
           if (from >= 0 && to >= 0 && from !== to) {
-            onChange(arrayMove(steps, from, to), `moving “${name(from)}”`);
+            onChange(arrayMove(steps, from, to), message('edits.moveStep', { step: name(from) }));
             onChoose(null);
           }
         }}
@@ -47,6 +50,7 @@ export function StepList({ medium, steps, plan, chosen, onChoose, onChange }: Pr
             {steps.map((s, i) => (
               <StepRow
                 key={ids[i]}
+                strokes={strokes}
                 id={ids[i]}
                 step={s}
                 name={name(i)}
@@ -62,14 +66,14 @@ export function StepList({ medium, steps, plan, chosen, onChoose, onChange }: Pr
                 onRemove={() => {
                   onChange(
                     steps.filter((_, k) => k !== i),
-                    `leaving out “${name(i)}”`,
+                    message('edits.leaveOut', { step: name(i) }),
                   );
                   onChoose(null);
                 }}
                 onSet={(next) =>
                   onChange(
                     steps.map((o, k) => (k === i ? next : o)),
-                    `“${name(i)}”`,
+                    message('edits.step', { step: name(i) }),
                   )
                 }
                 mind={plan?.steps[i]?.mind ?? []}
@@ -79,18 +83,22 @@ export function StepList({ medium, steps, plan, chosen, onChoose, onChange }: Pr
         </SortableContext>
       </DndContext>
       <select
-        aria-label={text.plan.add}
+        aria-label={say('plan.add')}
         className="select select-sm mt-2 w-full"
         value=""
         onChange={(e) => {
           const added = techniqueOf(e.target.value);
-          if (added) onChange([...steps, { technique: added.id, minutes: null, dry: null, note: '' }], `adding “${added.name}”`);
+          if (added)
+            onChange(
+              [...steps, { technique: added.id, minutes: null, dry: null, note: '' }],
+              message('edits.addStep', { step: techniqueName(added.id) }),
+            );
         }}
       >
-        <option value="">{text.plan.add} …</option>
+        <option value="">{say('plan.addOne')}</option>
         {techniquesFor(medium).map((t) => (
           <option key={t.id} value={t.id}>
-            {t.name}
+            {say(techniqueName(t.id))}
           </option>
         ))}
       </select>
@@ -101,17 +109,33 @@ export function StepList({ medium, steps, plan, chosen, onChoose, onChange }: Pr
 interface RowProps {
   id: string;
   step: PlanStep;
-  name: string;
+  name: Message;
   minutes: number | null;
-  weight: keyof typeof text.plan.weights | null;
+  weight: Plan['warnings'][number]['weight'] | null;
   open: boolean;
-  mind: string[];
+  mind: Message[];
+  /** The master's strokes as the sentences take them. */
+  strokes: Values;
   onToggle: () => void;
   onRemove: () => void;
   onSet: (step: PlanStep) => void;
 }
 
-function StepRow({ id, step, name, minutes, weight, open, mind, onToggle, onRemove, onSet }: RowProps) {
+/** What is said of an open step, by heading. */
+const SAYS = [
+  [
+    ['watchFor', 'watch'],
+    ['easier', 'easier'],
+    ['bolder', 'bolder'],
+  ],
+  [
+    ['quick', 'extra'],
+    ['stuck', 'stuck'],
+  ],
+] as const;
+
+function StepRow({ id, strokes, step, name, minutes, weight, open, mind, onToggle, onRemove, onSet }: RowProps) {
+  const say = useSay();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
   const t = techniqueOf(step.technique);
   const number = (value: string) => (value === '' ? null : Math.max(0, Math.round(Number(value))));
@@ -125,7 +149,7 @@ function StepRow({ id, step, name, minutes, weight, open, mind, onToggle, onRemo
         <button
           type="button"
           className="cursor-grab p-1"
-          aria-label={`Move “${name}”`}
+          aria-label={say('plan.move', { step: name })}
           {...attributes}
           {...listeners}
           suppressHydrationWarning
@@ -133,31 +157,34 @@ function StepRow({ id, step, name, minutes, weight, open, mind, onToggle, onRemo
           <GripVertical aria-hidden className="size-4" />
         </button>
         <button type="button" aria-expanded={open} className="flex-1 py-1 text-left hover:underline" onClick={onToggle}>
-          {name}
-          {weight && <span className="ml-2 text-xs font-semibold">{text.plan.weights[weight]}</span>}
+          {say(name)}
+          {weight && <span className="ml-2 text-xs font-semibold">{say(`plan.weights.${weight}`)}</span>}
         </button>
-        <span className="text-sm">{minutes === null ? '' : `${minutes} min`}</span>
-        <button type="button" className="p-1" aria-label={`Leave out “${name}”`} onClick={onRemove}>
+        <span className="text-sm">{minutes === null ? '' : say('units.minutes', { n: figure(minutes) })}</span>
+        <button type="button" className="p-1" aria-label={say('plan.leaveOut', { step: name })} onClick={onRemove}>
           <X aria-hidden className="size-4" />
         </button>
       </div>
       {open && t && (
         <div className="grid gap-1 pb-2 pl-7 text-sm">
-          <p>{t.does}</p>
+          <p>{say(techniqueSays(t.id, 'does', strokes))}</p>
           {mind.map((m) => (
-            <p key={m} className="font-semibold">
-              {m}
+            <p key={m.key} className="font-semibold">
+              {say(m)}
             </p>
           ))}
-          <p>
-            <strong>Watch for</strong> {t.watch}. <strong>Easier:</strong> {t.easier}. <strong>Bolder:</strong> {t.bolder}.
-          </p>
-          <p>
-            <strong>For the quick:</strong> {t.extra}. <strong>Stuck?</strong> {t.stuck}.
-          </p>
+          {SAYS.map((line) => (
+            <p key={line[0][0]}>
+              {line.map(([heading, what]) => (
+                <span key={what}>
+                  <strong>{say(`plan.${heading}`)}</strong> {say(techniqueSays(t.id, what))}{' '}
+                </span>
+              ))}
+            </p>
+          ))}
           <div className="flex flex-wrap gap-3">
             <label className="flex items-center gap-1">
-              minutes
+              {say('plan.minutesField')}
               <input
                 type="number"
                 min={1}
@@ -169,7 +196,7 @@ function StepRow({ id, step, name, minutes, weight, open, mind, onToggle, onRemo
               />
             </label>
             <label className="flex items-center gap-1">
-              dries in
+              {say('plan.driesIn')}
               <input
                 type="number"
                 min={0}
@@ -179,13 +206,13 @@ function StepRow({ id, step, name, minutes, weight, open, mind, onToggle, onRemo
                 value={step.dry ?? ''}
                 onChange={(e) => onSet({ ...step, dry: number(e.target.value) })}
               />
-              min
+              {say('plan.minutesShort')}
             </label>
           </div>
           <input
-            aria-label={`Note on “${name}”`}
+            aria-label={say('plan.noteOn', { step: name })}
             className="border-b border-base-content/40 bg-transparent"
-            placeholder="your note, printed with the step"
+            placeholder={say('plan.note')}
             maxLength={500}
             value={step.note}
             onChange={(e) => onSet({ ...step, note: e.target.value })}

@@ -1,11 +1,12 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { makePlan, Plan } from '@/core/lesson/plan';
+import { Message, message } from '@/core/message';
+import { makePlan, MeasuredStrokes, Plan } from '@/core/lesson/plan';
 import type { PlanStep } from '@/core/lesson/plan';
 import type { WorkedShares } from '@/core/lesson/quantities';
 import type { LessonMedium } from '@/core/lesson/technique';
 import { edited, STEPPED } from '../shared/EditBar';
-import { get, RequestError, send } from '../shared/request';
+import { get, problemOf, RequestError, send } from '../shared/request';
 
 export interface PlanDraft {
   medium: LessonMedium;
@@ -24,9 +25,14 @@ export interface PlanPage {
   version: number;
   sheetMm: [number, number];
   shares: WorkedShares;
-  palette: { name: string; hex: string; share: number; ground: boolean; accent: boolean }[];
+  palette: { name: Message; hex: string; share: number; ground: boolean; accent: boolean }[];
+  strokes: MeasuredStrokes;
   measuredOn: string | null;
 }
+
+/** "Two periods of 50 minutes for 12 students." */
+export const planSummary = (plan: Plan, { minutesPerPeriod, classSize }: PlanDraft): Message =>
+  message('plan.summary', { periods: plan.periods.length, minutes: minutesPerPeriod, students: classSize });
 
 const PAUSE = 600;
 
@@ -34,7 +40,7 @@ const PAUSE = 600;
 export function usePlan(studyId: string, page: PlanPage) {
   const [draft, setDraft] = useState(page.plan);
   const [state, setState] = useState<'saved' | 'saving' | 'failed'>('saved');
-  const [problem, setProblem] = useState<string | null>(null);
+  const [problem, setProblem] = useState<Message | null>(null);
   const version = useRef(page.version);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const chain = useRef(Promise.resolve());
@@ -50,7 +56,7 @@ export function usePlan(studyId: string, page: PlanPage) {
     return () => window.removeEventListener(STEPPED, again);
   }, [reload]);
   const change = useCallback(
-    (next: PlanDraft, label: string) => {
+    (next: PlanDraft, label: Message) => {
       setDraft(next);
       setState('saving');
       if (timer.current) clearTimeout(timer.current);
@@ -64,7 +70,7 @@ export function usePlan(studyId: string, page: PlanPage) {
             edited();
           } catch (error) {
             setState('failed');
-            setProblem((error as Error).message);
+            setProblem(problemOf(error));
             if (error instanceof RequestError && error.status === 409) await reload().catch(() => undefined);
           }
         });
@@ -72,12 +78,12 @@ export function usePlan(studyId: string, page: PlanPage) {
     },
     [path, reload],
   );
-  const made = useMemo<{ plan: Plan | null; problem: string | null }>(() => {
+  const made = useMemo<{ plan: Plan | null; problem: Message | null }>(() => {
     try {
-      return { plan: makePlan({ ...draft, sheetMm: page.sheetMm, shares: page.shares }), problem: null };
+      return { plan: makePlan({ ...draft, sheetMm: page.sheetMm, shares: page.shares, strokes: page.strokes }), problem: null };
     } catch (error) {
-      return { plan: null, problem: (error as Error).message };
+      return { plan: null, problem: problemOf(error) };
     }
-  }, [draft, page.sheetMm, page.shares]);
+  }, [draft, page.sheetMm, page.shares, page.strokes]);
   return { draft, change, state, problem: problem ?? made.problem, plan: made.plan };
 }

@@ -1,5 +1,8 @@
+'use client';
+import { amount, Message, typed } from '@/core/message';
 import { placeOnSheet, transferPoint } from '@/core/proportion/transfer';
 import { PrintButton } from '../shared/PrintButton';
+import { useSay } from '../words/Words';
 
 interface Props {
   study: string;
@@ -8,11 +11,12 @@ interface Props {
   source: [number, number];
   paper: [number, number];
   columns: number;
-  points: { name: string; words: string; at: [number, number] }[];
+  points: { name: string; said: Message; at: [number, number] }[];
 }
 
 /** A printed sheet at true scale: the grid for the class's paper, the landmarks on it, and every point in mm from the edges. */
 export function GridSheet({ study, work, date, source, paper, columns, points }: Props) {
+  const say = useSay();
   const placing = placeOnSheet(source, paper, 'fit', 12);
   const side = placing.width / columns;
   const rows = Math.floor(placing.height / side + 1e-6);
@@ -20,7 +24,7 @@ export function GridSheet({ study, work, date, source, paper, columns, points }:
     ...p,
     t: transferPoint(placing, [p.at[0] / source[0], p.at[1] / source[1]], columns),
   }));
-  const mm = (v: number) => v.toFixed(0);
+  const mm = (v: number) => say.amount(v, 'mm');
   return (
     <div className="overflow-auto bg-base-200 p-5 print:bg-white print:p-0">
       <style>{`@page { size: ${paper[0]}mm ${paper[1]}mm; margin: 0 } @media print { header, nav { display: none } }`}</style>
@@ -32,7 +36,7 @@ export function GridSheet({ study, work, date, source, paper, columns, points }:
         viewBox={`0 0 ${paper[0]} ${paper[1]}`}
         className="bg-white text-black"
         role="img"
-        aria-label={`Grid sheet for ${work}`}
+        aria-label={say('proportion.sheet.name', { work: typed(work) })}
         style={{ breakAfter: 'page' }}
       >
         <rect x={placing.left} y={placing.top} width={placing.width} height={placing.height} fill="none" stroke="#555" strokeWidth="0.25" />
@@ -71,18 +75,19 @@ export function GridSheet({ study, work, date, source, paper, columns, points }:
         <g transform={`translate(12 ${paper[1] - 4})`}>
           <path d="M0 -2v2h100v-2" fill="none" stroke="#000" strokeWidth="0.25" />
           <text x="102" y="0" fontSize="2.8">
-            This bar is 100 mm. {study}, {work}, {date}. Squares of {side.toFixed(1)} mm.
+            {say('proportion.sheet.foot', { study: typed(study), work: typed(work), date: typed(say.day(date)), side: amount(side, 'mm') })}
           </text>
         </g>
       </svg>
       {told.length > 0 && (
         <table className="mt-4 max-w-3xl bg-white text-sm text-black print:m-[12mm]">
-          <caption className="text-left text-lg font-semibold">Points on the sheet, in mm</caption>
+          <caption className="text-left text-lg font-semibold">{say('proportion.sheet.points')}</caption>
           <thead>
             <tr className="text-left">
-              {['', 'point', 'from left', 'from top', 'from right', 'from bottom', 'square', 'fold'].map((h) => (
+              <th scope="col" />
+              {(['point', 'left', 'top', 'right', 'bottom', 'square', 'fold'] as const).map((h) => (
                 <th key={h} scope="col" className="px-2">
-                  {h}
+                  {say(`proportion.sheet.${h}`)}
                 </th>
               ))}
             </tr>
@@ -91,17 +96,13 @@ export function GridSheet({ study, work, date, source, paper, columns, points }:
             {told.map((p, i) => (
               <tr key={p.name} className="border-t border-gray-300">
                 <td className="px-2">{i + 1}</td>
-                <td className="px-2">{p.words}</td>
+                <td className="px-2">{say(p.said)}</td>
                 <td className="px-2 text-right">{mm(p.t.left)}</td>
                 <td className="px-2 text-right">{mm(p.t.top)}</td>
                 <td className="px-2 text-right">{mm(p.t.right)}</td>
                 <td className="px-2 text-right">{mm(p.t.bottom)}</td>
-                <td className="px-2">
-                  {p.t.square.column} across, {p.t.square.row} down
-                </td>
-                <td className="px-2">
-                  {p.t.fold.column}, {p.t.fold.row}
-                </td>
+                <td className="px-2">{say('proportion.sheet.squareAt', p.t.square)}</td>
+                <td className="px-2">{say('proportion.sheet.foldAt', p.t.fold)}</td>
               </tr>
             ))}
           </tbody>

@@ -1,23 +1,26 @@
 'use client';
 import { useRef } from 'react';
+import { Message, message } from '@/core/message';
+import { useSay } from '../words/Words';
 
 export type Points = Record<string, [number, number]>;
 
 interface Props {
   points: Points;
-  names: readonly { name: string; words: string }[];
+  names: readonly { name: string; said: Message }[];
   selected: string | null;
   width: number;
   onSelect: (name: string) => void;
   /** While a handle moves. */
   onDrag: (name: string, at: [number, number]) => void;
   /** When it has come to rest: worth saving. */
-  onRest: (label: string) => void;
+  onRest: (label: Message) => void;
   onRemove: (name: string) => void;
 }
 
 /** The placed points over a picture: a cross with a ring each, moved by pointer or arrow keys, removed with Delete. */
 export function LandmarkLayer({ points, names, selected, width, onSelect, onDrag, onRest, onRemove }: Props) {
+  const say = useSay();
   const svg = useRef<SVGGElement>(null);
   const moving = useRef<string | null>(null);
   const size = width / 90;
@@ -30,7 +33,7 @@ export function LandmarkLayer({ points, names, selected, width, onSelect, onDrag
     <g ref={svg}>
       {names
         .filter((n) => points[n.name])
-        .map(({ name, words }) => {
+        .map(({ name, said }) => {
           const [x, y] = points[name];
           const here = name === selected;
           return (
@@ -38,7 +41,7 @@ export function LandmarkLayer({ points, names, selected, width, onSelect, onDrag
               key={name}
               tabIndex={0}
               role="button"
-              aria-label={`${words}, at ${Math.round(x)} across, ${Math.round(y)} down`}
+              aria-label={say('proportion.handle', { point: said, x: Math.round(x), y: Math.round(y) })}
               className="cursor-move"
               onFocus={() => onSelect(name)}
               onKeyDown={(e) => {
@@ -47,7 +50,7 @@ export function LandmarkLayer({ points, names, selected, width, onSelect, onDrag
                 if (by) {
                   e.preventDefault();
                   onDrag(name, [x + by[0], y + by[1]]);
-                  onRest(`moving “${words}”`);
+                  onRest(message('edits.movePoint', { point: said }));
                 } else if (e.key === 'Delete' || e.key === 'Backspace') {
                   e.preventDefault();
                   onRemove(name);
@@ -61,7 +64,7 @@ export function LandmarkLayer({ points, names, selected, width, onSelect, onDrag
               }}
               onPointerMove={(e) => moving.current === name && onDrag(name, local(e))}
               onPointerUp={() => {
-                if (moving.current === name) onRest(`moving “${words}”`);
+                if (moving.current === name) onRest(message('edits.movePoint', { point: said }));
                 moving.current = null;
               }}
             >

@@ -1,7 +1,9 @@
 'use client';
 import Link from 'next/link';
 import { useState } from 'react';
-import { measureProportions, MEASURE_WORDS, VITRUVIUS } from '@/core/proportion/measures';
+import { Message, message, typed } from '@/core/message';
+import { measureName, measureProportions, Proportion, VITRUVIUS } from '@/core/proportion/measures';
+import { toldMeasure } from '@/core/style/words';
 import type { TemplateName } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
 import { ToolRow } from '../shared/looking/ToolRow';
@@ -12,6 +14,7 @@ import { StripWork, WorkStrip } from '../shared/WorkStrip';
 import { Rule, RuleList, TickRule } from '../rules/RuleList';
 import { PlacingPrompt, PlacingView, usePlacing } from './placing';
 import type { LandmarkSet } from './useLandmarks';
+import { useSay } from '../words/Words';
 
 interface ProportionWork extends StripWork {
   pictureWidth: number;
@@ -33,6 +36,7 @@ export function ProportionBench(props: Props) {
 }
 
 function Placing({ studyId, works, work, template, rules }: Props & { work: ProportionWork }) {
+  const say = useSay();
   const looking = useLooking();
   const placing = usePlacing('work', work.id, template, work.sets);
   const [lens, setLens] = useState(true);
@@ -43,7 +47,7 @@ function Placing({ studyId, works, work, template, rules }: Props & { work: Prop
       picture={
         <PlacingView
           placing={placing}
-          picture={{ id: work.pictureId, width: work.pictureWidth, height: work.pictureHeight, alt: work.title }}
+          picture={{ id: work.pictureId, width: work.pictureWidth, height: work.pictureHeight, alt: say.typed(work.title) }}
           on={looking.on}
           lens={lens}
         />
@@ -53,16 +57,24 @@ function Placing({ studyId, works, work, template, rules }: Props & { work: Prop
       <TemplateChoice current={template} href={(t) => `${base}?work=${work.id}&template=${t}`} />
       <PlacingPrompt placing={placing}>
         <label className="inline-flex items-center gap-1">
-          <input type="checkbox" className="checkbox checkbox-xs" checked={lens} onChange={(e) => setLens(e.target.checked)} /> lens while
-          placing
+          <input type="checkbox" className="checkbox checkbox-xs" checked={lens} onChange={(e) => setLens(e.target.checked)} />{' '}
+          {say('proportion.lens')}
         </label>
       </PlacingPrompt>
-      <Notice message={placing.problem} />
+      <Notice said={placing.problem} />
       <MeasureTable studyId={studyId} works={works} work={work} template={template} points={placing.points} rules={rules} />
       <GridLinks studyId={studyId} workId={work.id} template={template} />
       <RuleList studyId={studyId} rules={rules} />
     </Bench>
   );
+}
+
+/** Where a measure comes from, and what nature has in its place. */
+function evidenceOf(title: string, works: number, { canon, factor, name, unit }: Proportion): Message {
+  const evidence = works > 1 ? message('readings.evidence.mean', { n: works }) : message('readings.evidence.one', { title: typed(title) });
+  return canon === null || factor === null
+    ? evidence
+    : message('readings.evidence.nature', { evidence, canon: toldMeasure({ name, unit, value: canon }) });
 }
 
 function MeasureTable({
@@ -80,30 +92,29 @@ function MeasureTable({
   points: LandmarkSet['points'];
   rules: Rule[];
 }) {
+  const say = useSay();
   const rows = measureProportions(template, points)
     .filter((r) => r.value !== null)
     .sort((a, b) => Math.abs(Math.log(b.factor ?? 1)) - Math.abs(Math.log(a.factor ?? 1)));
   const others = works
     .filter((w) => w.id !== work.id)
     .flatMap((w) => w.sets.filter((s) => s.template === template).map((s) => measureProportions(template, s.points)));
-  if (!rows.length)
-    return <p className="mt-3">Measures appear as soon as their points are placed. The largest departures from nature come first.</p>;
-  const digits = (unit: string) => (unit === 'degrees' ? 1 : 2);
+  if (!rows.length) return <p className="mt-3">{say('proportion.none')}</p>;
   return (
     <table className="mt-3 w-full text-sm">
-      <caption className="text-left text-lg font-semibold">Measures, biggest departures first</caption>
+      <caption className="text-left text-lg font-semibold">{say('proportion.title')}</caption>
       <thead>
         <tr className="text-left">
-          <th scope="col">rule</th>
-          <th scope="col">measure</th>
+          <th scope="col">{say('proportion.columns.rule')}</th>
+          <th scope="col">{say('proportion.columns.measure')}</th>
           <th scope="col" className="text-right">
-            here
+            {say('proportion.columns.here')}
           </th>
           <th scope="col" className="text-right">
-            nature
+            {say('proportion.columns.nature')}
           </th>
           <th scope="col" className="text-right">
-            times
+            {say('proportion.columns.times')}
           </th>
         </tr>
       </thead>
@@ -112,8 +123,8 @@ function MeasureTable({
           const elsewhere = others.flatMap((o) => o.filter((p) => p.name === r.name && p.value !== null).map((p) => p.value!));
           const mean = [r.value!, ...elsewhere].reduce((s, v) => s + v, 0) / (elsewhere.length + 1);
           const feature = `proportion.${r.name}`;
-          const words = MEASURE_WORDS[r.name];
-          const unit = r.unit === 'degrees' ? '°' : '';
+          const measure = measureName(r.name);
+          const told = (value: number) => say(toldMeasure({ ...r, value }));
           return (
             <tr key={r.name} className="border-t border-base-300 align-top">
               <td className="py-1">
@@ -121,19 +132,21 @@ function MeasureTable({
                   studyId={studyId}
                   feature={feature}
                   ticked={rules.find((q) => q.feature === feature)}
-                  sentence={`${words[0].toUpperCase()}${words.slice(1)}: ${mean.toFixed(digits(r.unit))}${unit}.`}
-                  evidence={`${elsewhere.length ? `Mean of ${elsewhere.length + 1} works` : `Measured on “${work.title}”`}${r.factor === null ? '' : `; nature has ${r.canon!.toFixed(2)}`}.`}
+                  said={message('readings.proportion', { measure, value: toldMeasure({ ...r, value: mean }) })}
+                  evidence={evidenceOf(work.title, elsewhere.length + 1, r)}
                 />
               </td>
-              <td className="py-1">{words}</td>
-              <td className="py-1 text-right">
-                {r.value!.toFixed(digits(r.unit))}
-                {unit}
+              <td className="py-1">{say(measure)}</td>
+              <td className="py-1 text-right whitespace-nowrap">{told(r.value!)}</td>
+              <td
+                className="py-1 text-right"
+                title={
+                  VITRUVIUS[r.name] ? say('proportion.vitruvius', { value: toldMeasure({ ...r, value: VITRUVIUS[r.name] }) }) : undefined
+                }
+              >
+                {r.canon === null ? say('proportion.nothing') : told(r.canon)}
               </td>
-              <td className="py-1 text-right" title={VITRUVIUS[r.name] ? `Vitruvius: ${VITRUVIUS[r.name].toFixed(2)}` : undefined}>
-                {r.canon === null ? '–' : r.canon.toFixed(2)}
-              </td>
-              <td className="py-1 text-right">{r.factor === null ? '–' : `× ${r.factor.toFixed(2)}`}</td>
+              <td className="py-1 text-right">{r.factor === null ? say('proportion.nothing') : say.amount(r.factor, 'times')}</td>
             </tr>
           );
         })}
@@ -145,12 +158,13 @@ function MeasureTable({
 const PAPERS = ['A4', 'A3', 'Letter'] as const;
 
 function GridLinks({ studyId, workId, template }: { studyId: string; workId: string; template: TemplateName }) {
+  const say = useSay();
   return (
     <p className="mt-3 text-sm">
-      Print a grid sheet at true scale:{' '}
+      {say('proportion.print')}{' '}
       {PAPERS.map((p) => (
         <Link key={p} className="link mr-2" href={`/studies/${studyId}/proportion/sheet?work=${workId}&template=${template}&paper=${p}`}>
-          {p}
+          {say.typed(p)}
         </Link>
       ))}
     </p>

@@ -1,11 +1,12 @@
 'use client';
 import { useState } from 'react';
-import { TEMPLATES, TemplateName } from '@/core/proportion/templates';
+import { message } from '@/core/message';
+import { pointName, TEMPLATES, TemplateName } from '@/core/proportion/templates';
 import { PictureView } from '../shared/looking/PictureView';
 import { Looking } from '../shared/looking/tools';
-import { text } from '../text/en';
 import { LandmarkLayer } from './LandmarkLayer';
 import { LandmarkSet, useLandmarks } from './useLandmarks';
+import { useSay } from '../words/Words';
 
 /** Placing the points of a template, one after another, on a work, a piece or a reference. */
 export function usePlacing(subject: 'work' | 'piece' | 'reference', id: string, template: TemplateName, sets: readonly LandmarkSet[]) {
@@ -16,7 +17,7 @@ export function usePlacing(subject: 'work' | 'piece' | 'reference', id: string, 
     sets.find((s) => s.template === template),
   );
   const [selected, setSelected] = useState<string | null>(null);
-  const all = TEMPLATES[template];
+  const all = TEMPLATES[template].map((p) => ({ ...p, said: pointName(template, p.name) }));
   const next = all.find((p) => !held.points[p.name] && p.name === selected) ?? all.find((p) => !held.points[p.name]) ?? null;
   return { ...held, all, next, selected, setSelected };
 }
@@ -49,7 +50,7 @@ export function PlacingView({
         if (!next) return;
         show({ ...points, [next.name]: [Math.round(at[0] * 4) / 4, Math.round(at[1] * 4) / 4] });
         setSelected(null);
-        save(`placing “${next.words}”`);
+        save(message('edits.place', { point: next.said }));
       }}
     >
       <LandmarkLayer
@@ -63,7 +64,7 @@ export function PlacingView({
         onRemove={(name) => {
           const { [name]: _gone, ...rest } = points;
           show(rest);
-          save(`removing “${all.find((p) => p.name === name)?.words}”`);
+          save(message('edits.removePoint', { point: all.find((p) => p.name === name)!.said }));
         }}
       />
     </PictureView>
@@ -72,23 +73,18 @@ export function PlacingView({
 
 /** Which point comes next, how many are placed, and all of them by name. */
 export function PlacingPrompt({ placing, children }: { placing: Placing; children?: React.ReactNode }) {
+  const say = useSay();
   const { points, all, next, selected, setSelected, state } = placing;
   return (
     <>
       <p className="mt-3 text-lg" role="status">
-        {next ? (
-          <>
-            Click on the <strong>{next.words}</strong>.
-          </>
-        ) : (
-          'Every point is placed. Move one with the pointer or the arrow keys.'
-        )}
+        {next ? say('proportion.next', { point: next.said }) : say('proportion.done')}
       </p>
       <p className="text-sm">
-        {Object.keys(points).length} of {all.length} points; a hidden one can be left out. {text.shared[state]}. {children}
+        {say('proportion.placed', { placed: Object.keys(points).length, all: all.length, state: message(`shared.${state}`) })} {children}
       </p>
       <details className="mt-1 text-sm">
-        <summary>All points</summary>
+        <summary>{say('proportion.all')}</summary>
         <ul className="columns-2">
           {all.map((p) => (
             <li key={p.name}>
@@ -97,7 +93,7 @@ export function PlacingPrompt({ placing, children }: { placing: Placing; childre
                 className={`text-left hover:underline ${p.name === selected ? 'font-semibold' : ''}`}
                 onClick={() => setSelected(p.name)}
               >
-                {points[p.name] ? '●' : '○'} {p.words}
+                {points[p.name] ? '●' : '○'} {say(p.said)}
               </button>
             </li>
           ))}

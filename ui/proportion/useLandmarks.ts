@@ -1,7 +1,8 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { edited, STEPPED } from '../shared/EditBar';
-import { get, RequestError, send } from '../shared/request';
+import type { Message } from '@/core/message';
+import { get, problemOf, RequestError, send } from '../shared/request';
 import type { Points } from './LandmarkLayer';
 
 export interface LandmarkSet {
@@ -16,7 +17,7 @@ export type SaveState = 'saved' | 'saving' | 'failed';
 export function useLandmarks(subject: 'work' | 'piece' | 'reference', id: string, template: string, first: LandmarkSet | undefined) {
   const [points, setPoints] = useState<Points>(first?.points ?? {});
   const [state, setState] = useState<SaveState>('saved');
-  const [problem, setProblem] = useState<string | null>(null);
+  const [problem, setProblem] = useState<Message | null>(null);
   const version = useRef(first?.version ?? 0);
   const current = useRef(points);
   const chain = useRef(Promise.resolve());
@@ -36,7 +37,7 @@ export function useLandmarks(subject: 'work' | 'piece' | 'reference', id: string
     return () => window.removeEventListener(STEPPED, again);
   }, [reload]);
   const save = useCallback(
-    (label: string) => {
+    (label: Message) => {
       const sent = current.current;
       setState('saving');
       // One after another, so that each save knows the version the one before it made.
@@ -54,7 +55,7 @@ export function useLandmarks(subject: 'work' | 'piece' | 'reference', id: string
           edited();
         } catch (error) {
           setState('failed');
-          setProblem((error as Error).message);
+          setProblem(problemOf(error));
           if (error instanceof RequestError && error.status === 409) await reload().catch(() => undefined);
         }
       });

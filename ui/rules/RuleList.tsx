@@ -1,10 +1,13 @@
 'use client';
+import type { Message } from '@/core/message';
+import { ruleEvidence, ruleSentence } from '@/core/style/words';
 import { Check, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { TypedInput } from '../shared/typing/Typed';
 import { useAct } from '../shared/useAct';
+import { useSay } from '../words/Words';
 
 export interface Rule {
   id: string;
@@ -12,39 +15,47 @@ export interface Rule {
   feature: string;
   sentence: string;
   evidence: string;
+  said: RuleSaid | null;
   version: number;
+}
+
+/** A reading as it is told, with where it was measured. */
+export interface RuleSaid {
+  sentence: Message;
+  evidence: Message;
 }
 
 /** The study's one list of rules, as sentences that can be edited in place, with their evidence. */
 export function RuleList({ studyId, rules }: { studyId: string; rules: readonly Rule[] }) {
+  const say = useSay();
   const { act, problem } = useAct();
   const [kind, setKind] = useState<'always' | 'never'>('always');
   const [sentence, setSentence] = useState('');
   return (
     <section aria-labelledby="rules-title" className="mt-6 border-t border-base-300 pt-3">
       <h2 id="rules-title" className="text-lg font-semibold">
-        Rules so far
+        {say('rules.title')}
       </h2>
-      {rules.length === 0 && <p>Tick a reading above, or write an always or never sentence here.</p>}
+      {rules.length === 0 && <p>{say('rules.none')}</p>}
       <ul className="my-2 grid gap-2">
         {rules.map((r) => (
           <li key={r.id} className="grid grid-cols-[auto_1fr_auto] items-start gap-2">
-            <span className="mt-1 text-xs">{r.kind === 'feature' ? 'measured' : r.kind}</span>
+            <span className="mt-1 text-xs">{say(`rules.kind.${r.kind}`)}</span>
             <span>
               <TypedInput
                 place={`rule:${r.id}`}
-                stored={r.sentence}
-                aria-label="Rule"
+                stored={r.said && r.sentence === '' ? say(r.said.sentence) : r.sentence}
+                aria-label={say('rules.label')}
                 maxLength={300}
                 className="w-full border-b border-transparent bg-transparent hover:border-base-content/50 focus:border-base-content"
                 skip={(sentence) => !sentence.trim()}
                 onSave={(sentence) => act(() => send('PATCH', `/api/studies/${studyId}/rules/${r.id}`, { version: r.version, sentence }))}
               />
-              {r.evidence && <span className="block text-xs">{r.evidence}</span>}
+              <span className="block text-xs">{say(ruleEvidence(r))}</span>
             </span>
             <button
               type="button"
-              aria-label={`Remove: ${r.sentence}`}
+              aria-label={say('rules.remove', { sentence: ruleSentence(r) })}
               className="p-1"
               onClick={() => void act(() => send('DELETE', `/api/studies/${studyId}/rules/${r.id}`))}
             >
@@ -61,26 +72,26 @@ export function RuleList({ studyId, rules }: { studyId: string; rules: readonly 
         }}
       >
         <select
-          aria-label="Always or never"
+          aria-label={say('rules.choose')}
           className="select select-sm w-24"
           value={kind}
           onChange={(e) => setKind(e.target.value as typeof kind)}
         >
-          <option value="always">always</option>
-          <option value="never">never</option>
+          <option value="always">{say('rules.kind.always')}</option>
+          <option value="never">{say('rules.kind.never')}</option>
         </select>
         <input
-          aria-label="New sentence"
+          aria-label={say('rules.new')}
           className="input input-sm flex-1"
           required
           maxLength={300}
-          placeholder={kind === 'always' ? 'one warm light' : 'hands are shown'}
+          placeholder={say('rules.example', { kind })}
           value={sentence}
           onChange={(e) => setSentence(e.target.value)}
         />
-        <button className="btn btn-sm">Add</button>
+        <button className="btn btn-sm">{say('shared.add')}</button>
       </form>
-      <Notice message={problem} />
+      <Notice said={problem} />
     </section>
   );
 }
@@ -89,36 +100,37 @@ export function RuleList({ studyId, rules }: { studyId: string; rules: readonly 
 export function TickRule({
   studyId,
   feature,
-  sentence,
+  said,
   evidence,
   ticked,
 }: {
   studyId: string;
   feature: string;
-  sentence: string;
-  evidence: string;
+  said: Message;
+  evidence: Message;
   ticked: Rule | undefined;
 }) {
+  const say = useSay();
   const { act, busy, problem } = useAct();
   return (
     <>
       <button
         type="button"
         aria-pressed={!!ticked}
-        aria-label={ticked ? `A rule already: ${ticked.sentence}` : `Make it a rule: ${sentence}`}
+        aria-label={ticked ? say('rules.already', { sentence: ruleSentence(ticked) }) : say('rules.make', { sentence: said })}
         disabled={busy}
         className={`flex size-6 shrink-0 items-center justify-center border border-base-content ${ticked ? 'bg-neutral text-neutral-content' : ''}`}
         onClick={() =>
           void act(() =>
             ticked
               ? send('DELETE', `/api/studies/${studyId}/rules/${ticked.id}`)
-              : send('POST', `/api/studies/${studyId}/rules`, { kind: 'feature', feature, sentence, evidence }),
+              : send('POST', `/api/studies/${studyId}/rules`, { kind: 'feature', feature, said: { sentence: said, evidence } }),
           )
         }
       >
         {ticked && <Check aria-hidden className="size-4" />}
       </button>
-      {problem && <span className="text-error">{problem}</span>}
+      {problem && <span className="text-error">{say(problem)}</span>}
     </>
   );
 }

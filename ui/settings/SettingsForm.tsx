@@ -1,43 +1,17 @@
 'use client';
+import type { Key } from '@/words/catalogue';
+import { CHOSEN, Language, LANGUAGES } from '@/words/languages';
 import { DeleteForGood } from '../shared/DeleteForGood';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useAct } from '../shared/useAct';
-import { text } from '../text/en';
+import { useSay } from '../words/Words';
 
 const CHOICES = [
-  [
-    'units',
-    'Measures in',
-    [
-      ['mm', 'millimetres'],
-      ['inch', 'inches'],
-    ],
-  ],
-  [
-    'spelling',
-    'Spelling',
-    [
-      ['british', 'British'],
-      ['american', 'American'],
-    ],
-  ],
-  [
-    'paper',
-    'Paper of the printer',
-    [
-      ['A4', 'A4'],
-      ['Letter', 'Letter'],
-    ],
-  ],
-  [
-    'hand',
-    'You draw with the',
-    [
-      ['right', 'right hand'],
-      ['left', 'left hand'],
-    ],
-  ],
+  ['units', ['mm', 'inch']],
+  ['spelling', ['british', 'american']],
+  ['paper', ['A4', 'Letter']],
+  ['hand', ['right', 'left']],
 ] as const;
 
 export interface SettingsView {
@@ -46,35 +20,52 @@ export interface SettingsView {
   paper: string;
   hand: string;
   timeZone: string;
+  /** The one that is spoken now. */
+  language: Language;
 }
 
 export function SettingsForm({ settings }: { settings: SettingsView }) {
+  const say = useSay();
   const { act, busy, problem } = useAct();
   return (
     <div className="mx-auto grid w-full max-w-xl gap-4 p-6">
-      <h1 className="text-3xl font-semibold">Settings</h1>
-      {CHOICES.map(([name, label, options]) => (
+      <h1 className="text-3xl font-semibold">{say('settings.title')}</h1>
+      <label className="grid gap-1">
+        {say('settings.language')}
+        <select
+          className="select w-full"
+          value={settings.language}
+          onChange={(e) => void act(() => send('PUT', '/api/settings', { ...settings, language: e.target.value }))}
+        >
+          {CHOSEN.map((l) => (
+            <option key={l} value={l} lang={l}>
+              {say.typed(LANGUAGES[l].name)}
+            </option>
+          ))}
+        </select>
+      </label>
+      {CHOICES.map(([name, options]) => (
         <label key={name} className="grid gap-1">
-          {label}
+          {say(`settings.${name}.label`)}
           <select
             className="select w-full"
             value={settings[name]}
             onChange={(e) => void act(() => send('PUT', '/api/settings', { ...settings, [name]: e.target.value }))}
           >
-            {options.map(([value, shown]) => (
+            {options.map((value) => (
               <option key={value} value={value}>
-                {shown}
+                {say(`settings.${name}.${value}` as Key)}
               </option>
             ))}
           </select>
         </label>
       ))}
-      <p role="status">{busy ? 'Saving …' : problem ? '' : 'Saved'}</p>
-      <Notice message={problem} />
+      <p role="status">{busy ? say('shared.saving') : problem ? '' : say('shared.saved')}</p>
+      <Notice said={problem} />
       <section className="grid gap-2 border-t border-base-300 pt-3">
-        <h2 className="text-xl font-semibold">{text.deleting.accountTitle}</h2>
-        <p>{text.deleting.accountHow}</p>
-        <DeleteForGood what="account" label={text.deleting.account} from="/api/account" path="/api/account" then="/sign-in" />
+        <h2 className="text-xl font-semibold">{say('deleting.accountTitle')}</h2>
+        <p>{say('deleting.accountHow')}</p>
+        <DeleteForGood what="account" label={say('deleting.account')} from="/api/account" path="/api/account" then="/sign-in" />
       </section>
     </div>
   );

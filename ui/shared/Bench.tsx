@@ -1,7 +1,7 @@
 'use client';
 import { ReactNode, useEffect, useState } from 'react';
-import { text } from '../text/en';
 import { PanelLock } from './panelLock';
+import { useSay } from '../words/Words';
 
 type Surround = 'grey' | 'white' | 'black';
 
@@ -17,6 +17,7 @@ export function Bench({
   strip?: ReactNode;
   children: ReactNode;
 }) {
+  const say = useSay();
   const [surround, setSurround] = useState<Surround>('grey');
   const [locked, setLocked] = useState(false);
   useEffect(() => {
@@ -35,7 +36,7 @@ export function Bench({
         <div className="no-print flex flex-wrap items-center justify-between gap-2 px-5 py-2">
           {tools}
           <fieldset className="flex items-center gap-1 text-sm">
-            <legend className="sr-only">Ground of the bench</legend>
+            <legend className="sr-only">{say('bench.ground')}</legend>
             {(['white', 'grey', 'black'] as const).map((s) => (
               <label key={s} className="flex cursor-pointer items-center gap-1 px-1">
                 <input type="radio" name="surround" className="sr-only peer" checked={surround === s} onChange={() => choose(s)} />
@@ -44,7 +45,7 @@ export function Bench({
                   className="size-5 border border-base-content peer-checked:outline-2 peer-checked:outline-offset-2 peer-focus-visible:outline-4"
                   style={{ background: { white: '#f2f2f2', grey: '#767676', black: '#161616' }[s] }}
                 />
-                <span className="sr-only">{s} ground</span>
+                <span className="sr-only">{say(`bench.grounds.${s}`)}</span>
               </label>
             ))}
           </fieldset>
@@ -55,7 +56,7 @@ export function Bench({
         <PanelLock value={setLocked}>{strip}</PanelLock>
       </section>
       <aside className="w-full shrink-0 overflow-y-auto border-l border-base-300 p-4 lg:max-h-[calc(100vh-7.2rem)] lg:w-[25rem]">
-        {locked && <p role="status">{text.shared.loading}</p>}
+        {locked && <p role="status">{say('shared.loading')}</p>}
         <div inert={locked} className={locked ? 'opacity-50' : undefined}>
           {children}
         </div>

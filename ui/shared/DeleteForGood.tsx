@@ -1,8 +1,9 @@
 'use client';
 import { useId, useState } from 'react';
-import { text } from '../text/en';
+import { Message, message, typed as asTyped } from '@/core/message';
 import { Notice } from './Notice';
-import { get, send } from './request';
+import { get, problemOf, send } from './request';
+import { useSay } from '../words/Words';
 
 interface Going {
   name: string;
@@ -12,7 +13,15 @@ interface Going {
   students: number;
 }
 
-const t = text.deleting;
+/** What goes with it. */
+const goes = (what: string, { studies, works, pieces, students }: Going): Message =>
+  message(`deleting.goes.${what}`, {
+    studies: message('deleting.studies', { n: studies }),
+    works: message('deleting.works', { n: works }),
+    pieces: message('deleting.pieces', { n: pieces }),
+    students: message('deleting.students', { n: students }),
+    n: studies,
+  });
 
 /** Deletes something for good: says first what goes, and asks for its name to be typed, since undo cannot serve. */
 export function DeleteForGood({
@@ -22,7 +31,7 @@ export function DeleteForGood({
   path,
   then,
 }: {
-  what: keyof typeof t.kinds;
+  what: 'study' | 'class' | 'student' | 'account';
   /** The button's words. */
   label: string;
   /** Where to ask what would go. */
@@ -31,10 +40,11 @@ export function DeleteForGood({
   /** Address to go to afterwards. */
   then: string;
 }) {
+  const say = useSay();
   const [going, setGoing] = useState<Going | null>(null);
   const [typed, setTyped] = useState('');
   const [busy, setBusy] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
+  const [problem, setProblem] = useState<Message | null>(null);
   const title = useId();
   const ask = async () => {
     setProblem(null);
@@ -42,7 +52,7 @@ export function DeleteForGood({
     try {
       setGoing(await get<Going>(from));
     } catch (error) {
-      setProblem((error as Error).message);
+      setProblem(problemOf(error));
     }
   };
   const same = going && typed.trim().toLowerCase() === going.name.trim().toLowerCase();
@@ -51,7 +61,7 @@ export function DeleteForGood({
       <button type="button" className="btn btn-sm w-fit" onClick={() => void ask()}>
         {label}
       </button>
-      {!going && <Notice message={problem} />}
+      {!going && <Notice said={problem} />}
       {going && (
         <dialog
           className="modal"
@@ -70,27 +80,27 @@ export function DeleteForGood({
                 await send('DELETE', path, { name: typed });
                 window.location.assign(then);
               } catch (error) {
-                setProblem((error as Error).message);
+                setProblem(problemOf(error));
                 setBusy(false);
               }
             }}
           >
             <h2 id={title} className="text-xl font-semibold">
-              {t.title(going.name)}
+              {say('deleting.title', { name: asTyped(going.name) })}
             </h2>
-            <p>{t.goes(what, going)}</p>
-            <p>{t.final}</p>
+            <p>{say(goes(what, going))}</p>
+            <p>{say('deleting.final')}</p>
             <label className="grid gap-1">
-              {t.type(going.name)}
+              {say('deleting.type', { name: asTyped(going.name) })}
               <input className="input w-full" autoFocus autoComplete="off" value={typed} onChange={(e) => setTyped(e.target.value)} />
             </label>
-            <Notice message={problem} />
+            <Notice said={problem} />
             <div className="flex gap-2">
               <button className="btn btn-error" disabled={!same || busy}>
-                {t.go}
+                {say('deleting.go')}
               </button>
               <button type="button" className="btn" onClick={() => setGoing(null)}>
-                {t.keep}
+                {say('deleting.keep')}
               </button>
             </div>
           </form>

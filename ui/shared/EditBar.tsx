@@ -1,14 +1,15 @@
 'use client';
 import { Redo2, Undo2 } from 'lucide-react';
+import { Message, message } from '@/core/message';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState, useTransition } from 'react';
-import { text } from '../text/en';
-import { get, send } from './request';
+import { get, problemOf, send } from './request';
 import { SaveState } from './typing/SaveState';
+import { useSay } from '../words/Words';
 
 interface State {
-  undo: string | null;
-  redo: string | null;
+  undo: Message | null;
+  redo: Message | null;
 }
 
 const EDITED = 'oldhand:edited';
@@ -33,6 +34,7 @@ export function useStepped(): number {
 
 /** Undo and redo over the study's log of edits; benches listen for STEPPED and show the newer state. */
 export function EditBar({ studyId }: { studyId: string }) {
+  const say = useSay();
   const router = useRouter();
   const [refreshing, refresh] = useTransition();
   const before = useRef(false);
@@ -41,18 +43,20 @@ export function EditBar({ studyId }: { studyId: string }) {
     before.current = refreshing;
   }, [refreshing]);
   const [state, setState] = useState<State>({ undo: null, redo: null });
-  const [told, setTold] = useState('');
+  const [told, setTold] = useState<Message | null>(null);
   const load = useCallback(() => void get<State>(`/api/studies/${studyId}/edits`).then(setState, () => undefined), [studyId]);
   const step = useCallback(
     async (direction: 'undo' | 'redo') => {
       try {
-        const next = await send<State & { label: string; problem: string | null }>('POST', `/api/studies/${studyId}/edits`, { direction });
+        const next = await send<State & { label: Message; problem: Message | null }>('POST', `/api/studies/${studyId}/edits`, {
+          direction,
+        });
         setState(next);
-        setTold(next.problem ?? `${direction === 'undo' ? 'Undone' : 'Redone'}: ${next.label}`);
+        setTold(next.problem ?? message(direction === 'undo' ? 'shared.undone' : 'shared.redone', { label: next.label }));
         window.dispatchEvent(new Event(STEPPED));
         refresh(() => router.refresh());
       } catch (error) {
-        setTold((error as Error).message);
+        setTold(problemOf(error));
       }
     },
     [studyId, router],
@@ -79,12 +83,24 @@ export function EditBar({ studyId }: { studyId: string }) {
   return (
     <span className="ml-auto flex items-center gap-2 text-sm">
       <SaveState />
-      <span role="status">{told}</span>
-      <button type="button" className="btn btn-sm" disabled={!state.undo} title={state.undo ?? undefined} onClick={() => void step('undo')}>
-        <Undo2 aria-hidden className="size-4" /> {text.shared.undo}
+      <span role="status">{told && say(told)}</span>
+      <button
+        type="button"
+        className="btn btn-sm"
+        disabled={!state.undo}
+        title={state.undo ? say(state.undo) : undefined}
+        onClick={() => void step('undo')}
+      >
+        <Undo2 aria-hidden className="size-4" /> {say('shared.undo')}
       </button>
-      <button type="button" className="btn btn-sm" disabled={!state.redo} title={state.redo ?? undefined} onClick={() => void step('redo')}>
-        <Redo2 aria-hidden className="size-4" /> {text.shared.redo}
+      <button
+        type="button"
+        className="btn btn-sm"
+        disabled={!state.redo}
+        title={state.redo ? say(state.redo) : undefined}
+        onClick={() => void step('redo')}
+      >
+        <Redo2 aria-hidden className="size-4" /> {say('shared.redo')}
       </button>
     </span>
   );

@@ -1,8 +1,9 @@
 'use client';
-import { text } from '../text/en';
+import type { Message } from '@/core/message';
 import { Notice } from './Notice';
 import { send } from './request';
 import { useAct } from './useAct';
+import { useSay } from '../words/Words';
 
 /** Says that one thing's measuring was stopped or given up, and takes it up again. */
 export function MeasureAgain({
@@ -12,14 +13,16 @@ export function MeasureAgain({
 }: {
   studyId: string;
   subjectId: string;
-  held: { state: 'stopped' | 'failed'; told: string };
+  held: { state: 'stopped' | 'failed'; told: Message[] };
 }) {
+  const say = useSay();
   const { act, busy, problem } = useAct();
-  const t = text.background;
   return (
     <div className="mt-2">
       <p>
-        {t.held[held.state]} {held.state === 'failed' && held.told}
+        {held.state === 'failed' && held.told.length > 0
+          ? say('background.heldFailed', { why: held.told[0] })
+          : say('background.heldStopped')}
       </p>
       <button
         type="button"
@@ -27,9 +30,9 @@ export function MeasureAgain({
         disabled={busy}
         onClick={() => void act(() => send('POST', `/api/studies/${studyId}/progress`, { subjectId }))}
       >
-        {held.state === 'stopped' ? t.measure : t.again}
+        {say(held.state === 'stopped' ? 'background.measure' : 'background.again')}
       </button>
-      <Notice message={problem} />
+      <Notice said={problem} />
     </div>
   );
 }

@@ -1,9 +1,11 @@
 'use client';
+import { useSay } from '../words/Words';
 
 export function PrintButton() {
+  const say = useSay();
   return (
     <button type="button" className="no-print btn btn-primary mb-4" onClick={() => window.print()}>
-      Print at 100 %
+      {say('shared.print')}
     </button>
   );
 }

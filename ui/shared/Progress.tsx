@@ -1,8 +1,8 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { text } from '../text/en';
 import { send } from './request';
+import { useSay } from '../words/Words';
 
 interface Counts {
   queued: number;
@@ -12,10 +12,9 @@ interface Counts {
   stopped: number;
 }
 
-const t = text.background;
-
 /** Background work of the study, with a count, a way to stop what waits, and a way to take it up again. The page shows new results by itself. */
 export function Progress({ studyId }: { studyId: string }) {
+  const say = useSay();
   const [counts, setCounts] = useState<Counts | null>(null);
   const router = useRouter();
   const before = useRef<string | null>(null);
@@ -43,23 +42,23 @@ export function Progress({ studyId }: { studyId: string }) {
     <span role="status" className="flex items-center gap-2 text-sm">
       {open > 0 && (
         <>
-          <progress className="progress w-28" value={all - open} max={all} aria-label={t.label} />
-          {t.open(all - open, all)}
+          <progress className="progress w-28" value={all - open} max={all} aria-label={say('background.label')} />
+          {say('background.open', { done: all - open, all })}
           {counts.queued > 0 && (
             <button type="button" className="link" onClick={() => void send('DELETE', path)}>
-              {t.stop}
+              {say('background.stop')}
             </button>
           )}
         </>
       )}
       {counts.stopped > 0 && (
         <>
-          {t.stopped(counts.stopped)} {again(t.measure)}
+          {say('background.stopped', { n: counts.stopped })} {again(say('background.measure'))}
         </>
       )}
       {counts.stopped === 0 && counts.failed > 0 && (
         <>
-          {t.failed(counts.failed)} {again(t.again)}
+          {say('background.failed', { n: counts.failed })} {again(say('background.again'))}
         </>
       )}
     </span>

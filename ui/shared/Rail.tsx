@@ -1,18 +1,20 @@
 'use client';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { text } from '../text/en';
+import { useSay } from '../words/Words';
 
-export type StepName = keyof typeof text.steps;
 /** The steps that have a bench so far, in working order. */
-const STEPS: readonly StepName[] = ['look', 'proportion', 'marks', 'colour', 'plan', 'make', 'pieces', 'compare', 'hanging'];
+const STEPS = ['look', 'proportion', 'marks', 'colour', 'plan', 'make', 'pieces', 'compare', 'hanging'] as const;
+
+export type StepName = (typeof STEPS)[number];
 
 /** The steps of a study in their working order, hung on a rail; a filled peg has something to show. It never bars the way. */
 export function Rail({ studyId, done }: { studyId: string; done: Record<StepName, boolean> }) {
+  const say = useSay();
   const path = usePathname();
   const next = STEPS.find((s) => !done[s]);
   return (
-    <nav aria-label="Steps of the study" className="rail no-print mx-5 mt-4 flex min-h-[3.6rem] flex-wrap justify-between gap-x-2">
+    <nav aria-label={say('steps.label')} className="rail no-print mx-5 mt-4 flex min-h-[3.6rem] flex-wrap justify-between gap-x-2">
       {STEPS.map((step) => {
         const href = `/studies/${studyId}/${step}`;
         const here = path.startsWith(href);
@@ -24,9 +26,9 @@ export function Rail({ studyId, done }: { studyId: string; done: Record<StepName
             aria-current={here ? 'page' : undefined}
             className={`px-2 pb-1 text-center ${here ? 'font-semibold' : ''}`}
           >
-            {text.steps[step]}
-            <span className="sr-only">, {done[step] ? text.shared.done : text.shared.open}</span>
-            {step === next && !here && <span className="block text-xs">next</span>}
+            {say(`steps.${step}`)}
+            <span className="sr-only">, {say(done[step] ? 'steps.done' : 'steps.open')}</span>
+            {step === next && !here && <span className="block text-xs">{say('steps.next')}</span>}
           </Link>
         );
       })}

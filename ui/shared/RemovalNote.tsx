@@ -1,6 +1,8 @@
-import { text } from '../text/en';
+'use client';
+import { useSay } from '../words/Words';
 
 /** For how long what is removed can be brought back. */
 export function RemovalNote() {
-  return <p className="text-xs">{text.shared.removal}</p>;
+  const say = useSay();
+  return <p className="text-xs">{say('shared.removal')}</p>;
 }

@@ -1,8 +1,9 @@
 'use client';
-import { text } from '../text/en';
 import { send } from './request';
+import { useSay } from '../words/Words';
 
 export function SignOut() {
+  const say = useSay();
   return (
     <button
       type="button"
@@ -12,7 +13,7 @@ export function SignOut() {
         window.location.assign('/sign-in');
       }}
     >
-      {text.nav.signOut}
+      {say('app.nav.signOut')}
     </button>
   );
 }

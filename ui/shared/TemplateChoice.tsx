@@ -1,23 +1,21 @@
+'use client';
 import Link from 'next/link';
-import type { TemplateName } from '@/core/proportion/templates';
-
-const NAMES: Record<TemplateName, string> = {
-  'face-front': 'Face from the front',
-  'figure-standing': 'Standing figure',
-};
+import { templateName, TemplateName, TEMPLATES } from '@/core/proportion/templates';
+import { useSay } from '../words/Words';
 
 /** Which points are placed: each template has its own address. */
 export function TemplateChoice({ current, href }: { current: TemplateName; href: (template: TemplateName) => string }) {
+  const say = useSay();
   return (
-    <div className="mt-3 flex flex-wrap gap-2" role="group" aria-label="Template">
-      {(Object.keys(NAMES) as TemplateName[]).map((t) => (
+    <div className="mt-3 flex flex-wrap gap-2" role="group" aria-label={say('proportion.template')}>
+      {(Object.keys(TEMPLATES) as TemplateName[]).map((t) => (
         <Link
           key={t}
           href={href(t)}
           aria-current={t === current ? 'true' : undefined}
           className={`btn btn-sm ${t === current ? 'btn-neutral' : ''}`}
         >
-          {NAMES[t]}
+          {say(templateName(t))}
         </Link>
       ))}
     </div>

@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { MouseEvent, useContext, useEffect, useTransition } from 'react';
 import { PanelLock } from './panelLock';
+import { useSay } from '../words/Words';
 
 export interface StripWork {
   id: string;
@@ -16,7 +17,7 @@ export function WorkStrip({
   current,
   href,
   query = 'work',
-  label = 'Works',
+  label,
 }: {
   works: readonly StripWork[];
   current: string;
@@ -24,6 +25,7 @@ export function WorkStrip({
   query?: string;
   label?: string;
 }) {
+  const say = useSay();
   const router = useRouter();
   const [moving, move] = useTransition();
   const lock = useContext(PanelLock);
@@ -38,7 +40,7 @@ export function WorkStrip({
     move(() => router.push(to));
   };
   return (
-    <nav aria-label={label} className="no-print flex gap-3 overflow-x-auto border-t border-base-300 px-5 py-2">
+    <nav aria-label={label ?? say('shared.works')} className="no-print flex gap-3 overflow-x-auto border-t border-base-300 px-5 py-2">
       {works.map((w) => (
         <Link
           key={w.id}
@@ -48,7 +50,7 @@ export function WorkStrip({
           onClick={(e) => go(e, `${href}?${query}=${w.id}`)}
         >
           <img src={`/api/pictures/${w.pictureId}?size=small`} alt="" className="h-14 w-auto" />
-          <span className="max-w-28 truncate">{w.title}</span>
+          <span className="max-w-28 truncate">{say.typed(w.title)}</span>
         </Link>
       ))}
     </nav>

@@ -1,19 +1,26 @@
 /** Knows how a page talks to the server: JSON there and back, told errors as sentences. */
-import { text } from '../text/en';
+import { CoreError } from '@/core/errors';
+import { Message, message } from '@/core/message';
 
 export class RequestError extends Error {
   constructor(
-    message: string,
+    readonly said: Message,
     readonly status: number,
     readonly field: string | null,
   ) {
-    super(message);
+    super(said.key);
   }
 }
 
+const LOST = message('shared.lost');
+
+/** What is told of an error caught on a page: as it was said, or that something went wrong. */
+export const problemOf = (error: unknown): Message =>
+  error instanceof RequestError || error instanceof CoreError ? error.said : message('errors.wrong');
+
 async function answerOf<T>(response: Response): Promise<T> {
-  const value = (await response.json().catch(() => null)) as { error?: string; field?: string } | null;
-  if (!response.ok) throw new RequestError(value?.error ?? text.shared.lost, response.status, value?.field ?? null);
+  const value = (await response.json().catch(() => null)) as { said?: Message; field?: string } | null;
+  if (!response.ok) throw new RequestError(value?.said ?? LOST, response.status, value?.field ?? null);
   return value as T;
 }
 
@@ -26,7 +33,7 @@ export async function send<T = unknown>(method: 'POST' | 'PATCH' | 'DELETE' | 'P
       body: value === undefined ? undefined : JSON.stringify(value),
     });
   } catch {
-    throw new RequestError(text.shared.lost, 0, null);
+    throw new RequestError(LOST, 0, null);
   }
   return answerOf<T>(response);
 }
@@ -36,7 +43,7 @@ export async function get<T>(path: string): Promise<T> {
     return await answerOf<T>(await fetch(path));
   } catch (error) {
     if (error instanceof RequestError) throw error;
-    throw new RequestError(text.shared.lost, 0, null);
+    throw new RequestError(LOST, 0, null);
   }
 }
 
@@ -51,13 +58,13 @@ function sendOnce<T>(path: string, form: FormData, onProgress?: (share: number) 
     request.open('POST', path);
     request.responseType = 'json';
     request.upload.onprogress = (e) => e.lengthComputable && onProgress?.(e.loaded / e.total);
-    request.onerror = () => fail(new RequestError(text.shared.lost, 0, null));
+    request.onerror = () => fail(new RequestError(LOST, 0, null));
     request.onload = () => {
-      const value = request.response as { error?: string; field?: string } | null;
+      const value = request.response as { said?: Message; field?: string } | null;
       const wait = Number(request.getResponseHeader('retry-after'));
       if (request.status === 503 && wait > 0) done({ wait });
       else if (request.status >= 200 && request.status < 300) done(value as T);
-      else fail(new RequestError(value?.error ?? text.shared.lost, request.status, value?.field ?? null));
+      else fail(new RequestError(value?.said ?? LOST, request.status, value?.field ?? null));
     };
     request.send(form);
   });
@@ -80,5 +87,5 @@ export async function sendPicture<T = unknown>(
     // Not all at the same moment again.
     await new Promise((go) => setTimeout(go, 1000 * answer.wait * (0.5 + Math.random())));
   }
-  throw new RequestError(text.shared.busy, 503, 'picture');
+  throw new RequestError(message('shared.busy'), 503, 'picture');
 }

@@ -1,19 +1,36 @@
 'use client';
 import { yupResolver } from '@hookform/resolvers/yup';
+import { LESSON_MEDIA, mediumName } from '@/core/lesson/technique';
+import { amount, Message, typed } from '@/core/message';
+import type { Key } from '@/words/catalogue';
 import { useForm } from 'react-hook-form';
 import { useState } from 'react';
 import { number, object, string } from 'yup';
 import { Notice } from '../shared/Notice';
-import { send } from '../shared/request';
+import { problemOf, send } from '../shared/request';
 import { useHydrated } from '../shared/useHydrated';
-import { text } from '../text/en';
-import { MEDIA, SHEETS } from '../text/media';
+import { useSay } from '../words/Words';
 
-const t = text.newStudy;
+/** Sheets a class may draw on, mm. */
+const SHEETS = [
+  ['A4', 297, 210],
+  ['A4', 210, 297],
+  ['A3', 420, 297],
+  ['A3', 297, 420],
+  ['A5', 210, 148],
+  ['Letter', 279.4, 215.9],
+  ['Letter', 215.9, 279.4],
+] as const;
 
 const schema = object({
-  title: string().trim().required('Give the study a name.').max(120, 'At most 120 letters.'),
-  master: string().trim().required('Say whose hand it is.').max(120, 'At most 120 letters.'),
+  title: string()
+    .trim()
+    .required('newStudy.needs.title' satisfies Key)
+    .max(120, 'newStudy.needs.letters' satisfies Key),
+  master: string()
+    .trim()
+    .required('newStudy.needs.master' satisfies Key)
+    .max(120, 'newStudy.needs.letters' satisfies Key),
   kind: string()
     .oneOf(['master', 'period'] as const)
     .required(),
@@ -26,7 +43,8 @@ const schema = object({
 });
 
 export function NewStudyForm({ classes }: { classes: { id: string; name: string; count: number }[] }) {
-  const [problem, setProblem] = useState<string | null>(null);
+  const say = useSay();
+  const [problem, setProblem] = useState<Message | null>(null);
   const hydrated = useHydrated();
   const {
     register,
@@ -56,76 +74,86 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
       });
       window.location.assign(`/studies/${id}/look`);
     } catch (error) {
-      setProblem((error as Error).message);
+      setProblem(problemOf(error));
     }
   });
   return (
     <form onSubmit={submit} className="mx-auto grid w-full max-w-2xl gap-4 p-6" noValidate>
-      <h1 className="text-3xl font-semibold">{t.title}</h1>
+      <h1 className="text-3xl font-semibold">{say('newStudy.title')}</h1>
       <label className="grid gap-1">
-        {t.name}
-        <input className="input w-full" placeholder={t.namePlaceholder} aria-invalid={!!errors.title} {...register('title')} />
-        {errors.title && <span className="text-error">{errors.title.message}</span>}
+        {say('newStudy.name')}
+        <input
+          className="input w-full"
+          placeholder={say('newStudy.namePlaceholder')}
+          aria-invalid={!!errors.title}
+          {...register('title')}
+        />
+        {errors.title && <span className="text-error">{say(errors.title.message as Key)}</span>}
       </label>
       <label className="grid gap-1">
-        {t.master}
-        <input className="input w-full" placeholder={t.masterPlaceholder} aria-invalid={!!errors.master} {...register('master')} />
-        {errors.master && <span className="text-error">{errors.master.message}</span>}
+        {say('newStudy.master')}
+        <input
+          className="input w-full"
+          placeholder={say('newStudy.masterPlaceholder')}
+          aria-invalid={!!errors.master}
+          {...register('master')}
+        />
+        {errors.master && <span className="text-error">{say(errors.master.message as Key)}</span>}
       </label>
       <fieldset className="flex flex-wrap gap-x-6 gap-y-1">
-        <legend>{t.kind}</legend>
+        <legend>{say('newStudy.kind')}</legend>
         {(['master', 'period'] as const).map((k) => (
           <label key={k} className="flex items-center gap-2">
             <input type="radio" className="radio radio-sm" value={k} {...register('kind')} />
-            {t.kinds[k]}
+            {say(`newStudy.kinds.${k}`)}
           </label>
         ))}
       </fieldset>
       <label className="grid gap-1">
-        {t.class}
+        {say('newStudy.class')}
         <select className="select w-full" {...register('classId')}>
           {classes.map((c) => (
             <option key={c.id} value={c.id}>
-              {c.name} ({c.count})
+              {say('newStudy.classOf', { name: typed(c.name), n: c.count })}
             </option>
           ))}
-          <option value="">{t.noClass}</option>
+          <option value="">{say('newStudy.noClass')}</option>
         </select>
       </label>
       <fieldset className="grid gap-1">
-        <legend>{t.aim}</legend>
+        <legend>{say('newStudy.aim')}</legend>
         {(['replica', 'study', 'remembered'] as const).map((a) => (
           <label key={a} className="flex items-center gap-2">
             <input type="radio" className="radio radio-sm" value={a} {...register('aim')} />
-            {t.aims[a]}
+            {say(`newStudy.aims.${a}`)}
           </label>
         ))}
       </fieldset>
       <div className="grid gap-4 sm:grid-cols-2">
         <label className="grid gap-1">
-          {t.medium}
+          {say('newStudy.medium')}
           <select className="select w-full" {...register('medium')}>
-            {MEDIA.map(([value, label]) => (
+            {LESSON_MEDIA.map((value) => (
               <option key={value} value={value}>
-                {label}
+                {say(mediumName(value))}
               </option>
             ))}
           </select>
         </label>
         <label className="grid gap-1">
-          {t.paper}
+          {say('newStudy.paper')}
           <select className="select w-full" {...register('sheet')}>
-            {SHEETS.map(([label, w, h], i) => (
-              <option key={label} value={i}>
-                {label}, {w} × {h} mm
+            {SHEETS.map(([paper, w, h], i) => (
+              <option key={`${paper} ${w}`} value={i}>
+                {say(w > h ? 'sheets.across' : 'sheets.upright', { paper: typed(paper), width: amount(w, 'mm'), height: amount(h, 'mm') })}
               </option>
             ))}
           </select>
         </label>
       </div>
-      <Notice message={problem} />
+      <Notice said={problem} />
       <button className="btn btn-primary justify-self-start" disabled={isSubmitting || !hydrated}>
-        {isSubmitting ? t.making : t.make}
+        {isSubmitting ? say('newStudy.making') : say('newStudy.make')}
       </button>
     </form>
   );

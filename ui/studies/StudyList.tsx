@@ -1,10 +1,11 @@
+'use client';
 import { Plus } from 'lucide-react';
+import { mediumName } from '@/core/lesson/technique';
+import { isLessonMedium } from '@/core/lesson/techniques';
+import { typed } from '@/core/message';
 import Link from 'next/link';
 import { DeleteForGood } from '../shared/DeleteForGood';
-import { text } from '../text/en';
-import { MEDIA } from '../text/media';
-
-const t = text.studies;
+import { useSay } from '../words/Words';
 
 export interface StudyCard {
   id: string;
@@ -19,16 +20,17 @@ export interface StudyCard {
 }
 
 export function StudyList({ studies }: { studies: StudyCard[] }) {
+  const say = useSay();
   return (
     <div className="mx-auto w-full max-w-6xl p-6">
       <div className="mb-5 flex items-baseline justify-between">
-        <h1 className="text-3xl font-semibold">{t.title}</h1>
+        <h1 className="text-3xl font-semibold">{say('studies.title')}</h1>
         <Link href="/studies/new" className="btn btn-primary">
           <Plus aria-hidden className="size-5" />
-          {t.new}
+          {say('studies.new')}
         </Link>
       </div>
-      {studies.length === 0 && <p className="max-w-prose text-lg">{t.none}</p>}
+      {studies.length === 0 && <p className="max-w-prose text-lg">{say('studies.none')}</p>}
       <ul className="grid gap-6 sm:grid-cols-2">
         {studies.map((s) => (
           <li key={s.id} className="flex flex-col gap-2">
@@ -37,18 +39,16 @@ export function StudyList({ studies }: { studies: StudyCard[] }) {
                 {s.coverId && <img src={`/api/pictures/${s.coverId}?size=small`} alt="" className="max-h-full max-w-full" />}
               </span>
               <span className="flex flex-col gap-1">
-                <span className="font-title text-xl font-semibold">{s.title}</span>
-                <span>after {s.master}</span>
-                <span>{MEDIA.find(([k]) => k === s.medium)?.[1] ?? s.medium}</span>
-                <span>{s.className ?? t.alone}</span>
-                <span>
-                  {t.works(s.works)}, {t.pieces(s.pieces)}
-                </span>
+                <span className="font-title text-xl font-semibold">{say.typed(s.title)}</span>
+                <span>{say('shared.after', { master: typed(s.master) })}</span>
+                <span>{isLessonMedium(s.medium) ? say(mediumName(s.medium)) : say.typed(s.medium)}</span>
+                <span>{s.className === null ? say('studies.alone') : say.typed(s.className)}</span>
+                <span>{say('studies.counts', { works: s.works, pieces: s.pieces })}</span>
               </span>
             </Link>
             <DeleteForGood
               what="study"
-              label={t.remove}
+              label={say('deleting.study')}
               from={`/api/studies/${s.id}?going`}
               path={`/api/studies/${s.id}`}
               then="/studies"

@@ -2,8 +2,9 @@ import { Shell } from '@/ui/shared/Shell';
 import { NewStudyForm } from '@/ui/studies/NewStudyForm';
 import { listClasses } from '@/server/studies/classes';
 import { requireTeacher } from '../../session';
+import { titled } from '../../voice';
 
-export const metadata = { title: 'New study' };
+export const generateMetadata = titled('newStudy.title');
 
 export default async function NewStudyPage() {
   const teacher = await requireTeacher();

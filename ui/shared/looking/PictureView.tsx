@@ -1,8 +1,10 @@
 'use client';
 import { PointerEvent, ReactNode, useEffect, useRef, useState } from 'react';
+import { typed } from '@/core/message';
 import { screenPicture, readingWorker, wholePicture } from '../reading/client';
 import type { ShownPicture } from '../reading/reading.worker';
 import { Looking } from './tools';
+import { useSay } from '../../words/Words';
 
 interface Props {
   pictureId: string;
@@ -42,6 +44,7 @@ export function PictureView({
   fine,
   className,
 }: Props) {
+  const say = useSay();
   const frame = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
   const [made, setMade] = useState<{ key: string; picture: ShownPicture } | null>(null);
@@ -101,7 +104,7 @@ export function PictureView({
         {wanted && (
           <canvas
             ref={canvas}
-            aria-label={`${alt}, ${on.values ? 'reduced to values' : 'squinted'}`}
+            aria-label={say(on.values ? 'bench.inValues' : 'bench.squinted', { picture: typed(alt) })}
             className="absolute inset-0 h-full w-full"
             style={{ visibility: ready ? 'visible' : 'hidden' }}
           />

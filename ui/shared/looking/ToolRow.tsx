@@ -1,6 +1,8 @@
 'use client';
 import { Eye, FlipHorizontal2, FlipVertical2, Grid3x3, Layers2, Search, SquareSplitHorizontal } from 'lucide-react';
+import { Message, message, typed } from '@/core/message';
 import { Looking, TOOLS, ToolName } from './tools';
+import { useSay } from '../../words/Words';
 
 const ICONS: Record<ToolName, typeof Eye> = {
   squint: Eye,
@@ -19,14 +21,19 @@ interface Props {
   setHelp: (v: boolean) => void;
   only?: readonly ToolName[];
   /** Keys of the bench's own, listed with the rest. */
-  more?: readonly { key: string; label: string; hint: string }[];
+  more?: readonly { key: string; label: Message; hint: Message }[];
 }
 
 /** The looking tools in a row, each with its key; `?` lists them. */
 export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
-  const shown = TOOLS.filter((t) => !only || only.includes(t.name));
+  const say = useSay();
+  const shown = TOOLS.filter((t) => !only || only.includes(t.name)).map((t) => ({
+    ...t,
+    label: message(`bench.${t.name}.label`),
+    hint: message(`bench.${t.name}.hint`),
+  }));
   return (
-    <div className="flex flex-wrap items-center gap-1" role="toolbar" aria-label="Looking tools">
+    <div className="flex flex-wrap items-center gap-1" role="toolbar" aria-label={say('bench.tools')}>
       {shown.map(({ name, key, label, hint }) => {
         const Icon = ICONS[name];
         return (
@@ -34,35 +41,35 @@ export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
             key={name}
             type="button"
             aria-pressed={on[name]}
-            title={`${hint} (key ${key})`}
+            title={say('bench.tool', { hint, key: typed(key) })}
             onClick={() => toggle(name)}
             className={`flex items-center gap-1 rounded px-2 py-1 text-sm ${on[name] ? 'bg-neutral text-neutral-content' : 'hover:bg-base-300'}`}
           >
             <Icon aria-hidden className="size-4" />
-            {label}
+            {say(label)}
             <kbd className="text-xs opacity-80">{key}</kbd>
           </button>
         );
       })}
       <button type="button" aria-expanded={help} className="rounded px-2 py-1 text-sm hover:bg-base-300" onClick={() => setHelp(!help)}>
-        ? <span className="sr-only">all keys</span>
+        ? <span className="sr-only">{say('bench.allKeys')}</span>
       </button>
       {help && (
         <dl className="w-full border border-base-300 bg-base-100 p-3 text-sm">
           {shown.map((t) => (
             <div key={t.name} className="flex gap-3">
               <dt className="w-28 font-semibold">
-                {t.key} · {t.label}
+                {t.key} · {say(t.label)}
               </dt>
-              <dd>{t.hint}; tap to keep it, hold to glance</dd>
+              <dd>{say('bench.tapOrHold', { hint: t.hint })}</dd>
             </div>
           ))}
           {more.map((t) => (
             <div key={t.key} className="flex gap-3">
               <dt className="w-28 font-semibold">
-                {t.key} · {t.label}
+                {t.key} · {say(t.label)}
               </dt>
-              <dd>{t.hint}</dd>
+              <dd>{say(t.hint)}</dd>
             </div>
           ))}
         </dl>

@@ -3,14 +3,14 @@ import { useCallback, useEffect, useState } from 'react';
 
 export type ToolName = 'squint' | 'values' | 'mirror' | 'flip' | 'grid' | 'quarters' | 'lens';
 
-export const TOOLS: readonly { name: ToolName; key: string; label: string; hint: string }[] = [
-  { name: 'squint', key: 's', label: 'Squint', hint: 'see with half-closed eyes' },
-  { name: 'values', key: 'v', label: 'Values', hint: 'only a few steps from dark to light' },
-  { name: 'mirror', key: 'm', label: 'Mirror', hint: 'left and right exchanged' },
-  { name: 'flip', key: 'u', label: 'Upside down', hint: 'see shapes, not things' },
-  { name: 'grid', key: 'g', label: 'Grid', hint: 'squares to carry over by' },
-  { name: 'quarters', key: 'q', label: 'Quarters', hint: 'halves and quarters of the sheet' },
-  { name: 'lens', key: 'l', label: 'Lens', hint: 'three times larger under the pointer' },
+export const TOOLS: readonly { name: ToolName; key: string }[] = [
+  { name: 'squint', key: 's' },
+  { name: 'values', key: 'v' },
+  { name: 'mirror', key: 'm' },
+  { name: 'flip', key: 'u' },
+  { name: 'grid', key: 'g' },
+  { name: 'quarters', key: 'q' },
+  { name: 'lens', key: 'l' },
 ];
 
 export type Looking = Record<ToolName, boolean>;

@@ -1,12 +1,12 @@
 'use client';
 import { useSyncExternalStore } from 'react';
-import { text } from '../../text/en';
 import { listen, stateOfAll } from './drafts';
+import { useSay } from '../../words/Words';
 
 /** Whether everything typed on this page has been saved. */
 export function SaveState() {
+  const say = useSay();
   const state = useSyncExternalStore(listen, stateOfAll, () => null);
-  const t = text.shared;
-  const words = { typing: t.unsaved, saving: t.saving, failed: t.failed };
-  return <span role="status">{state === null ? t.saved : words[state]}</span>;
+  const keys = { typing: 'shared.unsaved', saving: 'shared.saving', failed: 'shared.failed' } as const;
+  return <span role="status">{say(state === null ? 'shared.saved' : keys[state])}</span>;
 }

@@ -5,8 +5,9 @@ import { listRules } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
 import { profileOf } from '@/server/pictures/readings';
 import { openStudy } from '../../../session';
+import { titled } from '../../../voice';
 
-export const metadata = { title: 'Colour' };
+export const generateMetadata = titled('steps.colour');
 
 export default async function ColourPage({
   params,

@@ -4,8 +4,9 @@ import { comparisonOf, listPieces } from '@/server/pieces/pieces';
 import { rulesWithAnswers } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
 import { openStudy } from '../../../session';
+import { sayHere, titled } from '../../../voice';
 
-export const metadata = { title: 'Compare' };
+export const generateMetadata = titled('steps.compare');
 
 export default async function ComparePage({
   params,
@@ -15,28 +16,28 @@ export default async function ComparePage({
   searchParams: Promise<{ piece?: string; source?: string }>;
 }) {
   const { study } = await params;
-  const { study: own, settings } = await openStudy(study);
+  const { study: own } = await openStudy(study);
   const pieces = await listPieces(study);
   const works = (await listWorks(study)).filter((w) => !w.foil);
   const { piece: wanted, source: against } = await searchParams;
   // Without a choice, an original that has been compared.
   const piece = pieces.find((p) => p.id === wanted) ?? pieces.find((p) => p.kind === 'original' && p.closeness !== null) ?? pieces[0];
-  if (!piece || !works.length)
+  if (!piece || !works.length) {
+    const say = await sayHere();
     return (
       <div className="bench m-5 flex flex-1 items-center justify-center p-10">
         <p className="bench-note rounded px-5 py-4 text-lg">
-          Comparing needs a work by the master and a piece.{' '}
+          {say('compare.needs')}{' '}
           <Link className="underline" href={`/studies/${study}/${works.length ? 'pieces' : 'look'}`}>
-            {works.length ? 'Hand in a piece' : 'Add a work at Look'}
+            {say(works.length ? 'pieces.handIn' : 'shared.noPictureGo')}
           </Link>
-          .
         </p>
       </div>
     );
+  }
   const { comparison, notes } = await comparisonOf(piece.id);
   const rules = await rulesWithAnswers(study, piece.id);
   const source = works.find((w) => w.id === against) ?? works.find((w) => w.id === comparison?.nearestWorkId) ?? works[0];
-  const { units, spelling } = settings;
   const slim = works.map((w) => ({
     id: w.id,
     title: w.title,
@@ -59,7 +60,6 @@ export default async function ComparePage({
       notes={notes}
       answers={rules.flatMap((r) => (r.met === null ? [] : [{ ruleId: r.id, met: r.met }]))}
       rules={rules}
-      words={{ spelling, units }}
     />
   );
 }

@@ -1,8 +1,9 @@
 import { HangingBench } from '@/ui/hanging/HangingBench';
 import { listPieces } from '@/server/pieces/pieces';
 import { openStudy } from '../../../session';
+import { titled } from '../../../voice';
 
-export const metadata = { title: 'Hanging' };
+export const generateMetadata = titled('steps.hanging');
 
 export default async function HangingPage({ params }: { params: Promise<{ study: string }> }) {
   const { study } = await params;
@@ -13,7 +14,7 @@ export default async function HangingPage({ params }: { params: Promise<{ study:
       : [
           {
             id: p.id,
-            name: p.student ?? 'You',
+            name: p.student,
             kind: p.kind,
             attempt: p.attempt,
             pictureId: p.rectifiedId ?? p.photoId,

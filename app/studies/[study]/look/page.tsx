@@ -2,8 +2,9 @@ import { LookBench } from '@/ui/look/LookBench';
 import { factsOf, listWorks } from '@/server/studies/works';
 import { sampleChoices } from '@/server/studies/samples';
 import { openStudy } from '../../../session';
+import { titled } from '../../../voice';
 
-export const metadata = { title: 'Look' };
+export const generateMetadata = titled('steps.look');
 
 export default async function LookPage({
   params,
@@ -13,7 +14,7 @@ export default async function LookPage({
   searchParams: Promise<{ work?: string }>;
 }) {
   const { study } = await params;
-  const { settings } = await openStudy(study);
+  await openStudy(study);
   const works = await listWorks(study);
   const facts = await factsOf(study);
   return (
@@ -21,7 +22,6 @@ export default async function LookPage({
       studyId={study}
       works={works.map((w) => ({ ...w, facts: facts.get(w.id) ?? [] }))}
       current={(await searchParams).work ?? null}
-      units={settings.units}
       samples={sampleChoices()}
     />
   );

@@ -4,8 +4,9 @@ import { makingOf } from '@/server/lessons/making';
 import { listRules } from '@/server/studies/rules';
 import { rosterOf } from '@/server/studies/classes';
 import { openStudy } from '../../../session';
+import { titled } from '../../../voice';
 
-export const metadata = { title: 'Make' };
+export const generateMetadata = titled('steps.make');
 
 export default async function MakePage({
   params,

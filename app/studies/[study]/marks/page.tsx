@@ -1,14 +1,14 @@
 import { MarksBench } from '@/ui/marks/MarksBench';
-import { tellSurface } from '@/ui/marks/words';
 import { NoWorks } from '@/ui/shared/NoWorks';
-import { kindName } from '@/core/style/words';
+import { tellSurface } from '@/core/style/readings';
 import { MARK_KINDS } from '@/core/marks/kind';
 import { listRules } from '@/server/studies/rules';
 import { listWorks, pinsOf } from '@/server/studies/works';
 import { profileOf } from '@/server/pictures/readings';
 import { openStudy } from '../../../session';
+import { titled } from '../../../voice';
 
-export const metadata = { title: 'Marks' };
+export const generateMetadata = titled('steps.marks');
 
 export default async function MarksPage({
   params,
@@ -18,13 +18,13 @@ export default async function MarksPage({
   searchParams: Promise<{ work?: string }>;
 }) {
   const { study } = await params;
-  const { units } = (await openStudy(study)).settings;
+  await openStudy(study);
   const works = await listWorks(study);
   if (!works.length) return <NoWorks studyId={study} />;
   const wanted = (await searchParams).work;
   const work = works.find((w) => w.id === wanted) ?? works[0];
   const held = await profileOf(work.pictureId, work.widthMm);
-  const shares = MARK_KINDS.map((k): [string, number] => [kindName(k), held?.profile.features[`marks.share.${k}`]?.value ?? 0]).sort(
+  const shares = MARK_KINDS.map((k): [typeof k, number] => [k, held?.profile.features[`marks.share.${k}`]?.value ?? 0]).sort(
     (a, b) => b[1] - a[1],
   );
   const pins = await pinsOf(study);
@@ -45,10 +45,9 @@ export default async function MarksPage({
       ground={held?.profile.ground?.lab ?? null}
       overall={held?.profile.marks.overall ?? null}
       edges={held?.profile.edges ?? null}
-      surface={held ? tellSurface(held.profile.features, held.kinds, work.widthMm, { spelling: 'british', units }) : []}
+      surface={held ? tellSurface(held.profile.features, held.kinds, work.widthMm) : []}
       shares={shares}
       rules={await listRules(study)}
-      units={units}
     />
   );
 }

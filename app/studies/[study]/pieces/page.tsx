@@ -5,8 +5,9 @@ import { landmarksOf } from '@/server/studies/landmarks';
 import { listPieces } from '@/server/pieces/pieces';
 import { rosterOf } from '@/server/studies/classes';
 import { openStudy } from '../../../session';
+import { titled } from '../../../voice';
 
-export const metadata = { title: 'Pieces' };
+export const generateMetadata = titled('steps.pieces');
 
 export default async function PiecesPage({
   params,

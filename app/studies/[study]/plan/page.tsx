@@ -1,8 +1,9 @@
 import { PlanBench } from '@/ui/plan/PlanBench';
 import { planOf } from '@/server/lessons/plans';
 import { openStudy } from '../../../session';
+import { titled } from '../../../voice';
 
-export const metadata = { title: 'Plan' };
+export const generateMetadata = titled('steps.plan');
 
 export default async function PlanPage({ params }: { params: Promise<{ study: string }> }) {
   const { study } = await openStudy((await params).study);

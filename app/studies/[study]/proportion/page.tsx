@@ -5,8 +5,9 @@ import { landmarksIn } from '@/server/studies/landmarks';
 import { listRules } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
 import { openStudy } from '../../../session';
+import { titled } from '../../../voice';
 
-export const metadata = { title: 'Proportion' };
+export const generateMetadata = titled('steps.proportion');
 
 export default async function ProportionPage({
   params,

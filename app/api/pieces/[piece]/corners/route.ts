@@ -1,3 +1,4 @@
+import { saying } from '@/server/validation';
 import { array, number, object } from 'yup';
 import { body, handle } from '@/server/door/http';
 import { placeCorners } from '@/server/pieces/pieces';
@@ -5,7 +6,7 @@ import { pieceOf } from '@/server/accounts/ownership';
 
 const schema = object({
   version: number().integer().required(),
-  corners: array(array(number().required()).length(2).required()).length(4, 'Place all four corners.').required(),
+  corners: array(array(number().required()).length(2).required()).length(4, saying('corners')).required(),
 });
 
 export const PUT = handle(async ({ teacher, request, params }) => {

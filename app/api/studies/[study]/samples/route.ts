@@ -1,9 +1,10 @@
+import { saying } from '@/server/validation';
 import { boolean, number, object, string } from 'yup';
 import { body, handle } from '@/server/door/http';
 import { addSample } from '@/server/studies/samples';
 
 const schema = object({
-  hand: string().required('Choose whose works to try.'),
+  hand: string().required(saying('sampleWorks')),
   work: number().integer().min(0).required(),
   foil: boolean().defined().default(false),
 });

@@ -4,8 +4,9 @@ import { isTemplate } from '@/core/proportion/templates';
 import { makingOf } from '@/server/lessons/making';
 import { listRules } from '@/server/studies/rules';
 import { openStudy } from '../../../../session';
+import { titled } from '../../../../voice';
 
-export const metadata = { title: 'Ghost, to print' };
+export const generateMetadata = titled('make.sheet.title');
 
 export default async function GhostSheetPage({
   params,

@@ -1,11 +1,12 @@
 import { GridSheet } from '@/ui/proportion/GridSheet';
-import { isTemplate, TEMPLATES } from '@/core/proportion/templates';
+import { isTemplate, pointName, TEMPLATES } from '@/core/proportion/templates';
 import { landmarksIn } from '@/server/studies/landmarks';
 import { listWorks } from '@/server/studies/works';
 import { notFound } from 'next/navigation';
 import { openStudy } from '../../../../session';
+import { titled } from '../../../../voice';
 
-export const metadata = { title: 'Grid sheet' };
+export const generateMetadata = titled('proportion.sheet.title');
 
 const PAPERS: Record<string, [number, number]> = { A4: [297, 210], A3: [420, 297], Letter: [279.4, 215.9] };
 
@@ -26,7 +27,7 @@ export default async function SheetPage({
   const sheet: [number, number] = work.pictureWidth >= work.pictureHeight ? across : [across[1], across[0]];
   const points = TEMPLATES[template]
     .filter((p) => set?.points[p.name])
-    .map((p) => ({ name: p.name, words: p.words, at: set!.points[p.name] }));
+    .map((p) => ({ name: p.name, said: pointName(template, p.name), at: set!.points[p.name] }));
   return (
     <GridSheet
       study={study.title}

@@ -1,0 +1,36 @@
+/** Knows in which voice a page is to speak: the teacher's own, or as the browser asks for. */
+import type { Metadata } from 'next';
+import { headers } from 'next/headers';
+import { cache } from 'react';
+import { settingsOf } from '@/server/accounts/settings';
+import type { Key } from '@/words/catalogue';
+import { negotiated, sentencesOf } from '@/words/languages';
+import { PLAIN_VOICE, Say, speaker, Voice } from '@/words/say';
+import { signedIn } from './session';
+
+export const settingsHere = cache(async () => {
+  const teacher = await signedIn();
+  return teacher && settingsOf(teacher.id);
+});
+
+/** Looked up once a request. While the database is away a page can still say so. */
+export const voiceHere = cache(async (): Promise<Voice> => {
+  const asked = negotiated((await headers()).get('accept-language'));
+  try {
+    const settings = await settingsHere();
+    return settings
+      ? { language: settings.language ?? asked, spelling: settings.spelling, units: settings.units }
+      : { ...PLAIN_VOICE, language: asked };
+  } catch {
+    // Whatever went wrong, the page itself meets it too and says so.
+    return { ...PLAIN_VOICE, language: asked };
+  }
+});
+
+export async function sayHere(): Promise<Say> {
+  const voice = await voiceHere();
+  return speaker(await sentencesOf(voice), voice);
+}
+
+/** A page's title as the browser shows it. */
+export const titled = (key: Key) => async (): Promise<Metadata> => ({ title: (await sayHere())(key) });

@@ -1,0 +1,70 @@
+/** Knows which languages there are, how each writes numbers and which way it runs, and where its sentences are fetched from. */
+import type { Catalogue } from './catalogue';
+import { american } from './spelling';
+
+interface LanguageOf {
+  /** As it calls itself. */
+  name: string;
+  locale: string;
+  /** The locale in American spelling, where there is a choice. */
+  american?: string;
+  direction: 'ltr' | 'rtl';
+  /** Keeps what people typed apart from the sentence round it. */
+  isolates: boolean;
+  /** Made up for looking whether every sentence is translated; offered to nobody. */
+  pseudo?: true;
+}
+
+const SPOKEN = {
+  en: { name: 'English', locale: 'en-GB', american: 'en-US', direction: 'ltr', isolates: false },
+  de: { name: 'Deutsch', locale: 'de-DE', direction: 'ltr', isolates: false },
+  'en-x-pseudo': { name: 'Pseudo', locale: 'en-GB', direction: 'ltr', isolates: true, pseudo: true },
+  'ar-x-pseudo': { name: 'Pseudo, right to left', locale: 'en-GB', direction: 'rtl', isolates: true, pseudo: true },
+} as const satisfies Record<string, LanguageOf>;
+
+export type Language = keyof typeof SPOKEN;
+
+export const LANGUAGES: Readonly<Record<Language, LanguageOf>> = SPOKEN;
+
+export const isLanguage = (code: string): code is Language => Object.hasOwn(LANGUAGES, code);
+
+/** Languages a teacher can choose. */
+export const CHOSEN = (Object.keys(LANGUAGES) as Language[]).filter((l) => !LANGUAGES[l].pseudo);
+
+const english = async (): Promise<Catalogue> => (await import('./en')).en;
+
+const FETCHED: Record<Language, () => Promise<Catalogue>> = {
+  en: english,
+  de: english,
+  'en-x-pseudo': async () => (await import('./pseudo')).pseudo(await english()),
+  'ar-x-pseudo': async () => (await import('./pseudo')).pseudo(await english()),
+};
+
+const held = new Map<string, Promise<Catalogue>>();
+
+/** The sentences of a language in a spelling; fetched once. */
+export function sentencesOf({ language, spelling }: { language: Language; spelling: 'british' | 'american' }): Promise<Catalogue> {
+  const respelt = spelling === 'american' && LANGUAGES[language].american !== undefined;
+  const key = respelt ? `${language} ${spelling}` : language;
+  let asked = held.get(key);
+  if (!asked) {
+    asked = respelt ? FETCHED[language]().then(american) : FETCHED[language]();
+    // What failed, as over a lost connection, is asked for again.
+    asked.catch(() => held.delete(key));
+    held.set(key, asked);
+  }
+  return asked;
+}
+
+/** The language of a list such as a browser sends, best first; English where none is spoken here. */
+export function negotiated(accepted: string | null): Language {
+  const wanted = (accepted ?? '')
+    .split(',')
+    .map((part) => {
+      const [code, q] = part.trim().split(/;\s*q=/);
+      return { code: code.toLowerCase().split('-')[0], q: q === undefined ? 1 : Number(q) || 0 };
+    })
+    .filter(({ code, q }) => code && q > 0)
+    .sort((a, b) => b.q - a.q);
+  return wanted.map(({ code }) => code).find((code): code is Language => isLanguage(code) && CHOSEN.includes(code)) ?? 'en';
+}

@@ -1,4 +1,5 @@
 /** Files read back, and each mistake named with its field. */
+import { toldBy } from '../../tests/support/english';
 import { DEMO_KIT } from '../../atelier/kit';
 import { parseKitFile } from './kitFile';
 import { parseLandmarkFile } from './landmarkFile';
@@ -16,24 +17,24 @@ test('a kit is read as it was written', () => {
 });
 
 test.each([
-  ['another format', (k) => (k.format = 'other/1'), /"format" must be "oldhand.kit\/1"/],
-  ['no paints', (k) => (k.paints = []), /"paints"/],
-  ['a paint without a name', (k) => delete paint(k, 2).name, /paint 3.*"name"/],
-  ['a masstone in words', (k) => (paint(k, 1).masstone = 'yellow'), /"hansa yellow".*"masstone"/],
-  ['a tint without parts', (k) => (paint(k, 1).tint = { hex: '#ffffff' }), /"tint.parts"/],
-  ['a strength of nothing', (k) => (paint(k, 1).strength = 0), /"strength"/],
-  ['a white that is not there', (k) => (k.white = 'zinc white'), /"white" names "zinc white"/],
+  ['another format', (k) => (k.format = 'other/1'), /“format” must be “oldhand.kit\/1”/],
+  ['no paints', (k) => (k.paints = []), /“paints”/],
+  ['a paint without a name', (k) => delete paint(k, 2).name, /paint 3.*“name”/],
+  ['a masstone in words', (k) => (paint(k, 1).masstone = 'yellow'), /“hansa yellow”.*“masstone”/],
+  ['a tint without parts', (k) => (paint(k, 1).tint = { hex: '#ffffff' }), /“tint.parts”/],
+  ['a strength of nothing', (k) => (paint(k, 1).strength = 0), /“strength”/],
+  ['a white that is not there', (k) => (k.white = 'zinc white'), /“white” names “zinc white”/],
   ['two paints of one name', (k) => (paint(k, 2).name = 'hansa yellow'), /same name/],
 ] as [string, (k: Record<string, unknown>) => void, RegExp][])('a kit with %s is refused by name', (_what, change, words) => {
-  expect(() => parseKitFile(kit(change))).toThrow(words);
+  expect(toldBy(() => parseKitFile(kit(change)))).toMatch(words);
 });
 
 test('landmarks are read, and their mistakes named', () => {
   const good = { format: 'oldhand.landmarks/1', template: 'face-front', points: { crown: [1, 2.5] } };
   expect(parseLandmarkFile(JSON.stringify(good))).toEqual({ template: 'face-front', points: { crown: [1, 2.5] } });
-  expect(() => parseLandmarkFile('not json')).toThrow(/not JSON/);
-  expect(() => parseLandmarkFile('[1]')).toThrow(/one JSON object/);
-  expect(() => parseLandmarkFile(JSON.stringify({ ...good, template: 'cat' }))).toThrow(/"template" must be one of/);
-  expect(() => parseLandmarkFile(JSON.stringify({ ...good, points: { crown: [1] } }))).toThrow(/point "crown"/);
-  expect(() => parseLandmarkFile(JSON.stringify({ ...good, points: { crown: ['a', 2] } }))).toThrow(/two numbers/);
+  expect(toldBy(() => parseLandmarkFile('not json'))).toMatch(/not JSON/);
+  expect(toldBy(() => parseLandmarkFile('[1]'))).toMatch(/one JSON object/);
+  expect(toldBy(() => parseLandmarkFile(JSON.stringify({ ...good, template: 'cat' })))).toMatch(/“template” must be one of/);
+  expect(toldBy(() => parseLandmarkFile(JSON.stringify({ ...good, points: { crown: [1] } })))).toMatch(/point “crown”/);
+  expect(toldBy(() => parseLandmarkFile(JSON.stringify({ ...good, points: { crown: ['a', 2] } })))).toMatch(/two numbers/);
 });

@@ -2,7 +2,9 @@
 import fc from 'fast-check';
 import { cautionsFor } from './hazards';
 import { orderWarnings } from './order';
-import { AMOUNT_WORDS, makePlan, PlanWishes, USUAL_SHARES } from './plan';
+import { english } from '../../tests/support/english';
+import { makePlan, PlanWishes, NO_STROKES, USUAL_SHARES } from './plan';
+import { amountNeeded } from './quantities';
 import { LESSON_MEDIA } from './technique';
 import { techniqueOf, techniquesFor } from './techniques';
 
@@ -18,6 +20,7 @@ const wishes: fc.Arbitrary<PlanWishes> = fc.constantFrom(...LESSON_MEDIA).chain(
     classSize: fc.integer({ min: 1, max: 60 }),
     sheetMm: fc.constantFrom([297, 210] as const, [420, 297] as const, [148, 105] as const),
     shares: fc.constant(USUAL_SHARES),
+    strokes: fc.constantFrom(NO_STROKES, { gap: { amount: 1.6, unit: 'mm' as const }, slant: 152, crossing: 80 }),
     steps: fc.array(
       fc.record({
         technique: fc.constantFrom(...techniquesFor(medium).map((t) => t.id)),
@@ -40,7 +43,8 @@ test('periods are full to the minute, every step gets its time and none is lost'
         for (const e of period) {
           expect(e.start).toBe(at);
           expect(Number.isInteger(e.minutes) && e.minutes > 0).toBe(true);
-          expect(e.title).not.toBe('');
+          expect(english(e.title)).not.toMatch(/^$|schedule\.|[{}]/);
+          expect(english(e.text)).not.toMatch(/schedule\.|techniques\.|[{}]/);
           at += e.minutes;
         }
         expect(at).toBe(w.minutesPerPeriod);
@@ -62,8 +66,8 @@ test('every warning names a step that is there, says why, and says what to do', 
       for (const warning of makePlan(w).warnings) {
         if (warning.step !== null) expect(w.steps[warning.step]).toBeDefined();
         if (warning.other !== null) expect(w.steps[warning.other]).toBeDefined();
-        expect(warning.reason).toMatch(/^[A-Z“].*[.!]$/);
-        expect(warning.remedy).toMatch(/^[A-Z“].*[.!]$/);
+        expect(english(warning.reason)).toMatch(/^[A-Z“].*[.!]$/);
+        expect(english(warning.remedy)).toMatch(/^[A-Z“].*[.!]$/);
       }
     }),
     { seed: 22, numRuns: 150 },
@@ -91,7 +95,7 @@ test('a larger class needs no less of anything, one student alone no more than a
       for (const [id, need] of few) {
         expect(need.amount).toBeGreaterThan(0);
         expect(many.get(id)!.amount).toBeGreaterThanOrEqual(need.amount);
-        expect(AMOUNT_WORDS[need.unit](need.amount)).not.toMatch(/NaN|undefined/);
+        expect(english(amountNeeded(need))).not.toMatch(/NaN|undefined/);
       }
     }),
     { seed: 24, numRuns: 120 },
@@ -103,7 +107,7 @@ test('the younger the class, the more cautions; labels are always named', () => 
     fc.property(wishes, (w) => {
       const [young, old] = [6, 18].map((youngest) => makePlan({ ...w, youngest }).cautions);
       expect(young.length).toBeGreaterThanOrEqual(old.length);
-      expect(old.join(' ')).toMatch(/label/i);
+      expect(old.map((c) => english(c)).join(' ')).toMatch(/label/i);
     }),
     { seed: 25, numRuns: 80 },
   );

@@ -51,7 +51,8 @@ export interface Schedule {
 const IN_ONE_GO = new Set(['wash', 'ground', 'fix']);
 const SHORTEST_PART = 5;
 const SHORTEST_REST = 4;
-const MOST_PERIODS = 30;
+/** Where even the longest lesson in the shortest periods is at its end. */
+const MOST_PERIODS = 120;
 
 class Clock {
   readonly periods: Entry[][] = [[]];

@@ -7,7 +7,8 @@ import { compare, Measured } from './compare';
 import { Layout } from './layout';
 import { rangeOf, studentT95 } from './range';
 import { paletteDistance } from './transport';
-import { featureTitle, nextStep, sayFinding, sizeWords } from './words';
+import { english } from '../../tests/support/english';
+import { featureTitle, nextStep, sayFinding } from './words';
 
 const feature = (value: number | null, name = 'marks.spacing'): Feature => ({
   group: FEATURES[name].group,
@@ -62,7 +63,7 @@ test('what departs stands first, signed, with the range it left; an equal piece 
   const far = compare(works, measured(9, 9), { as: 'original' });
   expect(far.findings[0].feature).toBe('marks.spacing');
   expect(far.findings[0].distance).toBeGreaterThan(1);
-  expect(far.findings[0].words).toMatch(/farther apart/);
+  expect(english(sayFinding(far.findings[0]))).toMatch(/farther apart/);
   const less = compare(works, measured(2, 9), { as: 'original' });
   expect(less.findings[0].distance).toBeLessThan(-1);
   const near = compare(works, measured(5, 9), { as: 'original' });
@@ -111,60 +112,68 @@ test('palette transport is a metric: zero on itself, symmetric, and a whole chan
   expect(paletteDistance([{ lab: [50, 2.5, 0], share: 1 }], [{ lab: [73, 25, -18], share: 1 }])).toBeCloseTo(27.1492, 3);
 });
 
-test('every feature can be said inside, above and below its range, in both spellings, with a next step outside', () => {
-  for (const name of [
-    ...Object.keys(FEATURES),
-    'proportion.heads-tall',
-    'proportion.eye-line',
-    'proportion.nose-width',
-    'proportion.lean',
-    'colour.palette',
-  ]) {
-    const base = { feature: name, unit: 'ratio' as const, master: { low: 1, mid: 1.5, high: 2 } };
-    const said = [0, 2.5, -2.5, 6].map((distance) => sayFinding({ ...base, piece: 1.5 + distance, distance }));
+/** The next step in words; empty where there is none. */
+const next = (feature: string, distance: number): string => {
+  const step = nextStep({ feature, distance });
+  return step ? english(step) : '';
+};
+
+test('every feature can be said inside, above and below its range, with a next step outside', () => {
+  const places = ['place.scale', 'place.shiftX', 'place.shiftY', 'place.weight.upper-left', 'place.weight.middle-middle'];
+  for (const name of [...Object.keys(FEATURES), 'colour.palette', ...places]) {
+    const unit = FEATURES[name]?.unit ?? (name.startsWith('place.weight') ? 'L*' : 'ratio');
+    const base = { feature: name, unit, master: { low: 1, mid: 1.5, high: 2 } };
+    const said = [0, 2.5, -1.2, 6].map((distance) => english(sayFinding({ ...base, piece: 1.5 + distance, distance })));
     for (const s of said) {
       expect(s).toMatch(/^[A-Z].*\.$/);
-      expect(s).not.toMatch(/undefined|NaN|\bmarks\.|\bcolour\./);
+      expect(s).not.toMatch(/undefined|NaN|[{}]|features\.|\bmarks\.[a-z]|\bcolour\.[a-z]/);
     }
-    expect(said[1]).not.toBe(said[2]);
-    expect(nextStep({ feature: name, distance: 2 })).toMatch(/^Next time .*\.$/);
-    expect(nextStep({ feature: name, distance: 0 })).toBe('');
-    expect(featureTitle(name)).not.toMatch(/\./);
+    expect(new Set(said.slice(0, 3)).size).toBe(3);
+    expect(next(name, 2)).toMatch(/^Next time .*\.$/);
+    expect(next(name, 0)).toBe('');
+    expect(english(featureTitle(name))).toMatch(/^[A-Z][^.]*$/);
   }
-  const grey = {
-    feature: 'colour.chroma',
-    unit: 'C*' as const,
-    master: { low: 1, mid: 2, high: 3 },
-    piece: 9,
-    distance: 2,
-  };
-  expect(nextStep(grey, { spelling: 'american', units: 'mm' })).toMatch(/gray/);
-  expect(sizeWords(25.4, { spelling: 'british', units: 'inch' })).toBe('1.00 in');
+});
+
+test('no number stands bare: each has its unit, or counts times or steps', () => {
+  const unitless = Object.keys(FEATURES).flatMap((feature) =>
+    [3, -3].map((distance) =>
+      english(
+        sayFinding({
+          feature,
+          unit: FEATURES[feature].unit,
+          master: { low: 0.2, mid: 0.3, high: 0.4 },
+          piece: distance > 0 ? 0.6 : 0.1,
+          distance,
+        }),
+      ),
+    ),
+  );
+  for (const s of unitless)
+    for (const [number] of s.matchAll(/-?\d+(?:\.\d+)?(?![\d.]| ?(?:mm|%|°|times|of the 100|steps|thousandths|colours?|heads))/g))
+      expect(`${number} in: ${s}`).toBe('');
 });
 
 test('every measure of every template has a sentence of its own, both ways', () => {
-  const measures = (Object.keys(TEMPLATES) as TemplateName[]).flatMap((t) => measureProportions(t, {}).map((m) => m.name));
-  for (const name of new Set(measures)) {
-    const base = { feature: `proportion.${name}`, unit: 'ratio' as const, master: { low: 1, mid: 1.5, high: 2 } };
-    const [above, below] = [2, -2].map((distance) => sayFinding({ ...base, piece: 1.5 + distance, distance }));
-    for (const s of [above, below]) {
-      expect(s).toMatch(/^The [a-z ]+ than the master’s: -?[\d.]+ against 1\.50\.$/);
-      // The measure's name is a term of the trade; a student is told what it is.
-      if (name.includes('-')) expect(s).not.toContain(name.replace('-', ' '));
+  for (const template of Object.keys(TEMPLATES) as TemplateName[])
+    for (const { name, unit } of measureProportions(template, {})) {
+      const base = { feature: `proportion.${name}`, unit, master: { low: 1, mid: 1.5, high: 2 } };
+      const [above, below] = [2, -2].map((distance) => english(sayFinding({ ...base, piece: 1.5 + distance, distance })));
+      for (const s of [above, below]) {
+        expect(s).toMatch(/^The [a-z ]+ than the master’s: -?[\d.]+ ?(%|°|heads|eye widths) against [\d.]+ ?(%|°|heads|eye widths)\.$/);
+        // The measure's name is a term of the trade; a student is told what it is.
+        if (name.includes('-')) expect(s).not.toContain(name.replace('-', ' '));
+      }
+      expect(above).not.toBe(below);
+      expect(next(base.feature, 2)).not.toBe('');
     }
-    expect(above).not.toBe(below);
-    expect(nextStep({ feature: base.feature, distance: 2 })).not.toBe('');
-  }
 });
 
 test('one and many, counted and uncounted, and directions as a protractor shows them', () => {
   const share = { unit: 'share' as const, master: { low: 0.1, mid: 0.2, high: 0.3 }, piece: 0.6, distance: 3 };
-  const said = (kind: string) => [
-    sayFinding({ ...share, feature: `marks.share.${kind}` }),
-    nextStep({ feature: `marks.share.${kind}`, distance: 3 }),
-  ];
-  expect(said('stipple')).toEqual(['Dots cover more of the work than the master’s: 60 % against 20 %.', 'Next time use fewer dots.']);
-  expect(said('wash')).toEqual(['Wash covers more of the work than the master’s: 60 % against 20 %.', 'Next time use less wash.']);
+  const said = (kind: string) => [english(sayFinding({ ...share, feature: `marks.share.${kind}` })), next(`marks.share.${kind}`, 3)];
+  expect(said('stipple')).toEqual(['Dots cover more of the work than of the master’s: 60 % against 20 %.', 'Next time use fewer dots.']);
+  expect(said('wash')).toEqual(['Wash covers more of the work than of the master’s: 60 % against 20 %.', 'Next time use less wash.']);
   const turned = {
     feature: 'marks.direction',
     unit: 'degrees' as const,
@@ -172,6 +181,15 @@ test('one and many, counted and uncounted, and directions as a protractor shows 
     piece: 190,
     distance: 2,
   };
-  expect(sayFinding(turned)).toBe('The strokes are turned farther to the left than the master’s: 10° against 176°.');
-  expect(sayFinding({ ...turned, piece: 178, distance: 0 })).toBe('Stroke direction: like the master’s, 178° against 176°.');
+  expect(english(sayFinding(turned))).toBe('The strokes are turned more to the left than the master’s: 10° against 176°.');
+  expect(english(sayFinding({ ...turned, piece: 178, distance: 0 }))).toBe('Slant of the strokes: like the master’s, 178° against 176°.');
+});
+
+test('how many times is told only where it says something', () => {
+  const even = { feature: 'marks.spacingVariation', unit: 'ratio' as const, master: { low: 0.1, mid: 0.2, high: 0.25 } };
+  expect(english(sayFinding({ ...even, piece: 0.44, distance: 2 }))).toBe(
+    'The gaps between strokes are less even than the master’s: they change about 2.2 times as much.',
+  );
+  expect(english(sayFinding({ ...even, piece: 0.21, distance: 0.2 }))).toBe('The gaps between strokes are less even than the master’s.');
+  expect(english(sayFinding({ ...even, piece: 0.001, distance: -1 }))).toBe('The gaps between strokes are more even than the master’s.');
 });

@@ -60,7 +60,7 @@ function timesApart(a: number, b: number): number {
   const [small, large] = [Math.min(Math.abs(a), Math.abs(b)), Math.max(Math.abs(a), Math.abs(b))];
   if (!(small > 1e-6) || Math.sign(a) !== Math.sign(b)) return 0;
   const times = large / small;
-  return times < 1.15 || times > 20 ? 0 : Math.round(times < 3 ? times * 10 : Math.round(times) * 10) / 10;
+  return times < 1.15 || times > 10 ? 0 : Math.round(times < 3 ? times * 10 : Math.round(times) * 10) / 10;
 }
 
 /** How far the piece is off, as a part of the sheet, or in steps of lightness. */

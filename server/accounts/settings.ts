@@ -5,7 +5,7 @@ import { teacherSettings } from '../schema';
 
 export type Settings = Omit<typeof teacherSettings.$inferSelect, 'userId'>;
 
-export const DEFAULT_SETTINGS: Settings = {
+const DEFAULT_SETTINGS: Settings = {
   units: 'mm',
   spelling: 'british',
   paper: 'A4',

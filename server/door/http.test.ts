@@ -1,3 +1,4 @@
+import { message } from '../../core/message';
 import { number, object, string } from 'yup';
 import { CoreError } from '../../core/errors';
 import { teacherOf } from '../accounts/auth';
@@ -75,9 +76,16 @@ test('an address is believed only from a configured proxy, and of what it says o
 
 test('each kind of error becomes its answer; what nobody foresaw tells nothing of the inside', async () => {
   const failing = (error: unknown) => run(() => Promise.reject(error));
-  expect(await failing(new Told(413, 'Too large.', 'picture'))).toEqual({ status: 413, json: { error: 'Too large.', field: 'picture' } });
-  expect((await failing(conflict('This rule'))).status).toBe(409);
-  expect(await failing(new CoreError('patch: outside'))).toEqual({ status: 400, json: { error: 'patch: outside', field: null } });
+  const large = message('errors.picture.largeUnnamed');
+  expect(await failing(new Told(413, large, 'picture'))).toEqual({
+    status: 413,
+    json: { error: expect.stringMatching(/^This picture is larger than 40 MB/), said: large, field: 'picture' },
+  });
+  expect((await failing(conflict('rule'))).status).toBe(409);
+  expect(await failing(new CoreError('polygon'))).toMatchObject({
+    status: 400,
+    json: { error: expect.stringMatching(/^polygon: /), field: null },
+  });
   // What the engine says of itself is nobody's business.
   expect((await failing(new RangeError('Maximum call stack size exceeded'))).json.error).not.toMatch(/stack/);
   const gone = await failing(Object.assign(new Error('read ECONNRESET'), { code: 'ECONNRESET' }));

@@ -1,4 +1,5 @@
 /** The log of edits over everything that can be placed or changed. */
+import { message } from '../../core/message';
 import { leave, newClass, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
 import { desc, eq } from 'drizzle-orm';
 import { getTableConfig, type MySqlTable } from 'drizzle-orm/mysql-core';
@@ -27,6 +28,9 @@ import {
 import { updateStudy } from '../studies/studies';
 import { editState, step } from './log';
 import { partsOf } from './rows';
+
+/** What an edit is called matters to none of these. */
+const LABEL = message('edits.points');
 
 afterAll(leave);
 
@@ -98,19 +102,19 @@ test('a feature has one rule; sixty rules are enough', async () => {
 test('points: placed, moved, undone; the wrong template and too many points are named', async () => {
   const work = await addWork(teacher, study, await sheetBytes(), 'a.png', {});
   const key = { subject: 'work' as const, subjectId: work, template: 'figure-standing' };
-  const first = await placeLandmarks(teacher, key, 0, { crown: [10, 10] }, 'crown');
-  const second = await placeLandmarks(teacher, key, first, { crown: [10, 10], chin: [10, 40] }, 'chin');
-  await expect(placeLandmarks(teacher, key, first, { crown: [0, 0] }, 'stale')).rejects.toMatchObject(conflict);
+  const first = await placeLandmarks(teacher, key, 0, { crown: [10, 10] }, LABEL);
+  const second = await placeLandmarks(teacher, key, first, { crown: [10, 10], chin: [10, 40] }, LABEL);
+  await expect(placeLandmarks(teacher, key, first, { crown: [0, 0] }, LABEL)).rejects.toMatchObject(conflict);
   await undo();
   const [now] = await landmarksOf(teacher, 'work', work);
   expect(now.points).toEqual({ crown: [10, 10] });
   expect(now.version).toBeGreaterThan(second);
   await undo();
   expect(await landmarksOf(teacher, 'work', work)).toEqual([]);
-  await expect(placeLandmarks(teacher, { ...key, template: 'dog' }, 0, {}, '')).rejects.toMatchObject({ field: 'template' });
+  await expect(placeLandmarks(teacher, { ...key, template: 'dog' }, 0, {}, LABEL)).rejects.toMatchObject({ field: 'template' });
   const many = Object.fromEntries(Array.from({ length: 81 }, (_, i) => [`p${i}`, [i, i] as [number, number]]));
-  await expect(placeLandmarks(teacher, { ...key, template: 'free' }, 0, many, '')).rejects.toMatchObject({ field: 'points' });
-  await expect(placeLandmarks(await newTeacher(), key, 0, {}, '')).rejects.toMatchObject({ status: 404 });
+  await expect(placeLandmarks(teacher, { ...key, template: 'free' }, 0, many, LABEL)).rejects.toMatchObject({ field: 'points' });
+  await expect(placeLandmarks(await newTeacher(), key, 0, {}, LABEL)).rejects.toMatchObject({ status: 404 });
   // What is placed without a label, as the demo's points are, stands in no log.
   await placeLandmarks(teacher, { ...key, template: 'free' }, 0, { a: [1, 2] }, null);
   expect((await editState(teacher, study)).undo).toBeNull();
@@ -122,7 +126,7 @@ test('a work: sizes, impressions, facts, patches and its removal all come back',
   await updateWork(teacher, id, (await workOf(teacher, id)).version, { impressions: 'It leans.' });
   const fact = await addFact(teacher, id, 'Drawn at night.', null);
   await addPin(teacher, id, [10, 10, 100, 80], { kind: 'parallel-hatch' });
-  await placeLandmarks(teacher, { subject: 'work', subjectId: id, template: 'free' }, 0, { mast: [50, 60] }, 'mast');
+  await placeLandmarks(teacher, { subject: 'work', subjectId: id, template: 'free' }, 0, { mast: [50, 60] }, LABEL);
   await removeFact(teacher, id, fact);
   await removeWork(teacher, id);
   expect(await listWorks()).toEqual([]);
@@ -140,7 +144,7 @@ test('a work: sizes, impressions, facts, patches and its removal all come back',
 
 test('cropping carries points and patches along and back; a stale window and a frame outside are refused', async () => {
   const id = await addWork(teacher, study, await sheetBytes(13, 400, 300), 'a.png', {});
-  await placeLandmarks(teacher, { subject: 'work', subjectId: id, template: 'free' }, 0, { in: [120, 90], out: [10, 10] }, 'p');
+  await placeLandmarks(teacher, { subject: 'work', subjectId: id, template: 'free' }, 0, { in: [120, 90], out: [10, 10] }, LABEL);
   await addPin(teacher, id, [110, 80, 60, 40], {});
   const { version, pictureId } = await workOf(teacher, id);
   const crop = { x: 100, y: 50, w: 200, h: 150, turn: 90 as const };
@@ -163,11 +167,11 @@ test('a plan is changed, refused when stale, and undone', async () => {
   const { plan, version } = await planOf(teacher, study);
   expect(version).toBe(0);
   const next: StoredPlan = { ...plan, minutesPerPeriod: 30 };
-  const saved = await savePlan(teacher, study, 0, next, 'minutes');
-  await savePlan(teacher, study, saved, { ...next, classSize: 24 }, 'class');
-  await expect(savePlan(teacher, study, saved, next, 'stale')).rejects.toMatchObject(conflict);
+  const saved = await savePlan(teacher, study, 0, next, LABEL);
+  await savePlan(teacher, study, saved, { ...next, classSize: 24 }, LABEL);
+  await expect(savePlan(teacher, study, saved, next, LABEL)).rejects.toMatchObject(conflict);
   const unknown = { ...next, steps: [{ technique: 'levitation', minutes: 5, dry: null, note: '' }] };
-  await expect(savePlan(teacher, study, saved + 1, unknown, 'x')).rejects.toMatchObject({ field: 'steps' });
+  await expect(savePlan(teacher, study, saved + 1, unknown, LABEL)).rejects.toMatchObject({ field: 'steps' });
   await undo();
   expect((await planOf(teacher, study)).plan).toMatchObject({ minutesPerPeriod: 30, classSize: 1 });
   await undo();
@@ -335,7 +339,7 @@ describe('two windows at the same moment', () => {
     expect(outcome(await both(note('One.'), note('Two.')))).toEqual([409, 'saved']);
     const work = await addWork(teacher, study, await sheetBytes(49), 'a.png', {});
     const point = (x: number) => () =>
-      placeLandmarks(teacher, { subject: 'work', subjectId: work, template: 'free' }, 0, { a: [x, 1] }, 'p');
+      placeLandmarks(teacher, { subject: 'work', subjectId: work, template: 'free' }, 0, { a: [x, 1] }, LABEL);
     expect(outcome(await both(point(1), point(2)))).toEqual([409, 'saved']);
     expect(await landmarksOf(teacher, 'work', work)).toHaveLength(1);
   });

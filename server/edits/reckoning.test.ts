@@ -1,4 +1,5 @@
 /** What an edit, its undo and its redo put on the queue: just what they have put out of date, and in the same transaction. */
+import { message } from '../../core/message';
 import { eq } from 'drizzle-orm';
 import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
 import { studyOf, workOf } from '../accounts/ownership';
@@ -11,6 +12,9 @@ import { addRule } from '../studies/rules';
 import { updateStudy } from '../studies/studies';
 import { addFact, addWork, cropWork, removeWork, updateWork } from '../studies/works';
 import { step } from './log';
+
+/** What an edit is called matters to none of these. */
+const LABEL = message('edits.points');
 
 afterAll(leave);
 
@@ -72,7 +76,7 @@ test('a foil, a removed work and another aim ask for comparing; what is brought 
 
 test('points on a work or the piece ask for comparing, points on a reference for nothing', async () => {
   const place = (subject: 'work' | 'piece' | 'reference', subjectId: string) => () =>
-    placeLandmarks(teacher, { subject, subjectId, template: 'free' }, 0, { a: [1, 2] }, 'a');
+    placeLandmarks(teacher, { subject, subjectId, template: 'free' }, 0, { a: [1, 2] }, LABEL);
   for (const [subject, id] of [
     ['work', work],
     ['piece', piece],

@@ -1,4 +1,5 @@
 /** Nothing waits unasked, and no comparison stays that was made from something else. */
+import { message } from '../../core/message';
 import { eq } from 'drizzle-orm';
 import { PROFILE_VERSION } from '../../core/style/profile';
 import { emptySchool, leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
@@ -12,6 +13,9 @@ import { comparisons, jobs, works } from '../schema';
 import { placeLandmarks } from '../studies/landmarks';
 import { addWork, updateWork } from '../studies/works';
 import { askForStale, askForWhatWaits } from './waiting';
+
+/** What an edit is called matters to none of these. */
+const LABEL = message('edits.points');
 
 afterAll(leave);
 
@@ -128,10 +132,10 @@ test('a width changed while measuring, and points placed while comparing, are ta
   await finish(db(), measuring, 'me');
   expect(await claim(db(), 'me')).toMatchObject({ id: measuring.id });
   await clear();
-  await placeLandmarks(teacher, { subject: 'piece', subjectId: piece, template: 'free' }, 0, { a: [1, 2] }, 'a');
+  await placeLandmarks(teacher, { subject: 'piece', subjectId: piece, template: 'free' }, 0, { a: [1, 2] }, LABEL);
   const comparing = (await claim(db(), 'me'))!;
   expect(comparing).toMatchObject({ kind: 'compare-piece', pieceId: piece });
-  await placeLandmarks(teacher, { subject: 'piece', subjectId: piece, template: 'free' }, 1, { a: [3, 4] }, 'a');
+  await placeLandmarks(teacher, { subject: 'piece', subjectId: piece, template: 'free' }, 1, { a: [3, 4] }, LABEL);
   await finish(db(), comparing, 'me');
   expect(await claim(db(), 'me')).toMatchObject({ id: comparing.id });
 });

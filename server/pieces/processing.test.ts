@@ -1,4 +1,6 @@
 /** What happens to a photograph from its arrival to its comparison and the printed report. */
+import { message, typed } from '../../core/message';
+import { PLAIN_VOICE } from '../../words/say';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { photograph, STAND_DEFAULTS } from '../../core/capture/copyStand';
@@ -166,8 +168,9 @@ test('work that was given up for good is told on the piece', async () => {
     .set({ priority: 99 })
     .where(eq(jobs.workKey, `process-piece:${id}`));
   const job = (await claim(db, 'me'))!;
-  await giveUp(db, job, 'me', '“photo.jpg” is damaged.', true);
-  expect((await listPieces(study)).find((p) => p.id === id)).toMatchObject({ state: 'failed', told: '“photo.jpg” is damaged.' });
+  const why = message('errors.picture.damaged', { name: typed('photo.jpg') });
+  await giveUp(db, job, 'me', why, true);
+  expect((await listPieces(study)).find((p) => p.id === id)).toMatchObject({ state: 'failed', told: [why] });
   expect((await db.select({ state: pieces.state }).from(pieces).where(eq(pieces.id, id)))[0].state).toBe('waiting');
 });
 
@@ -180,7 +183,7 @@ test('the report prints rules, palette, plan and a page a student, on the teache
     note: 'Try the finer nib.',
     version: 0,
   });
-  const { pdf, name } = await studyReport(teacher, study);
+  const { pdf, name } = await studyReport(teacher, study, PLAIN_VOICE);
   expect(name).toMatch(/\.pdf$/);
   const text = Buffer.from(pdf).toString('latin1');
   expect(text.startsWith('%PDF-')).toBe(true);
@@ -192,10 +195,10 @@ test('the report prints rules, palette, plan and a page a student, on the teache
     expect(h).toBeCloseTo((297 * 72) / 25.4, 1);
   }
   await saveSettings(teacher, { ...(await settingsOf(teacher)), paper: 'Letter' });
-  const letter = Buffer.from((await studyReport(teacher, study)).pdf).toString('latin1');
+  const letter = Buffer.from((await studyReport(teacher, study, PLAIN_VOICE)).pdf).toString('latin1');
   expect(letter).toMatch(/\/MediaBox \[0 0 612 792\]/);
-  await expect(studyReport(teacher, await newStudy(teacher))).rejects.toMatchObject({
+  await expect(studyReport(teacher, await newStudy(teacher), PLAIN_VOICE)).rejects.toMatchObject({
     message: expect.stringMatching(/at least one work/),
   });
-  await expect(studyReport(await newTeacher(), study)).rejects.toMatchObject({ status: 404 });
+  await expect(studyReport(await newTeacher(), study, PLAIN_VOICE)).rejects.toMatchObject({ status: 404 });
 });

@@ -1,4 +1,5 @@
 /** Deleting means rows, waiting work, the log's memory and bytes: nothing of it is left, and nothing else is gone. */
+import { message } from '../../core/message';
 import { eq, sql } from 'drizzle-orm';
 import { unzipSync } from 'fflate';
 import { drawnPicture } from '../../tests/support/pictures';
@@ -23,6 +24,9 @@ import { addRule } from '../studies/rules';
 import { addFact, addPin, addWork, cropWork } from '../studies/works';
 import { accountGoing, classGoing, removeAccount, removeClass, removeStudent, removeStudy, studentGoing, studyGoing } from './removal';
 import { sweep } from './sweep';
+
+/** What an edit is called matters to none of these. */
+const LABEL = message('edits.points');
 
 beforeAll(emptySchool);
 afterAll(leave);
@@ -51,12 +55,12 @@ async function handIn(teacher: string, study: string, studentId: string | null, 
   const id = await addPiece(teacher, study, await sheetBytes(spacing), 'photo.png', about);
   await placeCorners(teacher, id, 1, CORNERS);
   await connectedFor('background', () => processPiece(teacher, id));
-  await placeLandmarks(teacher, { subject: 'piece', subjectId: id, template: 'free' }, 0, { a: [3, 4] }, 'a point');
+  await placeLandmarks(teacher, { subject: 'piece', subjectId: id, template: 'free' }, 0, { a: [3, 4] }, LABEL);
   await comparePiece(teacher, id);
   await noteFinding(teacher, id, { feature: 'marks.spacing', setAside: true, note: 'Seen by Ada.', version: 0 });
   await answerRule(teacher, id, rule, true);
   const reference = await addReference(teacher, study, await sheetBytes(spacing + 1), 'own.png', { studentId });
-  await placeLandmarks(teacher, { subject: 'reference', subjectId: reference, template: 'free' }, 0, { b: [1, 2] }, 'b');
+  await placeLandmarks(teacher, { subject: 'reference', subjectId: reference, template: 'free' }, 0, { b: [1, 2] }, LABEL);
   await tickRule(teacher, reference, rule, true);
   const removed = await addPiece(teacher, study, await sheetBytes(spacing + 2), 'removed.png', about);
   await removePiece(teacher, removed);
@@ -68,12 +72,12 @@ async function wholeStudy(teacher: string, classId: string | null, spacing: numb
   const work = await addWork(teacher, study, await sheetBytes(spacing), 'work.png', { widthMm: 297, group: 'early' });
   await addFact(teacher, work, 'Drawn at night.', null);
   await addPin(teacher, work, [10, 10, 100, 80], { kind: 'line' });
-  await placeLandmarks(teacher, { subject: 'work', subjectId: work, template: 'free' }, 0, { mast: [50, 60] }, 'mast');
+  await placeLandmarks(teacher, { subject: 'work', subjectId: work, template: 'free' }, 0, { mast: [50, 60] }, LABEL);
   await cropWork(teacher, work, (await workOf(teacher, work)).version, { x: 0, y: 0, w: 470, h: 330, turn: 0 });
   const { pictureId, widthMm } = await workOf(teacher, work);
   await ensureProfile(teacher, pictureId, widthMm);
   const { plan } = await planOf(await studyOf(teacher, study));
-  await savePlan(teacher, study, 0, plan, 'the plan');
+  await savePlan(teacher, study, 0, plan, LABEL);
   return { study, work };
 }
 
@@ -194,7 +198,14 @@ test('a removed piece keeps its photograph until its undo has passed: thirty day
   const second = await addPiece(teacher, study, await sheetBytes(92), 'b.png', about);
   await removePiece(teacher, second);
   const log = () => database().select({ id: edits.id }).from(edits).where(eq(edits.studyId, study));
-  const one = (i: number) => ({ studyId: study, subject: 'rule', subjectId: 'x', label: `edit ${i}`, changes: [], at: new Date() });
+  const one = (i: number) => ({
+    studyId: study,
+    subject: 'rule',
+    subjectId: 'x',
+    label: [message('edits.plan')],
+    changes: [],
+    at: new Date(),
+  });
   await database()
     .insert(edits)
     .values(Array.from({ length: 199 }, (_, i) => one(i)));

@@ -1,4 +1,6 @@
 /** The six invented hands: works drawn by rules must read as the rules say, and each hand must be known by its works. */
+import { sayFinding } from '../../core/style/words';
+import { english } from '../support/english';
 import { SAMPLE_HANDS } from '../../atelier/hands';
 import { furtherWork, HandWork, SampleHand } from '../../atelier/hands/sample';
 import { compare, Measured } from '../../core/style/compare';
@@ -84,7 +86,7 @@ test('findings name what truly differs: an ink picture held against the tiles, a
   expect(inkOnTiles.some((f) => f.group === 'colour' && f.distance < 0 && /chroma/.test(f.feature))).toBe(true);
   const tilesOnInk = first('osk', 'oostvik');
   expect(tilesOnInk.some((f) => f.group === 'colour' && f.distance > 0 && /chroma|cool|count/.test(f.feature))).toBe(true);
-  for (const f of [...inkOnTiles, ...tilesOnInk]) expect(f.words).toMatch(/^[A-Z].*\.$/);
+  for (const f of [...inkOnTiles, ...tilesOnInk]) expect(english(sayFinding(f))).toMatch(/^[A-Z].*\.$/);
 });
 
 test('a copy invents far less than another picture of the same hand', () => {

@@ -1,7 +1,7 @@
 /** Proportions against nature's common practice and Vitruvius, and sheet sizes against ISO 216. */
 import { measureProportions, VITRUVIUS } from '../../core/proportion/measures';
 import { TEMPLATES } from '../../core/proportion/templates';
-import { SHEETS } from '../../ui/text/media';
+import { SHEETS } from '../../core/lesson/sheets';
 
 // Common practice of drawing schools, no source: eyes halfway, one eye between the eyes, mouth corners under the pupils.
 const FACE: Record<string, [number, number]> = {

@@ -2,6 +2,7 @@
 import { ImagePlus, Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useRef, useState } from 'react';
+import { typed } from '@/core/message';
 import type { TemplateName } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
 import { Notice } from '../shared/Notice';
@@ -87,7 +88,11 @@ export function MakeBench(props: Props) {
       strip={
         <WorkStrip
           label={say('make.references')}
-          works={references.map((r) => ({ id: r.id, title: r.student ? `${r.student}: ${r.title}` : r.title, pictureId: r.pictureId }))}
+          works={references.map((r) => ({
+            id: r.id,
+            title: r.student ? say('make.named', { student: typed(r.student), title: typed(r.title) }) : say.typed(r.title),
+            pictureId: r.pictureId,
+          }))}
           current={reference.id}
           href={base}
           query="reference"

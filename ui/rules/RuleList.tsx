@@ -20,7 +20,7 @@ export interface Rule {
 }
 
 /** A reading as it is told, with where it was measured. */
-export interface RuleSaid {
+interface RuleSaid {
   sentence: Message;
   evidence: Message;
 }

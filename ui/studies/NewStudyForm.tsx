@@ -1,5 +1,6 @@
 'use client';
 import { yupResolver } from '@hookform/resolvers/yup';
+import { SHEETS } from '@/core/lesson/sheets';
 import { LESSON_MEDIA, mediumName } from '@/core/lesson/technique';
 import { amount, Message, typed } from '@/core/message';
 import type { Key } from '@/words/catalogue';
@@ -10,17 +11,6 @@ import { Notice } from '../shared/Notice';
 import { problemOf, send } from '../shared/request';
 import { useHydrated } from '../shared/useHydrated';
 import { useSay } from '../words/Words';
-
-/** Sheets a class may draw on, mm. */
-const SHEETS = [
-  ['A4', 297, 210],
-  ['A4', 210, 297],
-  ['A3', 420, 297],
-  ['A3', 297, 420],
-  ['A5', 210, 148],
-  ['Letter', 279.4, 215.9],
-  ['Letter', 215.9, 279.4],
-] as const;
 
 const schema = object({
   title: string()

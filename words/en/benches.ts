@@ -61,7 +61,6 @@ export const colour = {
   warm: 'warm',
   cool: 'cool',
   neither: 'neither',
-  bar: '{name} {share}',
   worth: 'Worth a rule?',
   mixing: 'Mixing it',
   noPaints: 'Your cupboard has no paints yet.',

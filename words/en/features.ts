@@ -27,7 +27,6 @@ export const features = {
     pair: `{title}: like the master’s, ${PAIR}.`,
     plain: '{title}: like the master’s.',
   },
-  unknown: '{name}: {piece} against {master}.',
   marks: {
     direction: {
       title: 'Slant of the strokes',

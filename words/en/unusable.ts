@@ -61,5 +61,5 @@ export const unusable = {
   steps: 'steps: choose at least one technique',
   technique: 'steps: there is no technique “{name}”',
   period: 'minutes: a period of {length, number} minutes leaves no time to work; give at least {least, number}',
-  patch: 'patch: {patch} does not lie inside the picture, which is {width, number} by {height, number} px',
+  patch: 'patch {patch} does not lie inside the picture, which is {width, number} by {height, number} px',
 } as const;

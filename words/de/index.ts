@@ -1,0 +1,73 @@
+/** Every sentence in English, British spelling. Another language is another folder of this shape. */
+import { background, app, bench, deleting, shared, signIn, steps, trouble } from './shell';
+import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
+import { edits } from './edits';
+import { errors } from './errors';
+import { features, fields, groups } from './features';
+import { headless } from './headless';
+import { kinds } from './kinds';
+import { amounts, cautions, drying, hints, items, order, schedule } from './lesson';
+import { look, samples, stand } from './look';
+import { plan } from './plan';
+import { parts, points, proportions, templates } from './proportions';
+import { capture, colours, mixing, readings } from './readings';
+import { report } from './report';
+import { classes, cupboard, media, newStudy, rules, settings, sheets, studies } from './studies';
+import { techniques } from './techniques';
+import { units } from './units';
+import { unusable } from './unusable';
+
+export const de = {
+  amounts,
+  app,
+  background,
+  bench,
+  capture,
+  cautions,
+  classes,
+  colour,
+  colours,
+  compare,
+  cupboard,
+  deleting,
+  drying,
+  edits,
+  errors,
+  features: { ...features, proportion: proportions },
+  fields,
+  groups,
+  hanging,
+  headless,
+  hints,
+  items,
+  kinds,
+  look,
+  make,
+  marks,
+  media,
+  mixing,
+  newStudy,
+  order,
+  parts,
+  pieces,
+  plan,
+  points,
+  proportion,
+  readings,
+  report,
+  rules,
+  samples,
+  schedule,
+  settings,
+  shared,
+  sheets,
+  signIn,
+  stand,
+  steps,
+  studies,
+  techniques,
+  templates,
+  trouble,
+  units,
+  unusable,
+} as const;

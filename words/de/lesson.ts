@@ -1,0 +1,208 @@
+/** What a lesson says: materials, cautions, warnings about the order of steps, and the entries of its periods. */
+export const items = {
+  paper: 'drawing paper, the class’s sheet',
+  scrap: 'scrap paper for warm-ups',
+  'heavy-paper': 'heavy paper (200 g or more), the class’s sheet',
+  'toothed-paper': 'rough paper for dry media, the class’s sheet',
+  pencil: 'pencil, HB',
+  'soft-pencil': 'pencil, 4B',
+  sharpener: 'sharpener',
+  eraser: 'eraser',
+  'kneaded-eraser': 'kneaded eraser',
+  ruler: 'ruler',
+  pen: 'pen-holder with a bendy or broad nib',
+  'ink-pot': 'small ink pot that does not tip',
+  ink: '{ink, select, waterproof {waterproof ink} washable {washable ink} other {ink}}',
+  'wash-ink': '{ink, select, waterproof {waterproof ink for washes} washable {washable ink for washes} other {ink for washes}}',
+  watercolour: 'watercolour, as mixed wash',
+  gouache: 'gouache',
+  'white-gouache': 'opaque white',
+  acrylic: 'acrylic paint',
+  'round-brush': 'round brush, size 6 or 8',
+  'fine-brush': 'fine brush, size 2',
+  'flat-brush': 'flat brush, about 25 mm',
+  'stiff-brush': 'old stiff brush',
+  water: 'water pot',
+  palette: 'mixing palette',
+  rag: 'rag or kitchen paper',
+  candle: 'white candle end or wax crayon',
+  masking: 'masking fluid',
+  charcoal: 'charcoal stick',
+  chalk: 'white chalk',
+  stump: 'paper stump',
+  pastels: 'soft pastels, box',
+  fixative: 'fixative (an adult sprays)',
+  'coloured-pencils': 'coloured pencils, the chosen two or three',
+  crayons: 'wax crayons, box',
+  'felt-pen': 'soft black felt pen',
+  'tracing-paper': 'tracing paper, the class’s sheet',
+  'clear-sheet': 'clear sheet',
+  marker: 'water-based pen for the clear sheet',
+  block: 'soft-cut block, the class’s size',
+  cutter: 'block cutter with a hand guard',
+  'print-ink': 'water-based printing ink',
+  roller: 'roller and plate',
+  spoon: 'wooden spoon for rubbing',
+} as const;
+
+export const amounts = {
+  piece: '{n, number}',
+  sheet: '{n, plural, one {# sheet} other {# sheets}}',
+  ml: '{n, number} ml',
+  g: '{n, number} g',
+  how: {
+    liquid: 'about {each} ml a student, waste included',
+    paper: '{each, number} each and {spare, number} spare',
+    student: '{count, plural, one {one each} other {# each}}',
+    pair: '{count, plural, one {one a pair} other {# a pair}}',
+    table: '{count, plural, one {one a table of four} other {# a table of four}}',
+    class: '{count, plural, one {for the class} other {# for the class}}',
+  },
+} as const;
+
+export const cautions = {
+  adult: 'At this age an adult does it. {caution}',
+  nib: 'Nibs are sharp: carry pens point down, never shake or throw them, count them in.',
+  'waterproof-ink': 'Waterproof ink stains clothes and skin, and clogs pens that cannot be taken apart: dip pens only, rinse at once.',
+  'dust-dry': 'Charcoal and pastel make dust: no blowing, tap it off over paper, wipe tables wet, air the room.',
+  fixative: 'Fixative only where fresh air and school policy allow, away from the class; an adult sprays.',
+  latex: 'Masking fluid may hold natural latex and ammonia: ask about allergies first, keep it off skin, air the room.',
+  cutter: 'Cutters: cut away from the hand, use the guard, one at a time in each pair, under supervision.',
+  small: 'Small pieces can choke the youngest: count erasers, candle ends and chalk.',
+  pigment:
+    'Use paints labelled for schools; never powder or old tubes with lead or other poisonous pigments. Nothing goes in the mouth, no brush is pointed with the lips.',
+  slip: 'Water on the floor is slippery: pots in the middle of the table, a cloth at hand.',
+  acrylic: 'Acrylic does not wash out once dry: aprons on, brushes never left to dry.',
+  roller: 'Keep fingers clear of rollers and presses; ink stains: aprons on.',
+  labels:
+    'Read the labels and safety data sheets; look for conformance to ASTM D-4236 or EN 71 as your local rules ask. School policy and local codes come first.',
+  photographs: 'Photographs of pieces: no full names, consent as your school asks, nothing leaves this machine.',
+} as const;
+
+/** Why an order of steps does harm, and what to do. `a` is the earlier step, `b` the later. */
+export const order = {
+  'water-over-running': {
+    reason: '“{a}” is not waterproof: “{b}” will carry it over the sheet.',
+    remedy: 'Take waterproof ink, or lay the wash first and draw when it is dry. If you want it to bleed, say so in class.',
+  },
+  'water-over-dust': {
+    reason: '“{a}” lies as dust: water turns it to mud.',
+    remedy: 'Fix it in between, or wash first and draw when it is dry.',
+  },
+  'pencil-under-wash': {
+    reason: 'Pencil under “{a}” is sealed in: it can no longer be rubbed out, and rubbing roughens the wash.',
+    remedy: 'Rub out before the first wash, or keep the pencil so pale that it may stay.',
+  },
+  'resist-after-wash': {
+    reason: '“{b}” keeps off only what comes after it; “{a}” has already taken the lights.',
+    remedy: 'Move “{b}” before the first wash.',
+  },
+  'line-over-wax': { reason: 'The pen skips where “{a}” has been.', remedy: 'Draw the line first, then protect the lights.' },
+  'light-after-dark': {
+    reason: 'See-through colour only darkens: “{b}” cannot lighten “{a}”, it will lift and muddy it.',
+    remedy: 'Go from light to dark.',
+  },
+  'light-covered': { reason: '“{b}” after “{a}” dirties or lifts the lights.', remedy: 'Keep “{a}” for the end.' },
+  'pen-on-thick': { reason: 'A pen skips and clogs on “{a}”.', remedy: 'Draw the line before, or use a fine brush.' },
+  'smear-fill-last': {
+    reason: '“{a}” smears: the hand drags it about during “{b}”.',
+    remedy: 'Move “{a}” to the end; a sheet under the hand.',
+  },
+  'outline-before-fill': {
+    reason: '“{b}” comes after “{a}”: the fill has no edge to stop at.',
+    remedy: 'Outline a field before filling it.',
+  },
+  'ground-first': { reason: '“{b}” goes over the whole sheet and over “{a}”.', remedy: 'Tone the sheet before anything else.' },
+  'rub-out-dust': { reason: 'Rubbing out lifts “{a}” too.', remedy: 'Rub out before the dusty layers.' },
+  'guide-gone': {
+    reason: 'The pencil is rubbed out before the line is drawn: the guide is gone.',
+    remedy: 'Draw the line first, or leave the pencil faint until then.',
+  },
+  'nothing-before': {
+    reason: '“{b}” builds on a step that has not come yet.',
+    remedy: 'Move it later, or add the step before it.',
+  },
+  'too-many-washes': {
+    reason: 'More than three wet layers turn muddy and make thin paper buckle.',
+    remedy: 'Join two washes, or take heavy, stretched paper.',
+  },
+  unfixed: {
+    reason: '“{b}” stays as dust and rubs off in the folder.',
+    remedy: 'Fix it at the end, or keep it under a cover sheet.',
+  },
+  'no-erasing': { reason: 'This class does not rub out.', remedy: 'Leave the step out: draw lightly and go over the line again.' },
+  'straight-in': {
+    reason: 'This class goes straight in with the final tool.',
+    remedy: 'Leave the pencil draft out and warm up longer on scrap.',
+  },
+  'over-time': {
+    reason:
+      'Even at the fewest minutes the work takes {needed, plural, one {one period} other {# periods}} of {minutes, number} minutes, not {asked, number}.',
+    remedy: 'Add {over, plural, one {a period} other {# periods}}, or leave a step out: the longest is “{longest}”.',
+  },
+  shortened: {
+    reason:
+      'To fit, steps are shortened{fully, select, yes { to the fewest minutes} other {}}, and looking, warming up and talking are brief.',
+    remedy: 'One more period, or one step fewer, gives the time back.',
+  },
+  drying: {
+    reason: '{why} Wait {n, plural, one {# minute} other {# minutes}} after “{a}”.',
+    remedy: 'The wait is filled with practice below; a break between periods would dry it for nothing.',
+  },
+  'short-drying': {
+    reason:
+      '“{a}” usually dries in {usual, plural, one {# minute} other {# minutes}}; {n, number} {n, plural, one {is} other {are}} planned.',
+    remedy: 'Test with the back of the hand before going on; thinner layers dry sooner.',
+  },
+} as const;
+
+/** Why a step has to wait until the one before it is dry. */
+export const drying = {
+  'rub-out': 'Rub out only when it is dry: damp ink smears and damp paper tears.',
+  'wet-on-damp': 'A wet layer on a damp one runs together and turns muddy.',
+  'water-on-ink': 'Water on damp ink carries it away, waterproof or not.',
+  feathers: 'On a damp sheet the line grows hairs.',
+  sinks: 'On a damp layer the touch sinks in and runs.',
+  tears: 'A damp layer tears and lifts under the next.',
+} as const;
+
+/** What is to be minded at a step. */
+export const hints = {
+  'far-first': 'Far before near.',
+  'near-first': 'Near first: what is behind stops at it.',
+  hand: 'Right-handers left to right, left-handers right to left; a sheet under the hand.',
+  'dip-pens': 'Waterproof ink: dip pens only, rinse at once.',
+  'ink-runs': 'This ink runs under water, dry or not.',
+} as const;
+
+/** Entries of a period. */
+export const schedule = {
+  look: {
+    title: 'Look together',
+    text: 'The source large on the wall: what strikes you first? Then the rules, one by one, found in the picture.',
+  },
+  'hand-out': { title: 'Hand out', text: 'Materials to the tables, names on the backs, the source where everybody sees it.' },
+  'hand-out-again': {
+    title: 'Hand out and recall',
+    text: 'Sheets back, the source up again; somebody says where we stopped and what comes next.',
+  },
+  'warm-up': {
+    title: 'Warm up',
+    text: 'Arm and wrist loose, then practice strokes in boxes on scrap{known, select, yes {, {gap} apart and slanting at {slant}} other {, with the gap and slant you see in the source}}.',
+  },
+  watch: { title: 'Watch: {name}', text: '{watch}' },
+  turn: { title: '{name}', text: '{does}' },
+  practise: { title: 'Practise on scrap: {name}', text: 'Easier: {easier} Bolder: {bolder}' },
+  write: {
+    title: 'Write a principle down',
+    text: 'One sentence: what does this hand always do? And where in the picture do you see it?',
+  },
+  walk: { title: 'Walk round and look', text: 'Hands behind the back: what works in three neighbours’ sheets?' },
+  wait: { title: 'Let it dry', text: 'Test with the back of the hand: cool means damp.' },
+  spare: { title: 'Finish; extra for the quick', text: '{extra}' },
+  'clear-up': { title: 'Clear up', text: 'Sheets flat to dry, tools washed and counted in, tables wiped wet.' },
+  talk: {
+    title: 'Hang and talk',
+    text: 'What works is said first. Then one thing each would try next. Title, name and credit on the back.',
+  },
+} as const;

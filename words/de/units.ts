@@ -1,0 +1,20 @@
+/** Values with their units. Every number reaches these already written out, so that it is rounded and parted in one place. */
+export const units = {
+  mm: '{n} mm',
+  inch: '{n} in',
+  permille: '{n} thousandths of the width',
+  degrees: '{n}°',
+  share: '{n} %',
+  lightness: '{n} of 100',
+  heads: '{n} heads',
+  eyes: '{n} eye widths',
+  colours: '{count, plural, one {{n} colour} other {{n} colours}}',
+  times: '× {n}',
+  px: '{n} px',
+  ml: '{n} ml',
+  minutes: '{n} min',
+  ms: '{n} ms',
+  plain: '{n}',
+  deltaE: 'ΔE {n}',
+  inPlace: { mm: 'mm', inch: 'in' },
+} as const;

@@ -2,22 +2,16 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import { cache } from 'react';
-import { settingsOf } from '@/server/accounts/settings';
 import type { Key } from '@/words/catalogue';
 import { negotiated, sentencesOf } from '@/words/languages';
 import { PLAIN_VOICE, Say, speaker, Voice } from '@/words/say';
 import { signedIn } from './session';
 
-export const settingsHere = cache(async () => {
-  const teacher = await signedIn();
-  return teacher && settingsOf(teacher.id);
-});
-
 /** Looked up once a request. While the database is away a page can still say so. */
 export const voiceHere = cache(async (): Promise<Voice> => {
   const asked = negotiated((await headers()).get('accept-language'));
   try {
-    const settings = await settingsHere();
+    const settings = (await signedIn())?.settings;
     return settings
       ? { language: settings.language ?? asked, spelling: settings.spelling, units: settings.units }
       : { ...PLAIN_VOICE, language: asked };

@@ -35,7 +35,7 @@ const english = async (): Promise<Catalogue> => (await import('./en')).en;
 
 const FETCHED: Record<Language, () => Promise<Catalogue>> = {
   en: english,
-  de: english,
+  de: async () => (await import('./de')).de,
   'en-x-pseudo': async () => (await import('./pseudo')).pseudo(await english()),
   'ar-x-pseudo': async () => (await import('./pseudo')).pseudo(await english()),
 };

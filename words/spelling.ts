@@ -5,6 +5,8 @@ import { changeLiterals, everyMessage } from './literals';
 /** Beginnings of words, small letters; what follows stays. */
 const RESPELT: readonly (readonly [string, string])[] = [
   ['colour', 'color'],
+  ['watercolour', 'watercolor'],
+  ['harbour', 'harbor'],
   ['grey', 'gray'],
   ['centre', 'center'],
   ['metre', 'meter'],

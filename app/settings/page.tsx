@@ -1,6 +1,5 @@
 import { SettingsForm } from '@/ui/settings/SettingsForm';
 import { Shell } from '@/ui/shared/Shell';
-import { settingsOf } from '@/server/accounts/settings';
 import { requireTeacher } from '../session';
 import { titled, voiceHere } from '../voice';
 
@@ -8,7 +7,7 @@ export const generateMetadata = titled('settings.title');
 
 export default async function SettingsPage() {
   const teacher = await requireTeacher();
-  const { units, spelling, paper, hand, timeZone } = await settingsOf(teacher.id);
+  const { units, spelling, paper, hand, timeZone } = teacher.settings;
   const { language } = await voiceHere();
   return (
     <Shell section="settings" teacher={teacher.name}>

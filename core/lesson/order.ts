@@ -24,7 +24,7 @@ export interface OrderWarning {
 }
 
 /** How a layer behaves under later water, once the bottle of ink is known. */
-export function runsWhenWetted(t: Technique, { ink }: OrderContext): 'never' | 'until-dry' | 'always' {
+function runsWhenWetted(t: Technique, { ink }: OrderContext): 'never' | 'until-dry' | 'always' {
   if (t.runs !== 'as-ink') return t.runs;
   return ink === 'waterproof' ? 'until-dry' : 'always';
 }

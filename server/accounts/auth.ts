@@ -2,6 +2,7 @@
 import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { database } from '../database/connection';
+import { Settings, SETTINGS, settingsIn } from './settings';
 import { configuredOrigin, ownOrigins } from '../origin';
 import { account, rateLimit, session, user, verification } from '../schema';
 
@@ -17,6 +18,10 @@ function makeAuth() {
       schema: { user, session, account, verification, rateLimit },
     }),
     emailAndPassword: { enabled: true, minPasswordLength: 10, maxPasswordLength: 128, autoSignIn: true },
+    // Held with the account and handed out with the session; changed in Settings alone.
+    user: {
+      additionalFields: Object.fromEntries(SETTINGS.map((name) => [name, { type: 'string', required: false, input: false } as const])),
+    },
     session: { expiresIn: 60 * 60 * 24 * 7, updateAge: 60 * 60 * 24 },
     // Tries are counted by limits.ts, which does not believe an address that anybody may write.
     rateLimit: { enabled: false },
@@ -39,10 +44,13 @@ export interface Teacher {
   id: string;
   name: string;
   email: string;
+  settings: Settings;
 }
 
 /** The teacher whose session the request's cookies carry, or null. */
 export async function teacherOf(headers: Headers): Promise<Teacher | null> {
   const found = await auth().api.getSession({ headers });
-  return found ? { id: found.user.id, name: found.user.name, email: found.user.email } : null;
+  if (!found) return null;
+  const { id, name, email } = found.user;
+  return { id, name, email, settings: settingsIn(found.user as unknown as Settings) };
 }

@@ -1,29 +1,29 @@
-/** Knows a teacher's settings: units, spelling, paper, hand. */
+/** Knows a teacher's settings: units, spelling, language, paper, hand. They come with the session, so that no page asks twice. */
 import { eq } from 'drizzle-orm';
 import { changing, database } from '../database/connection';
-import { teacherSettings } from '../schema';
+import { notFound } from '../errors';
+import { user } from '../schema';
 
-export type Settings = Omit<typeof teacherSettings.$inferSelect, 'userId'>;
+export const SETTINGS = ['units', 'spelling', 'paper', 'hand', 'timeZone', 'language'] as const;
 
-const DEFAULT_SETTINGS: Settings = {
-  units: 'mm',
-  spelling: 'british',
-  paper: 'A4',
-  timeZone: 'UTC',
-  hand: 'right',
-  language: null,
-};
+export type Settings = Pick<typeof user.$inferSelect, (typeof SETTINGS)[number]>;
+
+/** The settings alone, from whatever holds them. */
+export const settingsIn = ({ units, spelling, paper, hand, timeZone, language }: Settings): Settings => ({
+  units,
+  spelling,
+  paper,
+  hand,
+  timeZone,
+  language,
+});
 
 export async function settingsOf(teacherId: string): Promise<Settings> {
-  const [row] = await database().select().from(teacherSettings).where(eq(teacherSettings.userId, teacherId));
-  return row ?? DEFAULT_SETTINGS;
+  const [row] = await database().select().from(user).where(eq(user.id, teacherId));
+  if (!row) throw notFound('account');
+  return settingsIn(row);
 }
 
 export async function saveSettings(teacherId: string, settings: Settings): Promise<void> {
-  await changing((tx) =>
-    tx
-      .insert(teacherSettings)
-      .values({ userId: teacherId, ...settings })
-      .onDuplicateKeyUpdate({ set: settings }),
-  );
+  await changing((tx) => tx.update(user).set(settingsIn(settings)).where(eq(user.id, teacherId)));
 }

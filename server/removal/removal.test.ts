@@ -198,7 +198,7 @@ test('a removed piece keeps its photograph until its undo has passed: thirty day
   const second = await addPiece(teacher, study, await sheetBytes(92), 'b.png', about);
   await removePiece(teacher, second);
   const log = () => database().select({ id: edits.id }).from(edits).where(eq(edits.studyId, study));
-  const one = (i: number) => ({
+  const one = () => ({
     studyId: study,
     subject: 'rule',
     subjectId: 'x',
@@ -208,7 +208,7 @@ test('a removed piece keeps its photograph until its undo has passed: thirty day
   });
   await database()
     .insert(edits)
-    .values(Array.from({ length: 199 }, (_, i) => one(i)));
+    .values(Array.from({ length: 199 }, one));
   await addRule(teacher, study, { kind: 'never', feature: '', sentence: 'One more.', evidence: '' });
   expect(await log()).toHaveLength(200);
   expect((await everything()).bytes).toBe(bytes);

@@ -11,6 +11,13 @@ export const user = mysqlTable(
     email: varchar('email', { length: 190 }).notNull(),
     emailVerified: boolean('email_verified').notNull().default(false),
     image: text('image'),
+    units: mysqlEnum('units', ['mm', 'inch']).notNull().default('mm'),
+    spelling: mysqlEnum('spelling', ['british', 'american']).notNull().default('british'),
+    paper: mysqlEnum('paper', ['A4', 'Letter']).notNull().default('A4'),
+    hand: mysqlEnum('hand', ['right', 'left']).notNull().default('right'),
+    timeZone: varchar('time_zone', { length: 60 }).notNull().default('UTC'),
+    /** Null: as the browser asks for. */
+    language: varchar('language', { length: 20 }).$type<Language>(),
     createdAt: instant('created_at').notNull(),
     updatedAt: instant('updated_at').notNull(),
   },
@@ -76,14 +83,3 @@ export const rateLimit = mysqlTable(
   },
   (t) => [uniqueIndex('rate_limit_key').on(t.key), index('rate_limit_last').on(t.lastRequest)],
 );
-
-export const teacherSettings = mysqlTable('teacher_settings', {
-  userId: ofUser().primaryKey(),
-  units: mysqlEnum('units', ['mm', 'inch']).notNull().default('mm'),
-  spelling: mysqlEnum('spelling', ['british', 'american']).notNull().default('british'),
-  paper: mysqlEnum('paper', ['A4', 'Letter']).notNull().default('A4'),
-  /** Null: as the browser asks for. */
-  language: varchar('language', { length: 20 }).$type<Language>(),
-  timeZone: varchar('time_zone', { length: 60 }).notNull().default('UTC'),
-  hand: mysqlEnum('hand', ['right', 'left']).notNull().default('right'),
-});

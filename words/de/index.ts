@@ -1,4 +1,5 @@
-/** Every sentence in English, British spelling. Another language is another folder of this shape. */
+/** Jeder Satz auf Deutsch. */
+import type { Catalogue } from '../catalogue';
 import { background, app, bench, deleting, shared, signIn, steps, trouble } from './shell';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
 import { edits } from './edits';
@@ -17,7 +18,7 @@ import { techniques } from './techniques';
 import { units } from './units';
 import { unusable } from './unusable';
 
-export const de = {
+export const de: Catalogue = {
   amounts,
   app,
   background,
@@ -70,4 +71,4 @@ export const de = {
   trouble,
   units,
   unusable,
-} as const;
+};

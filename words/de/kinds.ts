@@ -1,13 +1,13 @@
-/** Kinds of mark, as they are named alone and within a sentence. */
+/** Arten der Spur, wie sie für sich und im Satz genannt werden. */
 export const kinds = {
-  blank: 'bare sheet',
-  flat: 'flat, even colour',
-  'smooth-shading': 'smooth shading',
-  wash: 'wash',
-  stipple: 'dots',
-  'parallel-hatch': 'strokes side by side',
-  'cross-hatch': 'crossing strokes',
-  'contour-hatch': 'strokes that bend with the form',
-  scribble: 'scribble',
-  line: 'plain lines',
+  blank: 'leeres Blatt',
+  flat: 'flache, gleichmäßige Farbe',
+  'smooth-shading': 'weiche Schattierung',
+  wash: 'Lavierung',
+  stipple: 'Punkte',
+  'parallel-hatch': 'Striche nebeneinander',
+  'cross-hatch': 'gekreuzte Striche',
+  'contour-hatch': 'Striche, die der Form folgen',
+  scribble: 'Gekritzel',
+  line: 'einfache Linien',
 } as const;

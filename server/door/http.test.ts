@@ -1,3 +1,4 @@
+import { saying } from '../validation';
 import { message } from '../../core/message';
 import { number, object, string } from 'yup';
 import { CoreError } from '../../core/errors';
@@ -31,7 +32,7 @@ test('a handler gets the teacher and the path’s names; nothing given back is o
 test('without a session nothing is looked at', async () => {
   signedIn.mockResolvedValue(null);
   const work = jest.fn();
-  expect(await run(work)).toEqual({ status: 401, json: { error: 'Sign in first.', field: null } });
+  expect(await run(work)).toEqual({ status: 401, json: { error: 'Sign in first.', said: message('errors.signInFirst'), field: null } });
   expect(work).not.toHaveBeenCalled();
 });
 
@@ -99,14 +100,17 @@ test('each kind of error becomes its answer; what nobody foresaw tells nothing o
 });
 
 test('a body is checked, its unknown fields dropped, its first fault named by field', async () => {
-  const schema = object({ title: string().required('Give it a name.'), width: number().min(10, 'At least 10 mm.') });
+  const schema = object({ title: string().required(saying('study.title')), width: number().min(10) });
   const read = (json: unknown) => run(async ({ request: r }) => body(r, schema), send(json));
   expect((await read({ title: 'Ferry', width: 20, owner: 'someone else' })).json).toEqual({
     title: 'Ferry',
     width: 20,
   });
-  expect(await read({ width: 20 })).toEqual({ status: 400, json: { error: 'Give it a name.', field: 'title' } });
-  expect((await read({ title: 'Ferry', width: 2 })).json).toEqual({ error: 'At least 10 mm.', field: 'width' });
+  expect(await read({ width: 20 })).toMatchObject({
+    status: 400,
+    json: { error: 'Give the study a name.', said: { key: 'errors.study.title' }, field: 'title' },
+  });
+  expect((await read({ title: 'Ferry', width: 2 })).json).toMatchObject({ error: '“width” must be at least 10.', field: 'width' });
   expect((await read('{"title":')).json.error).toBe('The request holds no JSON.');
   for (const json of ['[]', 'null', '7']) expect((await read(json)).status).toBe(400);
   const large = await read(`{"title":"${'x'.repeat(300_000)}"}`);
@@ -227,5 +231,5 @@ test('numbers from a form: empty is none, words and what is out of bounds are na
   expect(fieldNumber({ n: '3' }, 'n', 1, 99, true)).toBe(3);
   expect(() => fieldNumber({ n: '2.5' }, 'n', 1, 99, true)).toThrow('“n” must be a whole number from 1 to 99.');
   for (const text of ['wide', '9', '5001', 'Infinity', 'NaN'])
-    expect(() => fieldNumber({ w: text }, 'w', 10, 5000)).toThrow('“w” must be a number from 10 to 5000.');
+    expect(() => fieldNumber({ w: text }, 'w', 10, 5000)).toThrow('“w” must be a number from 10 to 5,000.');
 });

@@ -1,6 +1,8 @@
 /** Knows everything that is kept about one student, as a ZIP with JSON: for a guardian who asks. */
 import { eq, inArray } from 'drizzle-orm';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
+import { ruleSentence } from '../../core/style/words';
+import type { Say } from '../../words/say';
 import { database } from '../database/connection';
 import { getBlob } from '../pictures/store';
 import {
@@ -38,7 +40,7 @@ interface Kept {
 }
 
 /** Everything by foreign key: what is not reached from the student is not about the student. */
-async function keptOf(teacherId: string, studentId: string): Promise<Kept> {
+async function keptOf(teacherId: string, studentId: string, say: Say): Promise<Kept> {
   const db = database();
   const student = await studentOf(teacherId, studentId);
   const own = await db
@@ -54,7 +56,7 @@ async function keptOf(teacherId: string, studentId: string): Promise<Kept> {
   const notes = await some(pieceIds, () => db.select().from(findingNotes).where(inArray(findingNotes.pieceId, pieceIds)));
   const answers = await some(pieceIds, () =>
     db
-      .select({ pieceId: ruleAnswers.pieceId, rule: rules.sentence, met: ruleAnswers.met })
+      .select({ pieceId: ruleAnswers.pieceId, sentence: rules.sentence, said: rules.said, met: ruleAnswers.met })
       .from(ruleAnswers)
       .innerJoin(rules, eq(rules.id, ruleAnswers.ruleId))
       .where(inArray(ruleAnswers.pieceId, pieceIds)),
@@ -66,7 +68,7 @@ async function keptOf(teacherId: string, studentId: string): Promise<Kept> {
   );
   const ticks = await some(referenceIds, () =>
     db
-      .select({ referenceId: referenceChecks.referenceId, rule: rules.sentence, done: referenceChecks.done })
+      .select({ referenceId: referenceChecks.referenceId, sentence: rules.sentence, said: rules.said, done: referenceChecks.done })
       .from(referenceChecks)
       .innerJoin(rules, eq(rules.id, referenceChecks.ruleId))
       .where(inArray(referenceChecks.referenceId, referenceIds)),
@@ -112,10 +114,10 @@ async function keptOf(teacherId: string, studentId: string): Promise<Kept> {
       squaredUp: file(piece.rectifiedId),
       cornersPx: piece.corners,
       state: piece.state,
-      told: piece.told,
+      told: piece.told.map((m) => say(m)).join(' '),
       points: points.filter((p) => p.pieceId === piece.id).map(({ template, points }) => ({ template, points })),
       notes: notes.filter((note) => note.pieceId === piece.id).map(({ feature, setAside, note }) => ({ feature, setAside, note })),
-      rules: answers.filter((a) => a.pieceId === piece.id).map(({ rule, met }) => ({ rule, met })),
+      rules: answers.filter((a) => a.pieceId === piece.id).map(({ met, ...rule }) => ({ rule: say(ruleSentence(rule)), met })),
       comparison: found.find((c) => c.pieceId === piece.id)?.document ?? null,
       readings: readingsOf(piece.rectifiedId),
     })),
@@ -126,18 +128,22 @@ async function keptOf(teacherId: string, studentId: string): Promise<Kept> {
       strength: r.strength,
       parts: r.parts,
       points: referencePoints.filter((p) => p.referenceId === r.id).map(({ template, points }) => ({ template, points })),
-      rules: ticks.filter((t) => t.referenceId === r.id).map(({ rule, done }) => ({ rule, done })),
+      rules: ticks.filter((t) => t.referenceId === r.id).map(({ done, ...rule }) => ({ rule: say(ruleSentence(rule)), done })),
     })),
     /** What was changed or removed and can still be brought back: it ends by itself. */
-    edits: log.map(({ label, at, changes, undone }) => ({ label, at, undone, changes })),
+    edits: log.map(({ label, at, changes, undone }) => ({ label: label.map((m) => say(m)).join(' '), at, undone, changes })),
     otherPictures: logHeld.map((h) => file(h.id)),
   };
   return { document, files: rows.map((p) => ({ path: fileOf.get(p.id)!, sha256: p.sha256 })), name: shownName(student) };
 }
 
 /** The archive as a stream, one picture in memory at a time, and a name for the file. */
-export async function studentArchive(teacherId: string, studentId: string): Promise<{ stream: ReadableStream<Uint8Array>; name: string }> {
-  const { document, files, name } = await keptOf(teacherId, studentId);
+export async function studentArchive(
+  teacherId: string,
+  studentId: string,
+  say: Say,
+): Promise<{ stream: ReadableStream<Uint8Array>; name: string }> {
+  const { document, files, name } = await keptOf(teacherId, studentId, say);
   const db = database();
   let wake = () => {};
   let over = false;

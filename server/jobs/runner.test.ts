@@ -1,4 +1,5 @@
 /** A server working through the queue, told how far it is, and stopped cleanly. */
+import { message, typed } from '../../core/message';
 import { eq } from 'drizzle-orm';
 import { emptySchool, leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
 import { workOf } from '../accounts/ownership';
@@ -71,7 +72,7 @@ test('a work and a photograph come to a comparison by themselves; one that is da
     state: 'failed',
     attempts: 1,
     lost: 0,
-    told: expect.stringMatching(/“broken\.png” is damaged/),
+    told: [message('errors.picture.damaged', { name: typed('broken.png') })],
   });
   expect((await listPieces(study)).find((p) => p.id === broken)).toMatchObject({ state: 'failed', held: { state: 'failed' } });
   await end();

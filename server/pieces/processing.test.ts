@@ -1,4 +1,6 @@
 /** What happens to a photograph from its arrival to its comparison and the printed report. */
+import { sayFinding } from '../../core/style/words';
+import { english } from '../../tests/support/english';
 import { message, typed } from '../../core/message';
 import { PLAIN_VOICE } from '../../words/say';
 import { eq } from 'drizzle-orm';
@@ -75,7 +77,8 @@ test('a photograph is squared up, measured and compared; twice makes nothing twi
   await comparePiece(teacher, id);
   // Lines nearly twice as far apart as the master's are found farther apart, in mm.
   const spacing = await finding(id, 'marks.spacing');
-  expect(spacing).toMatchObject({ unit: 'mm', words: expect.stringMatching(/farther apart/) });
+  expect(spacing!.unit).toBe('mm');
+  expect(english(sayFinding(spacing!))).toMatch(/farther apart than the master’s: [\d.]+ mm against [\d.]+ mm/);
   expect(spacing!.piece / spacing!.master.mid).toBeCloseTo(28 / 16, 1);
   const stamp = async () =>
     (await database().select({ stamp: comparisons.stamp }).from(comparisons).where(eq(comparisons.pieceId, id)))[0].stamp;

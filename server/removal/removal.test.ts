@@ -1,4 +1,5 @@
 /** Deleting means rows, waiting work, the log's memory and bytes: nothing of it is left, and nothing else is gone. */
+import { english } from '../../tests/support/english';
 import { message } from '../../core/message';
 import { eq, sql } from 'drizzle-orm';
 import { unzipSync } from 'fflate';
@@ -281,7 +282,7 @@ test('everything about one student comes as one archive: pieces, readings, notes
   const [ada, bo] = await rosterOf(study);
   await handIn(teacher, study, ada.id, 103);
   await handIn(teacher, study, bo.id, 107);
-  const { stream, name } = await studentArchive(teacher, ada.id);
+  const { stream, name } = await studentArchive(teacher, ada.id, english);
   expect(name).toBe('Ada-M.zip');
   const parts: Uint8Array[] = [];
   for await (const part of stream as unknown as AsyncIterable<Uint8Array>) parts.push(part);
@@ -312,5 +313,5 @@ test('everything about one student comes as one archive: pieces, readings, notes
   for (const path of wanted) expect(Object.keys(files)).toContain(path);
   expect(Buffer.from(files[piece.photograph]).equals(await sheetBytes(103))).toBe(true);
   expect(Object.keys(files)).toHaveLength(1 + new Set(wanted).size);
-  await expect(studentArchive(await newTeacher(), ada.id)).rejects.toMatchObject({ status: 404 });
+  await expect(studentArchive(await newTeacher(), ada.id, english)).rejects.toMatchObject({ status: 404 });
 });

@@ -1,3 +1,5 @@
+import type { Message } from '../../core/message';
+import { english } from '../../tests/support/english';
 import { AnyObjectSchema, ValidationError } from 'yup';
 import { NEW_STUDY } from '../../tests/support/study';
 import {
@@ -19,8 +21,8 @@ const fault = (schema: AnyObjectSchema, value: unknown): { path?: string; messag
     schema.validateSync(value, { abortEarly: true, stripUnknown: true });
     return null;
   } catch (error) {
-    const { path, message } = error as ValidationError;
-    return { path, message };
+    const { path, errors } = error as ValidationError;
+    return { path, message: english(errors[0] as unknown as Message) };
   }
 };
 
@@ -49,7 +51,7 @@ test('a new study without class or words begins with none, and each fault is nam
     [{ title: 'x'.repeat(121) }, 'title', /120/],
     [{ paperWidthMm: 5 }, 'paperWidthMm', /at least 10 mm/],
     [{ paperWidthMm: 'wide' }, 'paperWidthMm', /number of mm/],
-    [{ paperHeightMm: 6000 }, 'paperHeightMm', /at most 5000/],
+    [{ paperHeightMm: 6000 }, 'paperHeightMm', /at most 5000 mm/],
     [{ aim: 'perfect' }, 'aim', /aim/],
   ];
   for (const [change, path, message] of faults) {

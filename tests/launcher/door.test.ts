@@ -204,7 +204,10 @@ test('over TLS the session’s cookie is for TLS alone; closed accounts stay clo
     });
   const other = `${newId()}@fennick.example`;
   const refused = await send('/api/auth/sign-up/email', { email: other, password: PASSWORD, name: 'Bo' });
-  expect([refused.status, await refused.json()]).toEqual([403, { error: expect.stringMatching(/closed/), field: null }]);
+  expect([refused.status, await refused.json()]).toEqual([
+    403,
+    { error: expect.stringMatching(/closed/), said: { key: 'errors.signUpClosed' }, field: null },
+  ]);
   expect(await (await fetch(`${own}/sign-in`)).text()).toMatch(/New accounts are closed here/);
   await db.query('delete from rate_limit');
   const signed = await send('/api/auth/sign-in/email', { email: EMAIL, password: PASSWORD });

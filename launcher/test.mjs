@@ -54,6 +54,7 @@ export async function test(words) {
       ),
     );
     check('kernels', process.execPath, [join(ROOT, 'launcher/kernels.mjs'), '--check']);
+    check('sentences outside words', process.execPath, [join(ROOT, 'launcher/english.mjs')]);
     check('dead code', bin('knip'), ['--no-progress']);
     const jest = (name, ...more) => {
       const report = join(scratch, `${name.replaceAll(' ', '-')}.json`);

@@ -2,6 +2,7 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import { cache } from 'react';
+import { languagesHere } from '@/server/languages';
 import type { Key } from '@/words/catalogue';
 import { negotiated, sentencesOf } from '@/words/languages';
 import { PLAIN_VOICE, Say, speaker, Voice } from '@/words/say';
@@ -9,7 +10,7 @@ import { signedIn } from './session';
 
 /** Looked up once a request. While the database is away a page can still say so. */
 export const voiceHere = cache(async (): Promise<Voice> => {
-  const asked = negotiated((await headers()).get('accept-language'));
+  const asked = negotiated((await headers()).get('accept-language'), languagesHere());
   try {
     const settings = (await signedIn())?.settings;
     return settings

@@ -13,7 +13,7 @@ const FOR_DEVELOPERS = /^(log\.\w+|console\.\w+|Error|RangeError|TypeError|requi
 /** Settings of libraries, and what is drawn rather than read. */
 const SETTINGS = /^(className|style|form|stroke|d|onDelete|isolationLevel|appName|font)$/;
 /** Statements for the database and style sheets. */
-const OTHER_TONGUES = /^\s*[`(]?\s*(select|insert|update|set|show|create|delete|alter|drop)\b|^` |`$|@media|px "/i;
+const OTHER_TONGUES = /^\s*[`(]?\s*(select|insert|update|set|show|create|delete|alter|drop)\b|^` |`$|^border-|@media|px "/i;
 /** Invented data for the demo, which is nobody's interface. */
 const DATA = /^server\/(demo\/|accounts\/demoAccount\.ts)/;
 

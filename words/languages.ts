@@ -31,6 +31,9 @@ export const isLanguage = (code: string): code is Language => Object.hasOwn(LANG
 /** Languages a teacher can choose. */
 export const CHOSEN = (Object.keys(LANGUAGES) as Language[]).filter((l) => !LANGUAGES[l].pseudo);
 
+/** The made-up ones as well, where somebody looks whether everything is translated. */
+export const offeredLanguages = (pseudo: boolean): readonly Language[] => (pseudo ? (Object.keys(LANGUAGES) as Language[]) : CHOSEN);
+
 const english = async (): Promise<Catalogue> => (await import('./en')).en;
 
 const FETCHED: Record<Language, () => Promise<Catalogue>> = {
@@ -57,14 +60,15 @@ export function sentencesOf({ language, spelling }: { language: Language; spelli
 }
 
 /** The language of a list such as a browser sends, best first; English where none is spoken here. */
-export function negotiated(accepted: string | null): Language {
+export function negotiated(accepted: string | null, offered: readonly Language[] = CHOSEN): Language {
   const wanted = (accepted ?? '')
     .split(',')
     .map((part) => {
       const [code, q] = part.trim().split(/;\s*q=/);
-      return { code: code.toLowerCase().split('-')[0], q: q === undefined ? 1 : Number(q) || 0 };
+      return { code: code.toLowerCase(), q: q === undefined ? 1 : Number(q) || 0 };
     })
     .filter(({ code, q }) => code && q > 0)
     .sort((a, b) => b.q - a.q);
-  return wanted.map(({ code }) => code).find((code): code is Language => isLanguage(code) && CHOSEN.includes(code)) ?? 'en';
+  const spoken = (code: string): Language | undefined => offered.find((l) => l === code) ?? offered.find((l) => l === code.split('-')[0]);
+  return wanted.map(({ code }) => spoken(code)).find((l) => l !== undefined) ?? 'en';
 }

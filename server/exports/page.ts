@@ -110,7 +110,8 @@ export class Pages {
   /** The text cut into runs, each in the part of the face that holds its letters; what neither holds becomes a question mark. */
   private runs(text: string, face: Face): { font: string; text: string }[] {
     const out: { font: string; text: string }[] = [];
-    for (const letter of text) {
+    // The marks that keep a name's direction apart have no shape of their own.
+    for (const letter of text.replace(/[\u2068\u2069]/g, '')) {
       const code = letter.codePointAt(0)!;
       const font = ['latin', 'latin-ext'].map((p) => `${face}:${p}`).find((f) => this.face(f).hasGlyphForCodePoint(code));
       const last = out.at(-1);

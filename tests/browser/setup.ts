@@ -9,7 +9,7 @@ export default async function setup(): Promise<() => Promise<void>> {
     port: await freePort(4371),
     databaseUrl: database.url,
     secret: process.env.BETTER_AUTH_SECRET,
-    env: { OLDHAND_RATE_LIMIT: 'off' },
+    env: { OLDHAND_RATE_LIMIT: 'off', OLDHAND_PSEUDO_LANGUAGES: 'on' },
   });
   process.env.OLDHAND_TEST_ORIGIN = server.origin;
   process.env.OLDHAND_TEST_DATABASE = database.url;

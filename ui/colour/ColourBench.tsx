@@ -127,14 +127,14 @@ function Palette({ read, chosen, onChoose }: { read: NonNullable<Props['read']>;
               type="button"
               aria-pressed={chosen === c.hex}
               onClick={() => onChoose(c.hex)}
-              className={`flex w-full items-center gap-3 border p-1 text-left ${chosen === c.hex ? 'border-base-content' : 'border-transparent hover:border-base-300'}`}
+              className={`flex w-full items-center gap-3 border p-1 text-start ${chosen === c.hex ? 'border-base-content' : 'border-transparent hover:border-base-300'}`}
             >
               <span aria-hidden className="h-9 w-14 shrink-0" style={{ background: c.hex }} />
               <span className="flex-1">
                 {say(c.name)}
                 {c.ground && <em> {say('colour.sheet')}</em>}
                 {c.accent && <em> {say('colour.accent')}</em>}
-                <span className="block text-xs">{c.hex}</span>
+                <span className="block text-xs">{say.typed(c.hex)}</span>
               </span>
               <span>{say.amount(c.share, 'share')}</span>
             </button>

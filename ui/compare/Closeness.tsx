@@ -24,7 +24,7 @@ export function Closeness({ comparison }: { comparison: Comparison }) {
               <dd className="h-2 border border-base-content">
                 <span className="block h-full bg-base-content" style={{ width: `${v}%` }} />
               </dd>
-              <dd className="text-right">{say.number(v!)}</dd>
+              <dd className="text-end">{say.number(v!)}</dd>
             </div>
           ))}
       </dl>

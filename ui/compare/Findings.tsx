@@ -84,7 +84,7 @@ export function Findings({ pieceId, comparison, notes }: Props) {
             <button
               key={f.feature}
               type="button"
-              className="link mr-2"
+              className="link me-2"
               onClick={() => void save(f.feature, false, noteOf(f.feature)?.note ?? '')}
             >
               {say('compare.takeBack', { feature: featureTitle(f.feature) })}

@@ -48,12 +48,12 @@ export function RulesKept({
               <span>
                 {say('rules.sentence', { kind: r.kind, sentence: ruleSentence(r) })}
                 {r.kind !== 'feature' && (
-                  <span className="ml-2 text-sm">
+                  <span className="ms-2 text-sm">
                     {[true, false].map((kept) => (
                       <button
                         key={String(kept)}
                         type="button"
-                        className="link mr-1"
+                        className="link me-1"
                         aria-pressed={given === kept}
                         onClick={() => answer(r.id, kept)}
                       >

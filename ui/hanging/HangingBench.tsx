@@ -35,7 +35,7 @@ export function HangingBench({ studyId, pieces }: { studyId: string; pieces: Hun
   const hung = (every ? pieces : newest(pieces)).filter((p) => kind === ALL || p.kind === kind);
   const listed = hung
     .slice()
-    .sort((a, b) => (order === 'name' ? nameOf(a).localeCompare(nameOf(b)) : b[order] - a[order]) || a.attempt - b.attempt);
+    .sort((a, b) => (order === 'name' ? nameOf(a).localeCompare(nameOf(b), say.locale) : b[order] - a[order]) || a.attempt - b.attempt);
   const href = (id: string) => `/studies/${studyId}/compare?piece=${id}`;
   if (!pieces.length)
     return (
@@ -72,13 +72,13 @@ export function HangingBench({ studyId, pieces }: { studyId: string; pieces: Hun
       <table className="mt-3 w-full text-sm">
         <caption className="sr-only">{say('hanging.list')}</caption>
         <thead>
-          <tr className="text-left">
+          <tr className="text-start">
             {(['name', 'closeness', 'ownInvention'] as const).map((c) => (
               <th
                 key={c}
                 scope="col"
                 aria-sort={order === c ? (c === 'name' ? 'ascending' : 'descending') : undefined}
-                className={c === 'name' ? '' : 'text-right'}
+                className={c === 'name' ? '' : 'text-end'}
               >
                 <button type="button" className={order === c ? 'font-semibold' : 'link'} onClick={() => setOrder(c)}>
                   {say(`hanging.columns.${c}`)}
@@ -109,8 +109,8 @@ export function HangingBench({ studyId, pieces }: { studyId: string; pieces: Hun
                   )}
                 </Link>
               </td>
-              <td className="text-right">{say.number(p.closeness)}</td>
-              <td className="text-right">{say.number(p.ownInvention)}</td>
+              <td className="text-end">{say.number(p.closeness)}</td>
+              <td className="text-end">{say.number(p.ownInvention)}</td>
             </tr>
           ))}
         </tbody>

@@ -21,7 +21,9 @@ export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () 
   const [fact, setFact] = useState('');
   const [source, setSource] = useState('');
   const { units } = say.voice;
-  const shown = (mm: number | null) => (mm === null ? '' : units === 'inch' ? (mm / INCH).toFixed(2) : String(mm));
+  // As it can be typed in again: with the language's decimal sign, without parted thousands.
+  const sign = say.number(0.5, 1)[1];
+  const shown = (mm: number | null) => (mm === null ? '' : (units === 'inch' ? (mm / INCH).toFixed(2) : String(mm)).replace('.', sign));
   // What is being typed stays as it is while something else is saved; each save knows the version the one before it made.
   const version = useRef(work.version);
   const chain = useRef<Promise<unknown>>(Promise.resolve());

@@ -21,15 +21,15 @@ export function Factors({ factors, bent }: { factors: MannerFactor[]; bent: Bent
       <h2 className="text-lg font-semibold">{say('make.factors')}</h2>
       <table className="w-full text-sm">
         <thead>
-          <tr className="text-left">
+          <tr className="text-start">
             <th scope="col">{say('make.columns.measure')}</th>
-            <th scope="col" className="pl-2 text-right">
+            <th scope="col" className="ps-2 text-end">
               {say('make.columns.factor')}
             </th>
-            <th scope="col" className="pl-2 text-right">
+            <th scope="col" className="ps-2 text-end">
               {say('make.columns.here')}
             </th>
-            <th scope="col" className="pl-2 text-right">
+            <th scope="col" className="ps-2 text-end">
               {say('make.columns.becomes')}
             </th>
           </tr>
@@ -40,9 +40,9 @@ export function Factors({ factors, bent }: { factors: MannerFactor[]; bent: Bent
               <td className="py-0.5">
                 {say(measureName(r.measure))} <span className="text-xs">{say('make.fromWorks', { n: r.works })}</span>
               </td>
-              <td className="pl-2 text-right whitespace-nowrap">{say.amount(r.factor, 'times')}</td>
-              <td className="pl-2 text-right whitespace-nowrap">{told(r.measure, r.at!.from)}</td>
-              <td className="pl-2 text-right whitespace-nowrap">
+              <td className="ps-2 text-end whitespace-nowrap">{say.amount(r.factor, 'times')}</td>
+              <td className="ps-2 text-end whitespace-nowrap">{told(r.measure, r.at!.from)}</td>
+              <td className="ps-2 text-end whitespace-nowrap">
                 {told(r.measure, r.at!.reached)}
                 {Math.abs(Math.log(r.at!.reached / r.at!.asked)) > 0.03 && (
                   <span title={say('make.asked', { value: measured(r.measure, r.at!.asked) })}> *</span>

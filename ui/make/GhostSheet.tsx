@@ -40,7 +40,7 @@ export function GhostSheet({ study, date, reference, template, works, rules, pap
     placing.top + (p[1] / h) * placing.height,
   ];
   return (
-    <div className="overflow-auto bg-base-200 p-5 print:bg-white print:p-0">
+    <div dir="ltr" className="overflow-auto bg-base-200 p-5 print:bg-white print:p-0">
       <style>{`@page { size: ${paper[0]}mm ${paper[1]}mm; margin: 0 } @media print { header, nav { display: none } }`}</style>
       <PrintButton />
       {!bent && <p role="status">{say(Object.keys(from).length ? 'make.noMaster' : 'make.noPoints')}</p>}

@@ -49,7 +49,7 @@ export function Strengths({ template, strength, parts, onChange }: Props) {
                 ) : (
                   <button
                     type="button"
-                    className="link text-left"
+                    className="link text-start"
                     aria-label={say('make.partAsRest', { part: name })}
                     onClick={() => {
                       const { [part]: _own, ...others } = parts;

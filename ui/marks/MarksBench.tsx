@@ -230,7 +230,7 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
       {work.pins.length > 0 && (
         <section className="mt-3">
           <h2 className="text-lg font-semibold">{say('marks.kept')}</h2>
-          <ol className="list-decimal pl-5">
+          <ol className="list-decimal ps-5">
             {work.pins.map((p) => (
               <li key={p.id}>
                 {say(tellKind(p.reading as Reading))} {say(tellReading(p.reading as Reading, 'window')[0].said)}{' '}

@@ -60,7 +60,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
                   alt={say('pieces.withState', { piece: pieceTitle(p), state: message(`pieces.states.${p.state}`) })}
                   className={`h-12 w-auto ${p.state === 'ready' ? '' : 'opacity-50'}`}
                 />
-                <span className="bench-note absolute right-0 bottom-0 px-1 text-[0.65rem]">
+                <span className="bench-note absolute end-0 bottom-0 px-1 text-[0.65rem]">
                   {say(`pieces.short.${p.kind}`, { n: p.attempt })}
                   {p.state === 'no-sheet' && ' !'}
                 </span>

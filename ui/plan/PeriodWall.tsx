@@ -17,16 +17,16 @@ const WHO: Record<EntryKind, 'all' | 'turn' | 'watch' | 'meanwhile' | 'wait' | '
   talk: 'all',
 };
 const EDGE: Record<EntryKind, string> = {
-  look: 'border-l-4 border-base-content/40',
-  'hand-out': 'border-l-4 border-base-content/20',
-  'warm-up': 'border-l-4 border-base-content/60',
-  watch: 'border-l-4 border-double border-base-content',
-  turn: 'border-l-8 border-base-content',
-  meanwhile: 'border-l-4 border-dashed border-base-content/60',
-  wait: 'border-l-4 border-dotted border-base-content/40',
-  spare: 'border-l-4 border-base-content/20',
-  'clear-up': 'border-l-4 border-base-content/20',
-  talk: 'border-l-4 border-base-content/40',
+  look: 'border-s-4 border-base-content/40',
+  'hand-out': 'border-s-4 border-base-content/20',
+  'warm-up': 'border-s-4 border-base-content/60',
+  watch: 'border-s-4 border-double border-base-content',
+  turn: 'border-s-8 border-base-content',
+  meanwhile: 'border-s-4 border-dashed border-base-content/60',
+  wait: 'border-s-4 border-dotted border-base-content/40',
+  spare: 'border-s-4 border-base-content/20',
+  'clear-up': 'border-s-4 border-base-content/20',
+  talk: 'border-s-4 border-base-content/40',
 };
 
 const clock = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
@@ -54,25 +54,25 @@ export function PeriodWall({
             {entries.map((e, i) => (
               <li
                 key={i}
-                className={`break-inside-avoid bg-base-100 py-1 pl-2 ${EDGE[e.kind]} ${e.step !== null && e.step === chosen ? 'bg-base-300' : ''}`}
+                className={`break-inside-avoid bg-base-100 py-1 ps-2 ${EDGE[e.kind]} ${e.step !== null && e.step === chosen ? 'bg-base-300' : ''}`}
               >
                 <div className="grid grid-cols-[3rem_1fr_4.5rem] items-baseline gap-2">
                   <span className="text-sm">{clock(e.start)}</span>
                   <span>
                     {e.step !== null && onChoose ? (
-                      <button type="button" className="text-left font-semibold hover:underline" onClick={() => onChoose(e.step!)}>
+                      <button type="button" className="text-start font-semibold hover:underline" onClick={() => onChoose(e.step!)}>
                         {say(e.title)}
                       </button>
                     ) : (
                       <span className={e.kind === 'turn' ? 'font-semibold' : ''}>{say(e.title)}</span>
                     )}
                     {e.part && <span className="text-sm"> {say('plan.begun', { part: e.part === 1 ? 'one' : 'two' })}</span>}
-                    <span className="ml-2 text-xs">{say(`plan.who.${WHO[e.kind]}`)}</span>
+                    <span className="ms-2 text-xs">{say(`plan.who.${WHO[e.kind]}`)}</span>
                   </span>
-                  <span className="text-right text-sm">{say('units.minutes', { n: figure(e.minutes) })}</span>
+                  <span className="text-end text-sm">{say('units.minutes', { n: figure(e.minutes) })}</span>
                 </div>
                 {(e.kind === 'turn' ? e.part !== 2 : e.kind !== 'hand-out' && e.kind !== 'clear-up') && (
-                  <p className="ml-14 text-sm">{say(e.text)}</p>
+                  <p className="ms-14 text-sm">{say(e.text)}</p>
                 )}
               </li>
             ))}

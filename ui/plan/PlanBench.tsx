@@ -44,7 +44,7 @@ export function PlanBench({ studyId, page }: { studyId: string; page: PlanPage }
           </>
         )}
       </div>
-      <aside className="w-full shrink-0 overflow-y-auto border-l border-base-300 p-4 lg:max-h-[calc(100vh-7.2rem)] lg:w-[25rem]">
+      <aside className="w-full shrink-0 overflow-y-auto border-s border-base-300 p-4 lg:max-h-[calc(100vh-7.2rem)] lg:w-[25rem]">
         <PlanSettings draft={draft} onChange={change} />
         <StepList
           medium={draft.medium}

@@ -26,7 +26,7 @@ export function PlanSheet({
   const plan = makePlan({ ...page.plan, sheetMm: page.sheetMm, shares: page.shares, strokes: page.strokes });
   const notes = plan.steps.filter((s) => s.note);
   return (
-    <div className="bg-white p-6 text-black print:p-0" data-theme="oldhand-day">
+    <div dir="ltr" className="bg-white p-6 text-black print:p-0" data-theme="oldhand-day">
       <style>{`@page { size: ${paper === 'A4' ? 'A4' : 'letter'}; margin: 14mm } @media print { header, nav { display: none } }`}</style>
       <PrintButton />
       <div className="grid max-w-[190mm] gap-5 text-[0.86rem]">
@@ -55,7 +55,7 @@ export function PlanSheet({
         )}
         <section className="break-inside-avoid">
           <h2 className="text-lg font-semibold">{say('plan.sheet.stepByStep')}</h2>
-          <ol className="ml-5 list-decimal">
+          <ol className="ms-5 list-decimal">
             {plan.steps.map((s, i) => (
               <li key={i} className="break-inside-avoid">
                 <strong>{say(s.name)}</strong>

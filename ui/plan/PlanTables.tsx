@@ -22,7 +22,7 @@ export function Warnings({ plan, onChoose }: { plan: Plan; onChoose?: (step: num
             <span>
               {say(w.reason)} <em>{say(w.remedy)}</em>
               {w.step !== null && onChoose && (
-                <button type="button" className="link ml-2 text-sm" onClick={() => onChoose(w.step!)}>
+                <button type="button" className="link ms-2 text-sm" onClick={() => onChoose(w.step!)}>
                   {say('plan.showStep')}
                 </button>
               )}
@@ -73,7 +73,7 @@ export function PlanTables({
             {plan.materials.map((m) => (
               <tr key={m.id} className="border-t border-base-300 align-top">
                 <td className="py-0.5">{say(m.name)}</td>
-                <td className="px-3 py-0.5 text-right whitespace-nowrap">{say(amountNeeded(m))}</td>
+                <td className="px-3 py-0.5 text-end whitespace-nowrap">{say(amountNeeded(m))}</td>
                 <td className="py-0.5">{say(m.how)}</td>
               </tr>
             ))}
@@ -99,7 +99,7 @@ export function PlanTables({
         )}
         <section className="break-inside-avoid">
           <h2 className="text-lg font-semibold">{say('plan.cautions')}</h2>
-          <ul className="ml-5 list-disc text-sm">
+          <ul className="ms-5 list-disc text-sm">
             {plan.cautions.map((c) => (
               <li key={c.key + JSON.stringify(c.values ?? '')}>{say(c)}</li>
             ))}

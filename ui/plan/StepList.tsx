@@ -156,9 +156,9 @@ function StepRow({ id, strokes, step, name, minutes, weight, open, mind, onToggl
         >
           <GripVertical aria-hidden className="size-4" />
         </button>
-        <button type="button" aria-expanded={open} className="flex-1 py-1 text-left hover:underline" onClick={onToggle}>
+        <button type="button" aria-expanded={open} className="flex-1 py-1 text-start hover:underline" onClick={onToggle}>
           {say(name)}
-          {weight && <span className="ml-2 text-xs font-semibold">{say(`plan.weights.${weight}`)}</span>}
+          {weight && <span className="ms-2 text-xs font-semibold">{say(`plan.weights.${weight}`)}</span>}
         </button>
         <span className="text-sm">{minutes === null ? '' : say('units.minutes', { n: figure(minutes) })}</span>
         <button type="button" className="p-1" aria-label={say('plan.leaveOut', { step: name })} onClick={onRemove}>
@@ -166,7 +166,7 @@ function StepRow({ id, strokes, step, name, minutes, weight, open, mind, onToggl
         </button>
       </div>
       {open && t && (
-        <div className="grid gap-1 pb-2 pl-7 text-sm">
+        <div className="grid gap-1 pb-2 ps-7 text-sm">
           <p>{say(techniqueSays(t.id, 'does', strokes))}</p>
           {mind.map((m) => (
             <p key={m.key} className="font-semibold">

@@ -26,7 +26,7 @@ export function GridSheet({ study, work, date, source, paper, columns, points }:
   }));
   const mm = (v: number) => say.amount(v, 'mm');
   return (
-    <div className="overflow-auto bg-base-200 p-5 print:bg-white print:p-0">
+    <div dir="ltr" className="overflow-auto bg-base-200 p-5 print:bg-white print:p-0">
       <style>{`@page { size: ${paper[0]}mm ${paper[1]}mm; margin: 0 } @media print { header, nav { display: none } }`}</style>
       <PrintButton />
       <svg
@@ -81,9 +81,9 @@ export function GridSheet({ study, work, date, source, paper, columns, points }:
       </svg>
       {told.length > 0 && (
         <table className="mt-4 max-w-3xl bg-white text-sm text-black print:m-[12mm]">
-          <caption className="text-left text-lg font-semibold">{say('proportion.sheet.points')}</caption>
+          <caption className="text-start text-lg font-semibold">{say('proportion.sheet.points')}</caption>
           <thead>
-            <tr className="text-left">
+            <tr className="text-start">
               <th scope="col" />
               {(['point', 'left', 'top', 'right', 'bottom', 'square', 'fold'] as const).map((h) => (
                 <th key={h} scope="col" className="px-2">
@@ -97,10 +97,10 @@ export function GridSheet({ study, work, date, source, paper, columns, points }:
               <tr key={p.name} className="border-t border-gray-300">
                 <td className="px-2">{i + 1}</td>
                 <td className="px-2">{say(p.said)}</td>
-                <td className="px-2 text-right">{mm(p.t.left)}</td>
-                <td className="px-2 text-right">{mm(p.t.top)}</td>
-                <td className="px-2 text-right">{mm(p.t.right)}</td>
-                <td className="px-2 text-right">{mm(p.t.bottom)}</td>
+                <td className="px-2 text-end">{mm(p.t.left)}</td>
+                <td className="px-2 text-end">{mm(p.t.top)}</td>
+                <td className="px-2 text-end">{mm(p.t.right)}</td>
+                <td className="px-2 text-end">{mm(p.t.bottom)}</td>
                 <td className="px-2">{say('proportion.sheet.squareAt', p.t.square)}</td>
                 <td className="px-2">{say('proportion.sheet.foldAt', p.t.fold)}</td>
               </tr>

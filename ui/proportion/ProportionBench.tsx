@@ -102,18 +102,18 @@ function MeasureTable({
   if (!rows.length) return <p className="mt-3">{say('proportion.none')}</p>;
   return (
     <table className="mt-3 w-full text-sm">
-      <caption className="text-left text-lg font-semibold">{say('proportion.title')}</caption>
+      <caption className="text-start text-lg font-semibold">{say('proportion.title')}</caption>
       <thead>
-        <tr className="text-left">
+        <tr className="text-start">
           <th scope="col">{say('proportion.columns.rule')}</th>
           <th scope="col">{say('proportion.columns.measure')}</th>
-          <th scope="col" className="text-right">
+          <th scope="col" className="text-end">
             {say('proportion.columns.here')}
           </th>
-          <th scope="col" className="text-right">
+          <th scope="col" className="text-end">
             {say('proportion.columns.nature')}
           </th>
-          <th scope="col" className="text-right">
+          <th scope="col" className="text-end">
             {say('proportion.columns.times')}
           </th>
         </tr>
@@ -137,16 +137,16 @@ function MeasureTable({
                 />
               </td>
               <td className="py-1">{say(measure)}</td>
-              <td className="py-1 text-right whitespace-nowrap">{told(r.value!)}</td>
+              <td className="py-1 text-end whitespace-nowrap">{told(r.value!)}</td>
               <td
-                className="py-1 text-right"
+                className="py-1 text-end"
                 title={
                   VITRUVIUS[r.name] ? say('proportion.vitruvius', { value: toldMeasure({ ...r, value: VITRUVIUS[r.name] }) }) : undefined
                 }
               >
                 {r.canon === null ? say('proportion.nothing') : told(r.canon)}
               </td>
-              <td className="py-1 text-right">{r.factor === null ? say('proportion.nothing') : say.amount(r.factor, 'times')}</td>
+              <td className="py-1 text-end">{r.factor === null ? say('proportion.nothing') : say.amount(r.factor, 'times')}</td>
             </tr>
           );
         })}
@@ -163,7 +163,7 @@ function GridLinks({ studyId, workId, template }: { studyId: string; workId: str
     <p className="mt-3 text-sm">
       {say('proportion.print')}{' '}
       {PAPERS.map((p) => (
-        <Link key={p} className="link mr-2" href={`/studies/${studyId}/proportion/sheet?work=${workId}&template=${template}&paper=${p}`}>
+        <Link key={p} className="link me-2" href={`/studies/${studyId}/proportion/sheet?work=${workId}&template=${template}&paper=${p}`}>
           {say.typed(p)}
         </Link>
       ))}

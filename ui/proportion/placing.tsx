@@ -90,7 +90,7 @@ export function PlacingPrompt({ placing, children }: { placing: Placing; childre
             <li key={p.name}>
               <button
                 type="button"
-                className={`text-left hover:underline ${p.name === selected ? 'font-semibold' : ''}`}
+                className={`text-start hover:underline ${p.name === selected ? 'font-semibold' : ''}`}
                 onClick={() => setSelected(p.name)}
               >
                 {points[p.name] ? '●' : '○'} {say(p.said)}

@@ -55,7 +55,7 @@ export function Bench({
         </div>
         <PanelLock value={setLocked}>{strip}</PanelLock>
       </section>
-      <aside className="w-full shrink-0 overflow-y-auto border-l border-base-300 p-4 lg:max-h-[calc(100vh-7.2rem)] lg:w-[25rem]">
+      <aside className="w-full shrink-0 overflow-y-auto border-s border-base-300 p-4 lg:max-h-[calc(100vh-7.2rem)] lg:w-[25rem]">
         {locked && <p role="status">{say('shared.loading')}</p>}
         <div inert={locked} className={locked ? 'opacity-50' : undefined}>
           {children}

@@ -81,7 +81,7 @@ export function EditBar({ studyId }: { studyId: string }) {
     };
   }, [load, step]);
   return (
-    <span className="ml-auto flex items-center gap-2 text-sm">
+    <span className="ms-auto flex items-center gap-2 text-sm">
       <SaveState />
       <span role="status">{told && say(told)}</span>
       <button

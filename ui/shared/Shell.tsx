@@ -33,7 +33,7 @@ export function Shell({ section, teacher, children }: { section: Section; teache
             </Link>
           ))}
         </nav>
-        <span className="ml-auto flex items-baseline gap-3 text-sm">
+        <span className="ms-auto flex items-baseline gap-3 text-sm">
           <span>{say.typed(teacher)}</span>
           <SignOut />
         </span>

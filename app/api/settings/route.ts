@@ -1,13 +1,10 @@
 import { object, string } from 'yup';
 import { typed } from '@/core/message';
 import { saying } from '@/server/validation';
-import { isLanguage, Language, LANGUAGES } from '@/words/languages';
+import { languagesHere } from '@/server/languages';
+import type { Language } from '@/words/languages';
 import { saveSettings } from '@/server/accounts/settings';
 import { body, handle } from '@/server/door/http';
-
-/** The made-up languages are there for looking whether everything is translated. */
-const isOffered = (language: string): boolean =>
-  isLanguage(language) && (!LANGUAGES[language].pseudo || process.env.OLDHAND_PSEUDO_LANGUAGES === 'on');
 
 const schema = object({
   units: string()
@@ -26,7 +23,7 @@ const schema = object({
     .nullable()
     .defined()
     .default(null)
-    .test('language', saying('field.unknown', { name: typed('language') }), (l) => l === null || isOffered(l)),
+    .test('language', saying('field.unknown', { name: typed('language') }), (l) => l === null || languagesHere().includes(l)),
   timeZone: string().max(60).defined().default('UTC'),
 });
 

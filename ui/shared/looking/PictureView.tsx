@@ -150,7 +150,7 @@ export function PictureView({
             }}
           >
             <span className="absolute top-1/2 left-0 w-full border-t border-white mix-blend-difference" />
-            <span className="absolute top-0 left-1/2 h-full border-l border-white mix-blend-difference" />
+            <span className="absolute top-0 left-1/2 h-full border-s border-white mix-blend-difference" />
           </div>
         )}
       </div>

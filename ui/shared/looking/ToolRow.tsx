@@ -47,7 +47,7 @@ export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
           >
             <Icon aria-hidden className="size-4" />
             {say(label)}
-            <kbd className="text-xs opacity-80">{key}</kbd>
+            <kbd className="text-xs opacity-80">{say.typed(key)}</kbd>
           </button>
         );
       })}
@@ -59,7 +59,7 @@ export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
           {shown.map((t) => (
             <div key={t.name} className="flex gap-3">
               <dt className="w-28 font-semibold">
-                {t.key} · {say(t.label)}
+                {say.typed(t.key)} · {say(t.label)}
               </dt>
               <dd>{say('bench.tapOrHold', { hint: t.hint })}</dd>
             </div>
@@ -67,7 +67,7 @@ export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
           {more.map((t) => (
             <div key={t.key} className="flex gap-3">
               <dt className="w-28 font-semibold">
-                {t.key} · {say(t.label)}
+                {say.typed(t.key)} · {say(t.label)}
               </dt>
               <dd>{say(t.hint)}</dd>
             </div>

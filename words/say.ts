@@ -43,7 +43,7 @@ const ISOLATE = ['\u2068', '\u2069'] as const;
 
 /** Speaks in one voice from that language's sentences. */
 export function speaker(catalogue: Catalogue, voice: Voice): Say {
-  const { locale: plainLocale, american, isolates } = LANGUAGES[voice.language];
+  const { locale: plainLocale, american, isolates, pseudo } = LANGUAGES[voice.language];
   const locale = voice.spelling === 'american' && american ? american : plainLocale;
   const t = createTranslator({ locale, messages: catalogue as Record<string, unknown>, onError: () => undefined }) as unknown as (
     key: string,
@@ -58,7 +58,9 @@ export function speaker(catalogue: Catalogue, voice: Voice): Say {
     const rounded = Number(value.toFixed(decimals));
     return format.format(rounded === 0 ? 0 : rounded);
   };
-  const list = (items: readonly string[]): string => new Intl.ListFormat(locale, { type: 'conjunction' }).format(items);
+  // A made-up language has no word for "and" that a locale would know.
+  const list = (items: readonly string[]): string =>
+    pseudo ? items.join(', ') : new Intl.ListFormat(locale, { type: 'conjunction' }).format(items);
   const kept = (text: string): string => (isolates ? ISOLATE[0] + text + ISOLATE[1] : text);
   const inUnit = (unit: string, n: string, more: Record<string, number> = {}) => t(`units.${unit}`, { n, ...more });
   const amount = (value: number, unit: AmountUnit): string => {

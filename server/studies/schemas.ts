@@ -126,7 +126,12 @@ export const ruleSchema = object({
     .nullable()
     .defined()
     .default(null),
-}).test('sentence', saying('rule.sentence'), (r) => r.sentence !== '' || (r.kind === 'feature' && r.said !== null));
+}) // A ticked reading says its own sentence; every other rule is written.
+  .test(
+    'sentence',
+    (r, { createError }) =>
+      r.sentence !== '' || (r.kind === 'feature' && r.said !== null) || createError({ path: 'sentence', message: saying('rule.sentence') }),
+  );
 
 export const ruleChangeSchema = object({
   version: number().integer().required(),

@@ -1,5 +1,15 @@
 'use client';
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  Active,
+  Announcements,
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  Over,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, X } from 'lucide-react';
@@ -30,6 +40,16 @@ export function StepList({ medium, strokes, steps, plan, chosen, onChoose, onCha
   const dndId = useId();
   const ids = steps.map((s, i) => `${s.technique}:${i}`);
   const name = (i: number) => techniqueName(steps[i].technique);
+  const told = (what: 'picked' | 'over' | 'dropped', active: Active, over: Over | null) => {
+    const at = ids.indexOf(String((over ?? active).id));
+    return say(`plan.drag.${what}`, { step: name(ids.indexOf(String(active.id))), n: at + 1, all: ids.length });
+  };
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => told('picked', active, null),
+    onDragOver: ({ active, over }) => told('over', active, over),
+    onDragEnd: ({ active, over }) => told('dropped', active, over),
+    onDragCancel: ({ active }) => say('plan.drag.cancelled', { step: name(ids.indexOf(String(active.id))) }),
+  };
   return (
     <section className="mt-5">
       <h2 className="text-lg font-semibold">{say('plan.steps')}</h2>
@@ -37,6 +57,7 @@ export function StepList({ medium, strokes, steps, plan, chosen, onChoose, onCha
         id={dndId}
         sensors={sensors}
         collisionDetection={closestCenter}
+        accessibility={{ screenReaderInstructions: { draggable: say('plan.drag.how') }, announcements }}
         onDragEnd={({ active, over }) => {
           const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over?.id))];
           if (from >= 0 && to >= 0 && from !== to) {

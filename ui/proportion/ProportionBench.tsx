@@ -137,16 +137,18 @@ function MeasureTable({
                 />
               </td>
               <td className="py-1">{say(measure)}</td>
-              <td className="py-1 text-end whitespace-nowrap">{told(r.value!)}</td>
+              <td className="py-1 ps-2 text-end whitespace-nowrap">{told(r.value!)}</td>
               <td
-                className="py-1 text-end"
+                className="py-1 ps-2 text-end whitespace-nowrap"
                 title={
                   VITRUVIUS[r.name] ? say('proportion.vitruvius', { value: toldMeasure({ ...r, value: VITRUVIUS[r.name] }) }) : undefined
                 }
               >
                 {r.canon === null ? say('proportion.nothing') : told(r.canon)}
               </td>
-              <td className="py-1 text-end">{r.factor === null ? say('proportion.nothing') : say.amount(r.factor, 'times')}</td>
+              <td className="py-1 ps-2 text-end whitespace-nowrap">
+                {r.factor === null ? say('proportion.nothing') : say.amount(r.factor, 'times')}
+              </td>
             </tr>
           );
         })}

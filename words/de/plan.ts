@@ -46,6 +46,13 @@ export const plan = {
   },
   move: '„{step}“ verschieben',
   leaveOut: '„{step}“ weglassen',
+  drag: {
+    how: 'Einen Schritt mit der Leertaste aufnehmen. Mit den Pfeiltasten verschieben; noch einmal die Leertaste setzt ihn ab, Escape lässt ihn, wo er war.',
+    picked: '„{step}“ aufgenommen, Schritt {n, number} von {all, number}.',
+    over: '„{step}“ ist jetzt Schritt {n, number} von {all, number}.',
+    dropped: '„{step}“ wurde als Schritt {n, number} von {all, number} abgesetzt.',
+    cancelled: '„{step}“ bleibt, wo er war.',
+  },
   noteOn: 'Notiz zu „{step}“',
   note: 'Ihre Notiz, wird mit dem Schritt gedruckt',
   watchFor: 'Worauf achten:',

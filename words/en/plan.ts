@@ -38,6 +38,13 @@ export const plan = {
   who: { all: 'all', turn: 'your turn', watch: 'watch', meanwhile: 'while it dries', wait: 'wait', spare: 'spare' },
   move: 'Move “{step}”',
   leaveOut: 'Leave out “{step}”',
+  drag: {
+    how: 'To pick up a step, press the space bar. Move it with the arrow keys; press space again to put it down, or Escape to leave it where it was.',
+    picked: 'Picked up “{step}”, step {n, number} of {all, number}.',
+    over: '“{step}” is now step {n, number} of {all, number}.',
+    dropped: '“{step}” was put down as step {n, number} of {all, number}.',
+    cancelled: '“{step}” stays where it was.',
+  },
   noteOn: 'Note on “{step}”',
   note: 'your note, printed with the step',
   watchFor: 'Watch for:',
@@ -54,7 +61,7 @@ export const plan = {
     notes: 'Notes',
     note: '{step}: {note}',
     stepByStep: 'Step by step',
-    minutes: ', {n, number} min',
-    dries: ', {n, number} min, dries in {dry, number} min',
+    minutes: ', {n, number} min.',
+    dries: ', {n, number} min, dries in {dry, number} min.',
   },
 } as const;

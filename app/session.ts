@@ -3,7 +3,7 @@ import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
 import { teacherOf, Teacher } from '@/server/accounts/auth';
-import { Told } from '@/server/errors';
+import { UserError } from '@/server/errors';
 import { benchOf } from '@/server/studies/studies';
 
 /** Looked up once a request, however many parts of a page ask. */
@@ -20,7 +20,7 @@ export const openStudy = cache(async (id: string) => {
   try {
     return { teacher, ...(await benchOf(teacher.id, id)) };
   } catch (error) {
-    if (error instanceof Told && error.status === 404) notFound();
+    if (error instanceof UserError && error.status === 404) notFound();
     throw error;
   }
 });

@@ -7,7 +7,7 @@ import { measureName } from '../core/proportion/measures';
 import { RgbImage } from '../core/raster/image';
 import { measurePicture, Profile, ProfileOptions } from '../core/style/profile';
 import { kindName, tellReading } from '../core/style/readings';
-import { toldValue } from '../core/style/words';
+import { valueWithUnit } from '../core/style/words';
 import { Say } from '../words/say';
 import { all, last, number, rectangle, Words } from './options';
 import { openPicture } from './picture';
@@ -80,7 +80,7 @@ function plainProfile(p: Profile, say: Say): string {
         : [
             message('headless.proportion', {
               name: measureName(name),
-              value: toldValue(`proportion.${name}`, value, unit) ?? figure(value, 2),
+              value: valueWithUnit(`proportion.${name}`, value, unit) ?? figure(value, 2),
               factor: factor === null ? 'none' : 'some',
               times: figure(factor ?? 0, 2),
             }),

@@ -18,14 +18,14 @@ export async function rectifyFile(words: Words, say: Say): Promise<{ json: unkno
   const grey = last(words, 'grey');
   const density = last(words, 'px-per-mm');
   const { image: photo } = await openPicture(path);
-  const { image, ...told } = rectify(photo, {
+  const { image, ...result } = rectify(photo, {
     paper: [Number(sides[1]), Number(sides[2])],
     corners: corners === undefined ? undefined : points('corners', corners),
     grey: grey === undefined ? undefined : rectangle('grey', grey),
     pxPerMm: density === undefined ? undefined : number('px-per-mm', density, 0.1, 100),
   });
-  if (image) await savePicture(image, out, told.pixelsPerMm);
-  const { corners: seen, found, confidence, pixelsPerMm, lighting, warnings } = told;
+  if (image) await savePicture(image, out, result.pixelsPerMm);
+  const { corners: seen, found, confidence, pixelsPerMm, lighting, warnings } = result;
   const spoken = warnings.map((w) => say(w));
   for (const line of spoken) process.stderr.write(say('headless.warning', { words: typed(line) }) + '\n');
   const plain = seen

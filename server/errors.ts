@@ -3,7 +3,7 @@ import { Message, message, Values } from '../core/message';
 import type { KeyUnder } from '../words/catalogue';
 import { plainly } from './words';
 
-export class Told extends Error {
+export class UserError extends Error {
   constructor(
     readonly status: 400 | 401 | 403 | 404 | 409 | 413 | 415 | 429 | 503 | 507,
     readonly said: Message,
@@ -21,5 +21,5 @@ export const sentence = (key: KeyUnder<'errors'>, values?: Values): Message => m
 type Gone = Extract<KeyUnder<'errors'>, `gone.${string}`> extends `gone.${infer What}` ? What : never;
 type Changed = Extract<KeyUnder<'errors'>, `changed.${string}`> extends `changed.${infer What}` ? What : never;
 
-export const notFound = (what: Gone = 'page') => new Told(404, sentence(`gone.${what}`));
-export const conflict = (what: Changed) => new Told(409, sentence(`changed.${what}`));
+export const notFound = (what: Gone = 'page') => new UserError(404, sentence(`gone.${what}`));
+export const conflict = (what: Changed) => new UserError(409, sentence(`changed.${what}`));

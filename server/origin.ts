@@ -1,5 +1,5 @@
 /** Knows from which address this installation is used, and that a change may only come from its own pages. */
-import { sentence, Told } from './errors';
+import { sentence, UserError } from './errors';
 
 const LOOPBACK = ['127.0.0.1', 'localhost'];
 
@@ -16,7 +16,7 @@ export function ownOrigins(): string[] {
 export function checkOrigin(request: Request): void {
   if (request.method === 'GET' || request.method === 'HEAD') return;
   const origin = request.headers.get('origin');
-  if (origin === null || !ownOrigins().includes(origin)) throw new Told(403, sentence('otherPage'));
+  if (origin === null || !ownOrigins().includes(origin)) throw new UserError(403, sentence('otherPage'));
 }
 
 /**

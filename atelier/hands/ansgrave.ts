@@ -43,7 +43,7 @@ export const ANSGRAVE_HAND: SampleHand = {
     seed: scene.seed,
   })),
   rules: { ...ANSGRAVE, length: ANSGRAVE.length, crossEverywhere: 'no', white: 'yes', accent: ANSGRAVE.accent! },
-  told: {
+  expected: {
     'marks.spacing': { low: ANSGRAVE_RULES.spacingMm.value - 0.15, high: ANSGRAVE_RULES.spacingMm.value + 0.15 },
     'marks.lineWidth': { low: 0.38, high: 0.6 },
     'marks.direction': { low: 147, high: 157 },

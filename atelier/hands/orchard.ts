@@ -158,7 +158,7 @@ export const SKARN: SampleHand = {
     { title: 'Last ladder', dated: '1927', widthMm: 300, heightMm: 220, subject: 'single', seed: 35 },
   ],
   rules: RULES,
-  told: {
+  expected: {
     'edges.outlined': { low: 0, high: 0.3 },
     'value.mean': { low: 25, high: 55 },
     'value.lightShare': { low: 0, high: 0.2 },

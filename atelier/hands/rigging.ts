@@ -165,7 +165,7 @@ export const RAAKE: SampleHand = {
     { title: 'Shrouds and a block', dated: '1981', widthMm: 250, heightMm: 200, subject: 'rigging', seed: 55 },
   ],
   rules: RULES,
-  told: {
+  expected: {
     'marks.lineWidth': { low: 0.4, high: 0.75 },
     'colour.groundL': { low: 92, high: 96 },
     'value.darkShare': { low: 0, high: 0.06 },

@@ -47,7 +47,7 @@ export interface SampleHand {
   /** The rules it draws by, as data. */
   rules: Readonly<Record<string, number | string | readonly number[] | readonly string[]>>;
   /** What readings of any work should come to, by feature name. */
-  told: Readonly<Record<string, FeatureRule>>;
+  expected: Readonly<Record<string, FeatureRule>>;
   draw(work: HandWork, pxPerMm: number): Promise<DrawnWork> | DrawnWork;
 }
 

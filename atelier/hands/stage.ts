@@ -157,7 +157,7 @@ export const LEUVIK: SampleHand = {
     { title: 'Third landing', dated: '1951', widthMm: 300, heightMm: 400, subject: 'stairs', seed: 45 },
   ],
   rules: RULES,
-  told: {
+  expected: {
     'edges.outlined': { low: 0, high: 0.3 },
     'colour.chroma': { low: 0, high: 14 },
     'value.mean': { low: 20, high: 50 },

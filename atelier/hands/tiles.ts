@@ -237,7 +237,7 @@ export const OOSTVIK: SampleHand = {
     { title: 'Moon sails', dated: '1952', widthMm: 300, heightMm: 300, subject: 'ships', seed: 25 },
   ],
   rules: RULES,
-  told: {
+  expected: {
     'marks.lineWidth': { low: 1.1, high: 1.5 },
     'edges.outlined': { low: 0.6, high: 1 },
     'colour.balance': { low: -1, high: -0.5 },

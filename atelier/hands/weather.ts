@@ -170,7 +170,7 @@ export const OSK: SampleHand = {
     { title: 'Thaw', dated: '1920', widthMm: 350, heightMm: 250, subject: 'clear', seed: 65 },
   ],
   rules: RULES,
-  told: {
+  expected: {
     'colour.groundL': { low: 93, high: 97 },
     'colour.chroma': { low: 0, high: 8 },
     'value.lightShare': { low: 0.4, high: 1 },

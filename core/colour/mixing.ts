@@ -97,8 +97,9 @@ export function calibratedStrength(paint: Paint, white: Paint): number {
   if (!paint.tint) return paint.strength;
   const want = labFromHex(paint.tint.hex);
   const base = prepare(white, 1);
-  const own = prepare(paint, 1);
-  const miss = (log: number) => ciede2000(want, labFromLinear(...mixLinear([{ ...own, scatter: Math.exp(log) }, base], paint.tint!.parts)));
+  const masstone = prepare(paint, 1);
+  const miss = (log: number) =>
+    ciede2000(want, labFromLinear(...mixLinear([{ ...masstone, scatter: Math.exp(log) }, base], paint.tint!.parts)));
   let [a, b] = [Math.log(0.02), Math.log(50)];
   const g = (Math.sqrt(5) - 1) / 2;
   for (let i = 0; i < 40; i++) {
@@ -188,13 +189,13 @@ export function missInWords(asked: readonly number[], got: readonly number[]): M
     const how = Math.abs(da) > Math.abs(db) ? (da > 0 ? 'redder' : 'greener') : db > 0 ? 'yellower' : 'bluer';
     parts.push({ size: across, how });
   }
-  const told = parts
+  const faults = parts
     .filter((p) => p.size >= 1)
     .sort((a, b) => b.size - a.size)
     .slice(0, 2)
     .map((p) => message(`mixing.how.${p.how}`));
-  if (!told.length) return message('mixing.near');
-  return message('mixing.off', { much: deltaE < 3 ? 'little' : deltaE > 10 ? 'much' : 'some', how: several(told) });
+  if (!faults.length) return message('mixing.near');
+  return message('mixing.off', { much: deltaE < 3 ? 'little' : deltaE > 10 ? 'much' : 'some', how: several(faults) });
 }
 
 /**

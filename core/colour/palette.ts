@@ -149,8 +149,10 @@ function settle(bins: readonly Bin[], seeds: readonly Triple[]): { centres: Trip
   return { centres, of };
 }
 
+const KEPT_WEIGHT = 0.6;
+
 function describe(bins: readonly Bin[], members: number[], total: number): Cluster {
-  // The centre is a trimmed mean over the flat pixels: the half of the weight nearest the plain mean.
+  // The centre is a trimmed mean over the flat pixels: the three fifths of the weight nearest the plain mean.
   const plain: Triple = [0, 0, 0];
   let weight = 0;
   let all = 0;
@@ -164,7 +166,7 @@ function describe(bins: readonly Bin[], members: number[], total: number): Clust
   const linear: Triple = [0, 0, 0];
   let kept = 0;
   for (const i of order) {
-    if (kept > 0.6 * weight) break;
+    if (kept > KEPT_WEIGHT * weight) break;
     for (let k = 0; k < 3; k++) linear[k] += bins[i].flat * bins[i].linear[k];
     kept += bins[i].flat;
   }
@@ -179,7 +181,7 @@ function describe(bins: readonly Bin[], members: number[], total: number): Clust
   };
 }
 
-/** Is `c` a blend of two larger clusters: near the straight line between them in linear light? */
+/** Is `c` a blend of two larger clusters: near the straight line between them in Oklab? */
 function isBlend(c: Cluster, others: readonly Cluster[]): boolean {
   const large = others.filter((o) => o !== c && o.share > 4 * c.share);
   for (let i = 0; i < large.length; i++)

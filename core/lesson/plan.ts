@@ -52,7 +52,7 @@ export function strokesOf(r: Pick<Reading, 'spacing' | 'directions' | 'crossing'
 export const NO_STROKES: MeasuredStrokes = { gap: null, slant: null, crossing: null };
 
 /** The same as the sentences of a lesson take it. */
-export const strokesTold = ({ gap, slant, crossing }: MeasuredStrokes): Values => ({
+export const strokeValues = ({ gap, slant, crossing }: MeasuredStrokes): Values => ({
   ...(gap && slant !== null ? { known: 'yes', gap, slant: amount(slant, 'degrees') } : { known: 'no', gap: '', slant: '' }),
   ...(crossing !== null ? { crosses: 'yes', crossing: amount(crossing, 'degrees') } : { crosses: 'no', crossing: '' }),
 });
@@ -149,20 +149,20 @@ function timed(steps: readonly PlanStep[], techniques: readonly Technique[], squ
 const SQUEEZES = [0, 0.25, 0.5, 0.75, 1] as const;
 
 /** The least shortening that fits the periods asked for or, where nothing does, the fewest periods that do it. */
-function fitted(wishes: PlanWishes, techniques: readonly Technique[]): { squeeze: number; told: Schedule; laid: TimedStep[] } {
+function fitted(wishes: PlanWishes, techniques: readonly Technique[]): { squeeze: number; timetable: Schedule; laid: TimedStep[] } {
   const tries = SQUEEZES.map((squeeze) => {
     const laid = timed(wishes.steps, techniques, squeeze);
     return {
       squeeze,
       laid,
-      told: schedule(laid, wishes.minutesPerPeriod, frameFor(techniques, wishes, squeeze), strokesTold(wishes.strokes)),
+      timetable: schedule(laid, wishes.minutesPerPeriod, frameFor(techniques, wishes, squeeze), strokeValues(wishes.strokes)),
     };
   });
-  const fewest = Math.max(wishes.periods, tries.at(-1)!.told.periods.length);
-  return tries.find((t) => t.told.periods.length <= fewest)!;
+  const fewest = Math.max(wishes.periods, tries.at(-1)!.timetable.periods.length);
+  return tries.find((t) => t.timetable.periods.length <= fewest)!;
 }
 
-function timeWarnings(wishes: PlanWishes, { squeeze, told, laid }: ReturnType<typeof fitted>): PlanWarning[] {
+function timeWarnings(wishes: PlanWishes, { squeeze, timetable, laid }: ReturnType<typeof fitted>): PlanWarning[] {
   const out: PlanWarning[] = [];
   const warn = (rule: string, weight: PlanWarning['weight'], values: Values, step: number | null = null, other: number | null = null) =>
     out.push({
@@ -173,7 +173,7 @@ function timeWarnings(wishes: PlanWishes, { squeeze, told, laid }: ReturnType<ty
       reason: message(`order.${rule}.reason`, values),
       remedy: message(`order.${rule}.remedy`, values),
     });
-  const needed = told.periods.length;
+  const needed = timetable.periods.length;
   const over = needed - wishes.periods;
   if (over > 0) {
     const longest = laid.reduce((a, b) => (b.minutes > a.minutes ? b : a)).technique;
@@ -185,7 +185,7 @@ function timeWarnings(wishes: PlanWishes, { squeeze, told, laid }: ReturnType<ty
       longest: techniqueName(longest.id),
     });
   } else if (squeeze > 0) warn('shortened', 'mind', { fully: squeeze === 1 ? 'yes' : 'no' });
-  for (const w of told.waits)
+  for (const w of timetable.waits)
     if (!w.overBreak && w.minutes >= 3)
       warn('drying', 'mind', { why: w.reason, n: w.minutes, a: techniqueName(laid[w.after].technique.id) }, w.step, w.after);
   laid.forEach(({ technique, dry }, i) => {
@@ -215,7 +215,7 @@ export function makePlan(wishes: PlanWishes): Plan {
   const cautions = techniques.flatMap((t) => t.cautions.filter((c) => c !== 'waterproof-ink' || wishes.ink === 'waterproof'));
   if (wishes.medium === 'acrylic') cautions.push('acrylic');
   return {
-    periods: fit.told.periods,
+    periods: fit.timetable.periods,
     steps: wishes.steps.map((s, i) => ({
       ...s,
       name: techniqueName(s.technique),

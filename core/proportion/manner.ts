@@ -24,8 +24,8 @@ export function mannerFactors(template: TemplateName, works: readonly Landmarks[
   for (const points of works)
     for (const { name, factor } of measureProportions(template, points)) {
       if (factor === null || !(factor > 0)) continue;
-      const held = sums.get(name) ?? { log: 0, works: 0 };
-      sums.set(name, { log: held.log + Math.log(factor), works: held.works + 1 });
+      const sum = sums.get(name) ?? { log: 0, works: 0 };
+      sums.set(name, { log: sum.log + Math.log(factor), works: sum.works + 1 });
     }
   return [...sums].map(([measure, { log, works: n }]) => ({ measure, factor: Math.exp(log / n), works: n }));
 }
@@ -88,12 +88,12 @@ export function bendToManner(template: TemplateName, reference: Landmarks, facto
     const jacobian = r.map(() => new Float64Array(2 * n));
     const step = 1e-5;
     for (let k = 0; k < 2 * n; k++) {
-      const held = d[k];
-      d[k] = held + step;
+      const before = d[k];
+      d[k] = before + step;
       const up = residuals(d);
-      d[k] = held - step;
+      d[k] = before - step;
       const down = residuals(d);
-      d[k] = held;
+      d[k] = before;
       for (let m = 0; m < r.length; m++) jacobian[m][k] = (up[m] - down[m]) / (2 * step);
     }
     const normal = Array.from({ length: 2 * n }, () => new Float64Array(2 * n));

@@ -51,9 +51,9 @@ export function rangeOf(name: string, works: readonly Feature[]): Range | null {
   const n = values.length;
   const squares = values.reduce((s, v) => s + (v - centre) ** 2, 0);
   const usual = typicalSpread(spec, mid);
-  const own = mean(known.map((k) => (k.spread ?? 0) ** 2));
-  // A single reading's own error widens the range only where it is the larger part, and never beyond twice the usual.
-  const prior = usual * usual + Math.min(own, 3 * usual * usual) / 4;
+  const readingVariance = mean(known.map((k) => (k.spread ?? 0) ** 2));
+  // The readings' own error widens the range: a quarter of its variance is added to the usual one, of at most three times that.
+  const prior = usual * usual + Math.min(readingVariance, 3 * usual * usual) / 4;
   const sd = Math.sqrt((squares + PRIOR_WORKS * prior) / (n - 1 + PRIOR_WORKS));
   const half = studentT95(n - 1 + PRIOR_WORKS) * sd * Math.sqrt(1 + 1 / n);
   return { low: mid - half, mid, high: mid + half, sd, works: n };

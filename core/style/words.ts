@@ -26,7 +26,7 @@ const whereOf = (feature: string): Values =>
   feature.startsWith(PLACE_WEIGHT) ? { where: message(`fields.${feature.slice(PLACE_WEIGHT.length)}`) } : {};
 
 /** Units that stand by themselves in a sentence; what has none is told by how many times or how far. */
-const TOLD_IN: Partial<Record<FeatureUnit, AmountUnit>> = {
+const UNITS_IN_WORDS: Partial<Record<FeatureUnit, AmountUnit>> = {
   mm: 'mm',
   permille: 'permille',
   degrees: 'degrees',
@@ -36,24 +36,24 @@ const TOLD_IN: Partial<Record<FeatureUnit, AmountUnit>> = {
 };
 
 /** A ratio of two lengths in a face or figure is a share of the second; the gap between the eyes is counted in eyes. */
-function unitTold({ feature, unit }: Pick<Said, 'feature' | 'unit'>): AmountUnit | null {
-  const told = TOLD_IN[unit];
-  if (told) return told;
+function unitInWords({ feature, unit }: Pick<Said, 'feature' | 'unit'>): AmountUnit | null {
+  const named = UNITS_IN_WORDS[unit];
+  if (named) return named;
   if (!feature.startsWith('proportion.')) return null;
   return feature === 'proportion.eye-gap' ? 'eyes' : 'share';
 }
 
 /** A feature's value as it is told; null where its number would mean nothing to anybody. */
-export function toldValue(feature: string, value: number, unit: FeatureUnit): Amount | null {
-  const told = unitTold({ feature, unit });
+export function valueWithUnit(feature: string, value: number, unit: FeatureUnit): Amount | null {
+  const named = unitInWords({ feature, unit });
   // A direction beside a range across 0° may have left [0, 180).
   const shown = feature === 'marks.direction' ? ((value % 180) + 180) % 180 : value;
-  return told && amount(shown, told);
+  return named && amount(shown, named);
 }
 
 /** A measure's value as it is told; a small offset as a share of the head. */
-export const toldMeasure = ({ name, unit, value }: { name: string; unit: FeatureUnit; value: number | null }): Amount =>
-  toldValue(`proportion.${name}`, value ?? 0, unit) ?? amount(value ?? 0, 'share');
+export const measureWithUnit = ({ name, unit, value }: { name: string; unit: FeatureUnit; value: number | null }): Amount =>
+  valueWithUnit(`proportion.${name}`, value ?? 0, unit) ?? amount(value ?? 0, 'share');
 
 /** How many times the larger of two is the smaller, to a tenth; 0 where they are hardly apart or one is next to nothing. */
 function timesApart(a: number, b: number): number {
@@ -72,8 +72,8 @@ function apart({ unit, piece, master }: Said): Amount | Figure {
 /** One finding as a sentence with size and direction: "The strokes stand farther apart than the master’s: 2.6 mm against 1.6 mm." */
 export function sayFinding(f: Said): Message {
   const { feature, unit, master, distance } = f;
-  const piece = toldValue(feature, f.piece, unit);
-  const mid = toldValue(feature, master.mid, unit);
+  const piece = valueWithUnit(feature, f.piece, unit);
+  const mid = valueWithUnit(feature, master.mid, unit);
   const key = keyOf(feature);
   const pair: Values = piece && mid ? { piece, master: mid } : {};
   if (distance === 0)

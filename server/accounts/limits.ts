@@ -2,7 +2,7 @@
 import { eq } from 'drizzle-orm';
 import { changing, newId } from '../database/connection';
 import { addressOf } from '../origin';
-import { sentence, Told } from '../errors';
+import { sentence, UserError } from '../errors';
 import { rateLimit } from '../schema';
 
 interface Limit {
@@ -23,7 +23,7 @@ async function countTry({ key, seconds, most }: Limit, now = Date.now()): Promis
     await tx.update(rateLimit).set(set).where(eq(rateLimit.key, key));
     return 0;
   });
-  if (wait > 0) throw new Told(429, sentence('tries', { seconds: wait }), null, wait);
+  if (wait > 0) throw new UserError(429, sentence('tries', { seconds: wait }), null, wait);
 }
 
 /** Checks a try to come in. E-mails are cut and lowered, so that writing one differently is no way round. */

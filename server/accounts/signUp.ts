@@ -3,7 +3,7 @@ import { ne } from 'drizzle-orm';
 import { timingSafeEqual } from 'node:crypto';
 import { database } from '../database/connection';
 import { DEMO_EMAIL } from './demoAccount';
-import { sentence, Told } from '../errors';
+import { sentence, UserError } from '../errors';
 import { user } from '../schema';
 
 export type SignUp = 'open' | 'code' | 'closed';
@@ -13,7 +13,7 @@ function policy(): { kind: SignUp; code: string } {
   const set = process.env.OLDHAND_SIGN_UP?.trim() || 'open';
   if (set === 'open' || set === 'closed') return { kind: set, code: '' };
   const code = /^code:(.{4,})$/.exec(set)?.[1];
-  if (code === undefined) throw new Told(503, sentence('signUpSetting'));
+  if (code === undefined) throw new UserError(503, sentence('signUpSetting'));
   return { kind: 'code', code };
 }
 
@@ -31,7 +31,7 @@ export async function signUpKind(): Promise<SignUp> {
 export async function checkSignUp(code: string): Promise<void> {
   const kind = await signUpKind();
   if (kind === 'open') return;
-  if (kind === 'closed') throw new Told(403, sentence('signUpClosed'));
+  if (kind === 'closed') throw new UserError(403, sentence('signUpClosed'));
   const [given, wanted] = [Buffer.from(code.trim()), Buffer.from(policy().code)];
-  if (given.length !== wanted.length || !timingSafeEqual(given, wanted)) throw new Told(403, sentence('signUpCode'), 'code');
+  if (given.length !== wanted.length || !timingSafeEqual(given, wanted)) throw new UserError(403, sentence('signUpCode'), 'code');
 }

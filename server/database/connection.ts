@@ -2,7 +2,7 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { drizzle, MySql2Database } from 'drizzle-orm/mysql2';
 import { createPool, createPoolCluster, type Pool, type PoolConnection } from 'mysql2/promise';
-import { sentence, Told } from '../errors';
+import { sentence, UserError } from '../errors';
 import * as schema from '../schema';
 import { isDeadlock, isLost, isSevered } from './failures';
 import { readDatabaseUrl } from './hosts';
@@ -18,18 +18,18 @@ type Use = keyof typeof LIMITS;
 /** As much of a pool as drizzle needs. */
 type Client = Pick<Pool, 'query' | 'execute' | 'getConnection' | 'end'>;
 
-interface Held {
+interface Pools {
   pools: Partial<Record<Use, Client>>;
   databases: Partial<Record<Use, Database>>;
   use: AsyncLocalStorage<Use>;
 }
 
-const holder = globalThis as { __oldhandDatabase?: Held };
-const held = (): Held => (holder.__oldhandDatabase ??= { pools: {}, databases: {}, use: new AsyncLocalStorage() });
+const holder = globalThis as { __oldhandDatabase?: Pools };
+const poolsOfProcess = (): Pools => (holder.__oldhandDatabase ??= { pools: {}, databases: {}, use: new AsyncLocalStorage() });
 
 /** Everything that `work` asks of the database goes over the connections kept for this use. */
-export const connectedFor = <T>(use: Use, work: () => Promise<T>): Promise<T> => held().use.run(use, work);
-export const connectionUse = (): Use => held().use.getStore() ?? 'pages';
+export const connectedFor = <T>(use: Use, work: () => Promise<T>): Promise<T> => poolsOfProcess().use.run(use, work);
+export const connectionUse = (): Use => poolsOfProcess().use.getStore() ?? 'pages';
 
 const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
 /** Pauses while a database comes back: its restart takes a second or two. */
@@ -171,7 +171,7 @@ function openDatabase(url: string, limit: number): { pool: Client; db: Database 
 /** The database that DATABASE_URL names; one pool a use and process, kept over hot reloads. */
 export function database(): Database {
   const use = connectionUse();
-  const { databases, pools } = held();
+  const { databases, pools } = poolsOfProcess();
   const there = databases[use];
   if (there) return there;
   const url = process.env.DATABASE_URL;
@@ -183,7 +183,7 @@ export function database(): Database {
 
 /** Lets go of every connection of this process. */
 export async function closeDatabase(): Promise<void> {
-  const { pools } = held();
+  const { pools } = poolsOfProcess();
   delete holder.__oldhandDatabase;
   await Promise.all(Object.values(pools).map((pool) => pool.end()));
 }
@@ -216,7 +216,7 @@ export async function changing<T>(work: (tx: Transaction) => Promise<T>): Promis
         await pause(25 * 2 ** attempt * (0.5 + Math.random()));
         continue;
       }
-      if (isLost(error) && committing) throw new Told(503, sentence('databaseSaving'));
+      if (isLost(error) && committing) throw new UserError(503, sentence('databaseSaving'));
       throw error;
     }
   }

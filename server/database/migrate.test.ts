@@ -79,16 +79,21 @@ test('a folder that an earlier version left half made comes to the same end', as
   }
 });
 
-test('what an earlier version had wrapped up is taken over: its data stays, its landmarks hang on by key', async () => {
+/** The trial database as the library's own migrator left it after the first `many` migrations; gives their number today. */
+async function asLeftAfter(many: number): Promise<number> {
   const journal = JSON.parse(await readFile(join(ROOT, 'server/migrations/meta/_journal.json'), 'utf8')) as {
     entries: { tag: string; when: number }[];
   };
-  const old = journal.entries.slice(0, 2);
-  for (const { tag } of old)
+  for (const { tag } of journal.entries.slice(0, many))
     for (const statement of (await readFile(join(ROOT, 'server/migrations', `${tag}.sql`), 'utf8')).split('--> statement-breakpoint'))
       await db.query(statement);
   await db.query('create table `__drizzle_migrations` (id serial primary key, hash text not null, created_at bigint)');
-  await db.query('insert into `__drizzle_migrations` (hash, created_at) values (?, ?)', ['x', old[1].when]);
+  await db.query('insert into `__drizzle_migrations` (hash, created_at) values (?, ?)', ['x', journal.entries[many - 1].when]);
+  return journal.entries.length;
+}
+
+test('what an earlier version had wrapped up is taken over: its data stays, its landmarks hang on by key', async () => {
+  const all = await asLeftAfter(2);
   await db.query(`insert into user (id, name, email, created_at, updated_at) values ('t', 'T', 't@fennick.example', now(), now());
     insert into studies (id, teacher_id, title, master, about, created_at, updated_at) values ('s', 't', 'S', 'M', '', now(), now());
     insert into blobs values ('h', 1, 1);
@@ -98,12 +103,39 @@ test('what an earlier version had wrapped up is taken over: its data stays, its 
     insert into edits (study_id, subject, subject_id, label, at) values ('s', 'work', 'w', 'old', now());
     insert into jobs (id, teacher_id, study_id, kind, work_key, payload, told, created_at) values ('j', 't', 's', 'measure-work', 'measure-work:w', '{}', '', now()), ('k', 't', 'gone', 'measure-work', 'measure-work:gone', '{}', '', now())`);
   const { holdsData, pending } = await pendingMigrations(url(), ROOT);
-  expect([holdsData, pending[0], pending.length]).toEqual([true, expect.stringMatching(/^0002/), journal.entries.length - 2]);
+  expect([holdsData, pending[0], pending.length]).toEqual([true, expect.stringMatching(/^0002/), all - 2]);
   await migrate();
   expect(await shape()).toEqual(whole);
   expect(await rows('select id, work_id, piece_id from landmark_sets')).toEqual([{ id: 'a', work_id: 'w', piece_id: null }]);
   expect(await rows('select id, work_id, study_id from jobs')).toEqual([{ id: 'j', work_id: 'w', study_id: 's' }]);
   expect(await rows('select title from works')).toEqual([{ title: 'W' }]);
+});
+
+test('settings move to the account, and the log of edits names columns as the code does now', async () => {
+  await asLeftAfter(6);
+  const title = 'so "told": it';
+  const changes = [{ table: 'pieces', key: { id: 'p' }, before: null, after: { id: 'p', title, told: 'no sheet found' } }];
+  await db.query(`insert into user (id, name, email, created_at, updated_at) values ('t', 'T', 't@fennick.example', now(), now()), ('u', 'U', 'u@fennick.example', now(), now());
+    insert into teacher_settings (user_id, units, spelling, paper, hand, time_zone) values ('t', 'inch', 'american', 'Letter', 'left', 'Pacific/Auckland');
+    insert into studies (id, teacher_id, title, master, about, created_at, updated_at) values ('s', 't', 'S', 'M', '', now(), now())`);
+  await db.query('insert into edits (study_id, subject, subject_id, label, changes, at) values (?, ?, ?, ?, ?, now())', [
+    's',
+    'piece',
+    'p',
+    'Delete the piece',
+    JSON.stringify(changes),
+  ]);
+  await migrate();
+  expect(await shape()).toEqual(whole);
+  expect(await rows('select id, units, spelling, paper, hand, time_zone, language from user order by id')).toEqual([
+    { id: 't', units: 'inch', spelling: 'american', paper: 'Letter', hand: 'left', time_zone: 'Pacific/Auckland', language: null },
+    { id: 'u', units: 'mm', spelling: 'british', paper: 'A4', hand: 'right', time_zone: 'UTC', language: null },
+  ]);
+  const [{ label, changes: kept }] = await rows('select label, changes from edits');
+  expect(label).toBe('Delete the piece');
+  expect(JSON.parse(kept as string)).toEqual([
+    { table: 'pieces', key: { id: 'p' }, before: null, after: { id: 'p', title, messages: 'no sheet found' } },
+  ]);
 });
 
 test('three servers that start at once bring it up to date once', async () => {

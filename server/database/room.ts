@@ -1,10 +1,10 @@
 /** Knows whether there is room left for pictures where this machine keeps its database. */
 import { statfs } from 'node:fs/promises';
-import { sentence, Told } from '../errors';
+import { sentence, UserError } from '../errors';
 
 const LEAST_MB = 300;
 
-export const noRoom = (): Told => new Told(507, sentence('diskFull'), 'picture');
+export const noRoom = (): UserError => new UserError(507, sentence('diskFull'), 'picture');
 
 /** Refuses an upload while space is short. A database elsewhere looks after its own disk and says so itself. */
 export async function checkRoom(bytes = 0): Promise<void> {

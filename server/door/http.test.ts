@@ -3,7 +3,7 @@ import { message } from '../../core/message';
 import { number, object, string } from 'yup';
 import { CoreError } from '../../core/errors';
 import { teacherOf } from '../accounts/auth';
-import { conflict, Told } from '../errors';
+import { conflict, UserError } from '../errors';
 import { body, handle } from './http';
 import { addressOf } from '../origin';
 import { fieldNumber, readUpload as upload, takingIn } from './uploads';
@@ -78,7 +78,7 @@ test('an address is believed only from a configured proxy, and of what it says o
 test('each kind of error becomes its answer; what nobody foresaw tells nothing of the inside', async () => {
   const failing = (error: unknown) => run(() => Promise.reject(error));
   const large = message('errors.picture.largeUnnamed');
-  expect(await failing(new Told(413, large, 'picture'))).toEqual({
+  expect(await failing(new UserError(413, large, 'picture'))).toEqual({
     status: 413,
     json: { error: expect.stringMatching(/^This picture is larger than 40 MB/), said: large, field: 'picture' },
   });

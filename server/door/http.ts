@@ -6,7 +6,7 @@ import { teacherOf, Teacher } from '../accounts/auth';
 import { isFull, isLost } from '../database/failures';
 import { noRoom } from '../database/room';
 import { counted, isEnding } from '../ending';
-import { sentence, Told } from '../errors';
+import { sentence, UserError } from '../errors';
 import { log } from '../log';
 import { checkOrigin } from '../origin';
 import '../validation';
@@ -23,12 +23,12 @@ const json = (value: unknown, status: number, more: Record<string, string> = {})
 /** What is said of an error nobody meant for a person, where something helpful can be said of it. */
 function helpfully(thrown: unknown): unknown {
   if (isFull(thrown)) return noRoom();
-  if (isLost(thrown)) return new Told(503, sentence('databaseAway'), null, 3);
-  if (thrown instanceof CoreError) return new Told(400, thrown.said);
+  if (isLost(thrown)) return new UserError(503, sentence('databaseAway'), null, 3);
+  if (thrown instanceof CoreError) return new UserError(400, thrown.said);
   if (thrown instanceof ValidationError) {
     const [said] = thrown.errors as unknown[];
     const field = thrown.path ?? thrown.inner[0]?.path ?? null;
-    return new Told(400, asMessage(said) ?? sentence('field.invalid', { name: typed(field ?? '') }), field);
+    return new UserError(400, asMessage(said) ?? sentence('field.invalid', { name: typed(field ?? '') }), field);
   }
   return thrown;
 }
@@ -37,9 +37,9 @@ function helpfully(thrown: unknown): unknown {
 const refusal = (said: Message, field: string | null) => ({ error: plainly(said), said, field });
 
 export function refuse(thrown: unknown): Response {
-  const told = helpfully(thrown);
-  if (told instanceof Told) {
-    const { status, said, field, retryAfter } = told;
+  const known = helpfully(thrown);
+  if (known instanceof UserError) {
+    const { status, said, field, retryAfter } = known;
     if (status >= 500) log.warn({ err: thrown }, 'request refused');
     return json(refusal(said, field), status, retryAfter === null ? {} : { 'retry-after': String(retryAfter) });
   }
@@ -52,9 +52,9 @@ export function handle(work: Handler) {
   return async (request: Request, context: { params: Promise<Params> }): Promise<Response> => {
     try {
       checkOrigin(request);
-      if (isEnding()) throw new Told(503, sentence('ending'), null, 2);
+      if (isEnding()) throw new UserError(503, sentence('ending'), null, 2);
       const teacher = await teacherOf(request.headers);
-      if (!teacher) throw new Told(401, sentence('signInFirst'));
+      if (!teacher) throw new UserError(401, sentence('signInFirst'));
       const params = await context.params;
       const answer = await counted(() => work({ teacher, request, params }));
       return answer instanceof Response ? answer : json(answer ?? { ok: true }, 200);
@@ -68,7 +68,7 @@ const MOST_JSON = 256 * 1024;
 
 /** The request's text, given up as soon as it grows beyond what any form here sends. */
 export async function textOf(request: Request): Promise<string> {
-  const tooMuch = () => new Told(413, sentence('tooMuch'));
+  const tooMuch = () => new UserError(413, sentence('tooMuch'));
   if (Number(request.headers.get('content-length') ?? 0) > MOST_JSON) throw tooMuch();
   const parts: Uint8Array[] = [];
   let size = 0;
@@ -88,7 +88,7 @@ export function readJson(text: string): unknown {
   try {
     return JSON.parse(text) as unknown;
   } catch {
-    throw new Told(400, sentence('noJson'));
+    throw new UserError(400, sentence('noJson'));
   }
 }
 
@@ -108,7 +108,7 @@ function tooDeep(value: unknown): boolean {
 /** The request's JSON checked by a schema; unknown fields are dropped. */
 export async function body<S extends AnyObjectSchema>(request: Request, schema: S): Promise<InferType<S>> {
   const value = readJson(await textOf(request));
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new Told(400, sentence('noObject'));
-  if (tooDeep(value)) throw new Told(400, sentence('tooDeep'));
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new UserError(400, sentence('noObject'));
+  if (tooDeep(value)) throw new UserError(400, sentence('tooDeep'));
   return schema.validate(value, { abortEarly: true, stripUnknown: true });
 }

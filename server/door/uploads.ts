@@ -4,7 +4,7 @@ import Busboy from 'busboy';
 import { Readable } from 'node:stream';
 import { connectedFor } from '../database/connection';
 import { checkRoom } from '../database/room';
-import { sentence, Told } from '../errors';
+import { sentence, UserError } from '../errors';
 import { MOST_BYTES } from '../pictures/decode';
 
 export interface Upload {
@@ -20,33 +20,33 @@ const FORM_BYTES = 1024 * 1024;
 
 const holder = globalThis as { __oldhandUploads?: number };
 const tooLarge = (name: string | null) =>
-  new Told(413, name === null ? sentence('picture.largeUnnamed') : sentence('picture.large', { name: typed(name) }), 'picture');
+  new UserError(413, name === null ? sentence('picture.largeUnnamed') : sentence('picture.large', { name: typed(name) }), 'picture');
 
 /** Reads a multipart upload as it streams in, stopping as soon as it grows beyond 40 MB. */
 export async function readUpload(request: Request): Promise<Upload> {
   const type = request.headers.get('content-type') ?? '';
-  if (!type.startsWith('multipart/form-data') || !request.body) throw new Told(400, sentence('picture.choose'), 'picture');
+  if (!type.startsWith('multipart/form-data') || !request.body) throw new UserError(400, sentence('picture.choose'), 'picture');
   // One byte more than allowed, so that a picture of just 40 MB is not taken for a larger one.
   const limits = { files: 1, fileSize: MOST_BYTES + 1, fields: 30, fieldSize: 20_000, parts: 40 };
   let busboy: ReturnType<typeof Busboy>;
   try {
     busboy = Busboy({ headers: { 'content-type': type }, limits, defParamCharset: 'utf8' });
   } catch {
-    throw new Told(400, sentence('picture.boundary'), 'picture');
+    throw new UserError(400, sentence('picture.boundary'), 'picture');
   }
   const fields: Record<string, string> = {};
   const chunks: Buffer[] = [];
   let name: string | null = null;
   await new Promise<void>((done, fail) => {
     const source = Readable.fromWeb(request.body as Parameters<typeof Readable.fromWeb>[0]);
-    const end = (why: Told) => {
+    const end = (why: UserError) => {
       source.unpipe(busboy);
       source.destroy();
       fail(why);
     };
-    const broken = () => end(new Told(400, sentence('picture.brokeOff'), 'picture'));
+    const broken = () => end(new UserError(400, sentence('picture.brokeOff'), 'picture'));
     busboy.on('field', (key, value) => (fields[key] = value));
-    busboy.on('filesLimit', () => end(new Told(400, sentence('picture.oneAtATime'), 'picture')));
+    busboy.on('filesLimit', () => end(new UserError(400, sentence('picture.oneAtATime'), 'picture')));
     busboy.on('file', (_key, stream, info) => {
       name = info.filename || 'picture';
       stream.on('data', (c: Buffer) => chunks.push(c));
@@ -58,7 +58,7 @@ export async function readUpload(request: Request): Promise<Upload> {
     source.on('error', broken);
     source.pipe(busboy);
   });
-  if (name === null) throw new Told(400, sentence('picture.choose'), 'picture');
+  if (name === null) throw new UserError(400, sentence('picture.choose'), 'picture');
   return { bytes: Buffer.concat(chunks), name, fields };
 }
 
@@ -70,7 +70,7 @@ export async function takingIn<T>(request: Request, store: (upload: Upload) => P
   const size = Number(request.headers.get('content-length') ?? 0);
   if (size > MOST_BYTES + FORM_BYTES) throw tooLarge(null);
   const under = holder.__oldhandUploads ?? 0;
-  if (under >= MOST_AT_ONCE) throw new Told(503, sentence('picture.waiting'), 'picture', 1);
+  if (under >= MOST_AT_ONCE) throw new UserError(503, sentence('picture.waiting'), 'picture', 1);
   holder.__oldhandUploads = under + 1;
   try {
     await checkRoom(size);
@@ -86,6 +86,6 @@ export function fieldNumber(fields: Record<string, string>, name: string, low: n
   if (!text) return null;
   const value = Number(text);
   if (!Number.isFinite(value) || value < low || value > high || (whole && !Number.isInteger(value)))
-    throw new Told(400, sentence(whole ? 'field.whole' : 'field.number', { name: typed(name), low, high }), name);
+    throw new UserError(400, sentence(whole ? 'field.whole' : 'field.number', { name: typed(name), low, high }), name);
   return value;
 }

@@ -2,7 +2,7 @@
 import { Message, message } from '../../core/message';
 import { and, asc, desc, eq, inArray, lt, or, sql } from 'drizzle-orm';
 import { database, type Querying, type Transaction } from '../database/connection';
-import { sentence, Told } from '../errors';
+import { sentence, UserError } from '../errors';
 import { dropPictures } from '../pictures/dropping';
 import { edits, editPictures } from '../schema';
 import type { RowChange } from '../schema/edits';
@@ -25,17 +25,17 @@ interface About {
   studentId?: string | null;
 }
 
-/** Deletes edits for good, and the pictures that only they still held. */
+/** Deletes edits for good, and the pictures that only they still pictureIds. */
 async function forget(tx: Transaction, ids: readonly number[]): Promise<void> {
   if (!ids.length) return;
-  const held = await tx
+  const pictureIds = await tx
     .selectDistinct({ id: editPictures.pictureId })
     .from(editPictures)
     .where(inArray(editPictures.editId, [...ids]));
   await tx.delete(edits).where(inArray(edits.id, [...ids]));
   await dropPictures(
     tx,
-    held.map((h) => h.id),
+    pictureIds.map((h) => h.id),
   );
 }
 
@@ -79,8 +79,8 @@ async function record(tx: Transaction, about: About & { label: Message }, change
   const [{ insertId }] = await tx
     .insert(edits)
     .values({ studyId, subject, subjectId, label: [label], changes, studentId: about.studentId ?? null, at: new Date() });
-  const held = picturesIn(changes);
-  if (held.length) await tx.insert(editPictures).values(held.map((pictureId) => ({ editId: insertId, pictureId })));
+  const pictureIds = picturesIn(changes);
+  if (pictureIds.length) await tx.insert(editPictures).values(pictureIds.map((pictureId) => ({ editId: insertId, pictureId })));
   // Only now: what was undone may hold the same pictures as this edit.
   await forget(
     tx,
@@ -139,7 +139,7 @@ const problemWith = (direction: 'undo' | 'redo', label: Message, { reason }: Cla
 export function step(teacherId: string, studyId: string, direction: 'undo' | 'redo'): Promise<Stepped> {
   return inStudy(teacherId, studyId, async (tx) => {
     const [edit] = await next(tx, studyId, direction);
-    if (!edit) throw new Told(400, sentence(direction === 'undo' ? 'edits.noUndo' : 'edits.noRedo'));
+    if (!edit) throw new UserError(400, sentence(direction === 'undo' ? 'edits.noUndo' : 'edits.noRedo'));
     const label = edit.label[0] ?? message('edits.points');
     const [{ changes }] = await tx.select({ changes: edits.changes }).from(edits).where(eq(edits.id, edit.id));
     await tx.execute(sql`savepoint before_step`);

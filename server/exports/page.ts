@@ -98,13 +98,13 @@ export class Pages {
   }
 
   private face(name: string): Fontkit {
-    let held = this.holds.get(name);
-    if (!held) {
+    let loaded = this.holds.get(name);
+    if (!loaded) {
       this.pdf.font(name);
-      held = (this.pdf as unknown as { _font: { font: Fontkit } })._font.font;
-      this.holds.set(name, held);
+      loaded = (this.pdf as unknown as { _font: { font: Fontkit } })._font.font;
+      this.holds.set(name, loaded);
     }
-    return held;
+    return loaded;
   }
 
   /** The text cut into runs, each in the part of the face that holds its letters; what neither holds becomes a question mark. */

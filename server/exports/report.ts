@@ -6,7 +6,7 @@ import { advise } from '../../core/style/advice';
 import { nextStep, ruleEvidence, ruleSentence, sayFinding } from '../../core/style/words';
 import type { Voice } from '../../words/say';
 import { database } from '../database/connection';
-import { Told } from '../errors';
+import { UserError } from '../errors';
 import { planOf } from '../lessons/plans';
 import { answersOf, comparisonOf, listPieces } from '../pieces/pieces';
 import { derivedPicture, getBlob, pictureOf } from '../pictures/store';
@@ -41,7 +41,7 @@ function chosen(pieces: readonly PieceView[]): PieceView | null {
   return null;
 }
 
-interface Held {
+interface Gathered {
   teacherId: string;
   rules: RuleRow[];
   works: Awaited<ReturnType<typeof listWorks>>;
@@ -49,15 +49,15 @@ interface Held {
   pictures: Map<string, Promise<Bare>>;
 }
 
-const pictureIn = (held: Held, id: string): Promise<Bare> => {
-  const there = held.pictures.get(id) ?? shown(held.teacherId, id);
-  held.pictures.set(id, there);
+const pictureIn = (gathered: Gathered, id: string): Promise<Bare> => {
+  const there = gathered.pictures.get(id) ?? shown(gathered.teacherId, id);
+  gathered.pictures.set(id, there);
   return there;
 };
 
 const ruleIn = (r: RuleRow) => ({ kind: r.kind, sentence: ruleSentence(r), evidence: ruleEvidence(r) });
 
-async function studentPage(held: Held, name: string | null, pieces: readonly PieceView[]): Promise<ReportStudent | null> {
+async function studentPage(gathered: Gathered, name: string | null, pieces: readonly PieceView[]): Promise<ReportStudent | null> {
   const piece = chosen(pieces);
   if (!piece?.rectifiedId) return null;
   const { comparison, notes } = await comparisonOf(piece.id);
@@ -65,22 +65,22 @@ async function studentPage(held: Held, name: string | null, pieces: readonly Pie
   if (!comparison) return null;
   const noteOf = (feature: string) => notes.find((n) => n.feature === feature);
   const aside = new Set(notes.filter((n) => n.setAside).map((n) => n.feature));
-  const ruled = new Set(held.rules.map((r) => r.feature).filter(Boolean));
+  const ruled = new Set(gathered.rules.map((r) => r.feature).filter(Boolean));
   const { works, next } = advise(comparison.findings, aside, ruled);
-  const source = held.works.find((w) => w.id === comparison.nearestWorkId) ?? held.works[0];
+  const source = gathered.works.find((w) => w.id === comparison.nearestWorkId) ?? gathered.works[0];
   return {
     name,
     kind: piece.kind,
     attempt: piece.attempt,
     title: piece.title,
-    piece: await shown(held.teacherId, piece.rectifiedId),
-    source: await pictureIn(held, source.pictureId),
+    piece: await shown(gathered.teacherId, piece.rectifiedId),
+    source: await pictureIn(gathered, source.pictureId),
     sourceTitle: source.title,
     closeness: comparison.closeness.overall,
     ownInvention: comparison.ownInvention,
     works: works.map(sayFinding),
     findings: next.map((f) => ({ said: sayFinding(f), next: nextStep(f), note: noteOf(f.feature)?.note ?? '' })),
-    rules: held.rules.map((r) => {
+    rules: gathered.rules.map((r) => {
       const finding = comparison.findings.find((f) => f.feature === r.feature);
       const met = r.kind === 'feature' ? (finding ? finding.distance === 0 : null) : (answers.find((a) => a.ruleId === r.id)?.met ?? null);
       return { rule: ruleIn(r), kept: met };
@@ -97,8 +97,8 @@ export async function studyReport(teacherId: string, studyId: string, voice: Voi
   const study = await studyOf(teacherId, studyId);
   const settings = await settingsOf(teacherId);
   const works = (await listWorks(studyId)).filter((w) => !w.foil);
-  if (!works.length) throw new Told(400, message('report.needsWork'));
-  const held: Held = { teacherId, rules: await listRules(studyId), works, pictures: new Map() };
+  if (!works.length) throw new UserError(400, message('report.needsWork'));
+  const gathered: Gathered = { teacherId, rules: await listRules(studyId), works, pictures: new Map() };
   const pieces = await listPieces(studyId);
   const roster = await rosterOf(studyId);
   const people = roster.length ? roster : [{ id: '', name: null }];
@@ -106,7 +106,7 @@ export async function studyReport(teacherId: string, studyId: string, voice: Voi
   const without: (string | null)[] = [];
   for (const person of people) {
     const page = await studentPage(
-      held,
+      gathered,
       person.name,
       pieces.filter((p) => p.maker === person.id),
     );
@@ -125,13 +125,13 @@ export async function studyReport(teacherId: string, studyId: string, voice: Voi
     paper: settings.paper === 'A4' ? 'A4' : 'LETTER',
     works: await Promise.all(
       works.map(async (w) => ({
-        picture: await pictureIn(held, w.pictureId),
+        picture: await pictureIn(gathered, w.pictureId),
         title: w.title,
         dated: w.dated,
         sizeMm: w.widthMm && w.heightMm ? ([w.widthMm, w.heightMm] as [number, number]) : null,
       })),
     ),
-    rules: held.rules.map(ruleIn),
+    rules: gathered.rules.map(ruleIn),
     palette: planView.palette.map((c) => ({
       hex: c.hex,
       name: c.name,

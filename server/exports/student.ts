@@ -114,7 +114,7 @@ async function keptOf(teacherId: string, studentId: string, say: Say): Promise<K
       squaredUp: file(piece.rectifiedId),
       cornersPx: piece.corners,
       state: piece.state,
-      told: piece.told.map((m) => say(m)).join(' '),
+      said: piece.messages.map((m) => say(m)).join(' '),
       points: points.filter((p) => p.pieceId === piece.id).map(({ template, points }) => ({ template, points })),
       notes: notes.filter((note) => note.pieceId === piece.id).map(({ feature, setAside, note }) => ({ feature, setAside, note })),
       rules: answers.filter((a) => a.pieceId === piece.id).map(({ met, ...rule }) => ({ rule: say(ruleSentence(rule)), met })),

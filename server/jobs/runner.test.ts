@@ -72,9 +72,9 @@ test('a work and a photograph come to a comparison by themselves; one that is da
     state: 'failed',
     attempts: 1,
     lost: 0,
-    told: [message('errors.picture.damaged', { name: typed('broken.png') })],
+    messages: [message('errors.picture.damaged', { name: typed('broken.png') })],
   });
-  expect((await listPieces(study)).find((p) => p.id === broken)).toMatchObject({ state: 'failed', held: { state: 'failed' } });
+  expect((await listPieces(study)).find((p) => p.id === broken)).toMatchObject({ state: 'failed', halted: { state: 'failed' } });
   await end();
 });
 

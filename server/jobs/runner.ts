@@ -2,7 +2,7 @@
 import { hostname } from 'node:os';
 import { CoreError } from '../../core/errors';
 import { changing, connectedFor, database } from '../database/connection';
-import { sentence, Told } from '../errors';
+import { sentence, UserError } from '../errors';
 import { log } from '../log';
 import { ensureProfile } from '../pictures/readings';
 import { comparePiece, processPiece } from '../pieces/processing';
@@ -29,7 +29,8 @@ async function carryOut(job: Job): Promise<void> {
 }
 
 /** What was told to a person will not get better by trying again. */
-const isFinal = (error: unknown): error is Told | CoreError => (error instanceof Told && error.status < 500) || error instanceof CoreError;
+const isFinal = (error: unknown): error is UserError | CoreError =>
+  (error instanceof UserError && error.status < 500) || error instanceof CoreError;
 
 async function runOne(job: Job, owner: string): Promise<void> {
   const db = database();

@@ -6,7 +6,7 @@ import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
 import { compare, Comparison } from '../../core/style/compare';
 import { labFromHex } from '../../core/colour/lab';
 import { missInWords, mixFor } from '../../core/colour/mixing';
-import { Told } from '../errors';
+import { UserError } from '../errors';
 import { drawReport } from '../exports/reportPdf';
 import { installRoot } from '../root';
 import { decodeUpright, encodeJpeg, encodePng, encodePreview } from '../pictures/decode';
@@ -21,7 +21,7 @@ import type {
   SquareUpTask,
   StandPhotograph,
   StandTask,
-  ToldElsewhere,
+  UserErrorData,
   UprightTask,
   WorkTask,
 } from '../threads/tasks';
@@ -38,18 +38,18 @@ async function measureTask(t: MeasureTask): Promise<ProfileWithMaps> {
 async function squareUpTask(t: SquareUpTask): Promise<SquaredUp> {
   const photo = await decodeUpright(buffer(t.bytes), t.name);
   const photoPreview = await encodePreview(photo, PREVIEW_SIDE);
-  const told = rectify(photo, { paper: t.paper, corners: t.corners ?? undefined, pxPerMm: t.pxPerMm });
-  const picture = told.image && {
-    png: await encodePng(told.image),
-    preview: await encodePreview(told.image, PREVIEW_SIDE),
-    width: told.image.width,
-    height: told.image.height,
+  const squared = rectify(photo, { paper: t.paper, corners: t.corners ?? undefined, pxPerMm: t.pxPerMm });
+  const picture = squared.image && {
+    png: await encodePng(squared.image),
+    preview: await encodePreview(squared.image, PREVIEW_SIDE),
+    width: squared.image.width,
+    height: squared.image.height,
   };
   return {
-    corners: told.corners,
-    confidence: told.confidence,
-    falloff: told.lighting.falloff,
-    warnings: told.warnings,
+    corners: squared.corners,
+    confidence: squared.confidence,
+    falloff: squared.lighting.falloff,
+    warnings: squared.warnings,
     picture,
     photoPreview,
   };
@@ -119,7 +119,8 @@ export default async function work(t: WorkTask): Promise<unknown> {
   try {
     return await carryOut(t);
   } catch (error) {
-    if (error instanceof Told) return { told: { status: error.status, said: error.said, field: error.field } } satisfies ToldElsewhere;
+    if (error instanceof UserError)
+      return { userError: { status: error.status, said: error.said, field: error.field } } satisfies UserErrorData;
     throw error;
   }
 }

@@ -9,7 +9,7 @@ import { PaletteEntry } from '../../core/colour/palette';
 import { Message, typed } from '../../core/message';
 import { database, newId, type Querying, type Transaction } from '../database/connection';
 import { logged } from '../edits/log';
-import { conflict, sentence, Told } from '../errors';
+import { conflict, sentence, UserError } from '../errors';
 import { plans, planSteps, students } from '../schema';
 import { worksWithReadings } from '../studies/works';
 import { inStudy, StudyRow } from '../accounts/ownership';
@@ -141,7 +141,7 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
 /** Stores a plan; `version` is the one the screen showed. Gives the new version. */
 export async function savePlan(teacherId: string, studyId: string, version: number, plan: StoredPlan, label: Message): Promise<number> {
   for (const s of plan.steps)
-    if (!techniqueOf(s.technique)) throw new Told(400, sentence('technique', { name: typed(s.technique) }), 'steps');
+    if (!techniqueOf(s.technique)) throw new UserError(400, sentence('technique', { name: typed(s.technique) }), 'steps');
   return inStudy(teacherId, studyId, async (tx) => {
     const [row] = await tx.select({ id: plans.id, version: plans.version }).from(plans).where(eq(plans.studyId, studyId));
     if ((row?.version ?? 0) !== version) throw conflict('plan');

@@ -1,15 +1,15 @@
 import sharp from 'sharp';
 import { drawnPicture, fourFields, pictureBomb } from '../../tests/support/pictures';
-import { Told } from '../errors';
+import { UserError } from '../errors';
 import { checkPicture, decodeUpright, encodeJpeg, encodePng, encodePreview } from './decode';
 
-const told = async (work: Promise<unknown>): Promise<Told> => {
+const told = async (work: Promise<unknown>): Promise<UserError> => {
   const error = await work.then(
     () => null,
     (e: unknown) => e,
   );
-  expect(error).toBeInstanceOf(Told);
-  return error as Told;
+  expect(error).toBeInstanceOf(UserError);
+  return error as UserError;
 };
 /** Colour of the middle of one of the four fields, row by row. */
 const field = (image: { width: number; data: ArrayLike<number> }, row: 0 | 1, column: 0 | 1): number[] => {

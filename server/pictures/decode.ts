@@ -2,7 +2,7 @@
 import { typed } from '../../core/message';
 import sharp, { type Metadata } from 'sharp';
 import { RgbImage } from '../../core/raster/image';
-import { sentence, Told } from '../errors';
+import { sentence, UserError } from '../errors';
 
 export const MOST_BYTES = 40 * 1024 * 1024;
 const MOST_PIXELS = 40e6;
@@ -25,22 +25,22 @@ export interface Checked {
 
 /** Looks into the bytes; throws a told error when they are no picture, too large, or of a kind that cannot be used. */
 export async function checkPicture(bytes: Buffer, name: string): Promise<Checked> {
-  if (bytes.length === 0) throw new Told(400, sentence('picture.empty', { name: typed(name) }), 'picture');
+  if (bytes.length === 0) throw new UserError(400, sentence('picture.empty', { name: typed(name) }), 'picture');
   let meta: Metadata;
   try {
     meta = await sharp(bytes, { failOn: 'error', limitInputPixels: false }).metadata();
   } catch {
-    throw new Told(415, sentence('picture.none', { name: typed(name) }), 'picture');
+    throw new UserError(415, sentence('picture.none', { name: typed(name) }), 'picture');
   }
   const mime = FORMATS[meta.format ?? ''];
-  if (!mime || !meta.width || !meta.height) throw new Told(415, sentence('picture.kind', { name: typed(name) }), 'picture');
+  if (!mime || !meta.width || !meta.height) throw new UserError(415, sentence('picture.kind', { name: typed(name) }), 'picture');
   if (meta.width * meta.height > MOST_PIXELS)
-    throw new Told(
+    throw new UserError(
       413,
       sentence('picture.pixels', { name: typed(name), megapixels: Math.round((meta.width * meta.height) / 1e6) }),
       'picture',
     );
-  if (meta.space === 'cmyk' && !meta.icc) throw new Told(415, sentence('picture.cmyk', { name: typed(name) }), 'picture');
+  if (meta.space === 'cmyk' && !meta.icc) throw new UserError(415, sentence('picture.cmyk', { name: typed(name) }), 'picture');
   const turned = (meta.orientation ?? 1) >= 5;
   return { mime, width: turned ? meta.height : meta.width, height: turned ? meta.width : meta.height };
 }
@@ -60,7 +60,7 @@ export async function decodeUpright(bytes: Buffer, name: string): Promise<RgbIma
     for (let i = 0; i < rgb.length; i++) rgb[i] = data[Math.floor(i / 3) * info.channels];
     return { width: info.width, height: info.height, data: rgb };
   } catch {
-    throw new Told(415, sentence('picture.damaged', { name: typed(name) }), 'picture');
+    throw new UserError(415, sentence('picture.damaged', { name: typed(name) }), 'picture');
   }
 }
 

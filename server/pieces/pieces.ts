@@ -6,7 +6,7 @@ import type { Comparison } from '../../core/style/compare';
 import { changing, database, newId } from '../database/connection';
 import { isDuplicate } from '../database/failures';
 import { logged, loggedRemoval } from '../edits/log';
-import { sentence, conflict, notFound, Told } from '../errors';
+import { sentence, conflict, notFound, UserError } from '../errors';
 import { checkPicture } from '../pictures/decode';
 import { putPicture } from '../pictures/store';
 import { askToProcess } from '../queue/asking';
@@ -48,14 +48,14 @@ export async function addPiece(teacherId: string, studyId: string, bytes: Buffer
         attempt: about.attempt ?? Number(last ?? 0) + 1,
         photoId,
         corners: null,
-        told: [],
+        messages: [],
         createdAt: new Date(),
       });
       await askToProcess(tx, teacherId, { id, studyId });
     });
   } catch (error) {
     if (!isDuplicate(error)) throw error;
-    throw new Told(409, sentence('attempt', { n: about.attempt ?? 0 }), 'attempt');
+    throw new UserError(409, sentence('attempt', { n: about.attempt ?? 0 }), 'attempt');
   }
   return id;
 }
@@ -90,7 +90,7 @@ export const removePiece = (teacherId: string, id: string): Promise<void> =>
   );
 
 /** Why a piece waits though nothing works on it. */
-type Held = { state: 'failed' | 'stopped'; told: Message[] } | null;
+type Halted = { state: 'failed' | 'stopped'; messages: Message[] } | null;
 
 interface PieceView extends Omit<PieceRow, 'state'> {
   state: PieceRow['state'] | 'stopped';
@@ -103,7 +103,7 @@ interface PieceView extends Omit<PieceRow, 'state'> {
   closeness: number | null;
   ownInvention: number | null;
   /** Comparing was stopped or given up, though the piece itself is ready. */
-  held: Held;
+  halted: Halted;
 }
 
 /** The pieces of a study of the caller's own, student by student. */
@@ -120,7 +120,7 @@ export async function listPieces(studyId: string): Promise<PieceView[]> {
       uprightHeight: upright.height,
       closeness: comparisons.closeness,
       ownInvention: comparisons.ownInvention,
-      job: { kind: jobs.kind, state: jobs.state, told: jobs.told },
+      job: { kind: jobs.kind, state: jobs.state, messages: jobs.messages },
     })
     .from(pieces)
     .innerJoin(pictures, eq(pictures.id, pieces.photoId))
@@ -133,13 +133,13 @@ export async function listPieces(studyId: string): Promise<PieceView[]> {
   const byId = new Map<string, PieceView>();
   for (const { piece, job, firstName, initial, ...more } of rows) {
     const student = firstName === null ? null : shownName({ firstName, initial: initial ?? '' });
-    const view = byId.get(piece.id) ?? { ...piece, ...more, student, held: null };
+    const view = byId.get(piece.id) ?? { ...piece, ...more, student, halted: null };
     byId.set(piece.id, view);
     if (!job) continue;
-    const held = { state: job.state === 'failed' ? 'failed' : 'stopped', told: job.told } as const;
+    const halted = { state: job.state === 'failed' ? 'failed' : 'stopped', messages: job.messages } as const;
     // What was given up or stopped is told by its job; the piece itself still waits.
-    if (job.kind === 'process-piece' && piece.state === 'waiting') Object.assign(view, { ...held, held });
-    if (job.kind === 'compare-piece' && piece.state === 'ready') view.held = held;
+    if (job.kind === 'process-piece' && piece.state === 'waiting') Object.assign(view, { ...halted, halted });
+    if (job.kind === 'compare-piece' && piece.state === 'ready') view.halted = halted;
   }
   return [...byId.values()];
 }

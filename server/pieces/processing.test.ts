@@ -143,7 +143,7 @@ test('no sheet is said, never made up; corners by hand help', async () => {
   await processPiece(teacher, id);
   const lost = await pieceOf(teacher, id);
   expect(lost).toMatchObject({ state: 'no-sheet', rectifiedId: null, corners: null });
-  expect(lost.told).not.toBe('');
+  expect(lost.messages).not.toBe('');
   await placeCorners(teacher, id, lost.version, [
     [100, 80],
     [800, 90],
@@ -173,7 +173,7 @@ test('work that was given up for good is told on the piece', async () => {
   const job = (await claim(db, 'me'))!;
   const why = message('errors.picture.damaged', { name: typed('photo.jpg') });
   await giveUp(db, job, 'me', why, true);
-  expect((await listPieces(study)).find((p) => p.id === id)).toMatchObject({ state: 'failed', told: [why] });
+  expect((await listPieces(study)).find((p) => p.id === id)).toMatchObject({ state: 'failed', messages: [why] });
   expect((await db.select({ state: pieces.state }).from(pieces).where(eq(pieces.id, id)))[0].state).toBe('waiting');
 });
 

@@ -1,4 +1,4 @@
-/** Knows the background work on a piece: squared up, measured, and held against the master's works. */
+/** Knows the background work on a piece: squared up, measured, and measuredWorks against the master's works. */
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import { Measured } from '../../core/style/compare';
 import { featureSpec, FeatureSet } from '../../core/style/features';
@@ -30,8 +30,8 @@ export async function processPiece(teacherId: string, id: string): Promise<void>
   const pxPerMm = Math.min(8, Math.max(photo.width, photo.height) / Math.max(w, h), Math.sqrt(RESULT_PIXELS / (w * h)));
   const given = piece.placedByHand ? piece.corners : null;
   const bytes = await getBlob(db, photo.sha256);
-  const told = await inThread({ task: 'square-up', bytes, name: photo.name, paper: [w, h], corners: given, pxPerMm });
-  const { picture } = told;
+  const squared = await inThread({ task: 'square-up', bytes, name: photo.name, paper: [w, h], corners: given, pxPerMm });
+  const { picture } = squared;
   const profile = picture && (await inThread({ task: 'measure', bytes: picture.png, name: photo.name, widthMm: w }));
   await changing(async (tx) => {
     const [still] = await tx
@@ -42,9 +42,9 @@ export async function processPiece(teacherId: string, id: string): Promise<void>
     // Changed or removed meanwhile: whoever did so has asked for it anew.
     if (!still) return;
     const about = { teacherId, name: photo.name, width: photo.width, height: photo.height };
-    await putPicture(tx, Buffer.from(told.photoPreview), { ...about, role: 'preview', madeFrom: photo.id, mime: 'image/jpeg' });
+    await putPicture(tx, Buffer.from(squared.photoPreview), { ...about, role: 'preview', madeFrom: photo.id, mime: 'image/jpeg' });
     if (!picture || !profile) {
-      await tx.update(pieces).set({ state: 'no-sheet', told: told.warnings }).where(eq(pieces.id, id));
+      await tx.update(pieces).set({ state: 'no-sheet', messages: squared.warnings }).where(eq(pieces.id, id));
       return;
     }
     const rectifiedId = await putMade(tx, teacherId, 'rectified', photo.id, photo.name, picture);
@@ -62,7 +62,7 @@ export async function processPiece(teacherId: string, id: string): Promise<void>
       .onDuplicateKeyUpdate({ set: { profileVersion: PROFILE_VERSION } });
     await tx
       .update(pieces)
-      .set({ rectifiedId, state: 'ready', told: told.warnings, ...(given ? {} : { corners: told.corners }) })
+      .set({ rectifiedId, state: 'ready', messages: squared.warnings, ...(given ? {} : { corners: squared.corners }) })
       .where(eq(pieces.id, id));
     await askToCompare(tx, teacherId, piece);
   });
@@ -124,9 +124,9 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
     piece: { ...piece, sets: ownSets },
     works: sources.map((w) => ({ ...w, sets: workSets.filter((s) => s.workId === w.id) })),
   });
-  const held: Measured[] = [];
+  const measuredWorks: Measured[] = [];
   for (const w of sources)
-    held.push(
+    measuredWorks.push(
       measured(
         await ensureProfile(teacherId, w.pictureId, w.widthMm),
         workSets.filter((s) => s.workId === w.id),
@@ -136,7 +136,7 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
   const own = measured(await ensureProfile(teacherId, piece.rectifiedId, piece.paperWidthMm), ownSets, piece.paperWidthMm);
   const result = await inThread({
     task: 'compare',
-    sources: held,
+    sources: measuredWorks,
     piece: own,
     options: { as: piece.kind === 'copy' ? 'copy' : 'original', aim },
   });

@@ -8,7 +8,7 @@ import { comparisons, landmarkSets, pieces, studies, works } from '../schema';
 interface Stamped {
   aim: string;
   piece: { id: string; rectifiedId: string | null; paperWidthMm: number; sets: readonly Set[] };
-  /** The works it is held against, in their order. */
+  /** The works it is sourcesWithSets against, in their order. */
   works: readonly { id: string; pictureId: string; widthMm: number | null; sets: readonly Set[] }[];
 }
 
@@ -60,9 +60,9 @@ export async function outdatedComparisons(): Promise<Outdated[]> {
       .select({ id: landmarkSets.id, version: landmarkSets.version, workId: landmarkSets.workId, pieceId: landmarkSets.pieceId })
       .from(landmarkSets)
       .where(eq(landmarkSets.studyId, studyId));
-    const held = sources.map((w) => ({ ...w, sets: sets.filter((s) => s.workId === w.id) }));
+    const sourcesWithSets = sources.map((w) => ({ ...w, sets: sets.filter((s) => s.workId === w.id) }));
     for (const { piece, aim, stamp, teacherId } of rows)
-      if (stamp !== stampOf({ aim, piece: { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) }, works: held }))
+      if (stamp !== stampOf({ aim, piece: { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) }, works: sourcesWithSets }))
         out.push({ id: piece.id, studyId, teacherId });
   }
   return out;

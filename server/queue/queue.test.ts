@@ -80,7 +80,7 @@ test('what failed for good while it was asked for anew gets its new turn', async
   const job = (await claim(db(), 'me'))!;
   await want({ workKey: 'moved' });
   await giveUp(db(), job, 'me', WHY, true);
-  expect(await claim(db(), 'me')).toMatchObject({ id: job.id, attempts: 0, told: [] });
+  expect(await claim(db(), 'me')).toMatchObject({ id: job.id, attempts: 0, messages: [] });
 });
 
 test('work asked for in a transaction that fails is never on the queue', async () => {
@@ -123,7 +123,7 @@ test('an error puts a job back, the third one ends it; what cannot get better en
   await want();
   const hopeless = (await claim(db(), 'me'))!;
   await giveUp(db(), hopeless, 'me', WHY, true);
-  expect(await rowOf(hopeless.id)).toMatchObject({ state: 'failed', told: [WHY], attempts: 1 });
+  expect(await rowOf(hopeless.id)).toMatchObject({ state: 'failed', messages: [WHY], attempts: 1 });
   expect(await progressOf(db(), teacherId, studyId)).toEqual({ queued: 0, running: 0, done: 0, failed: 2, stopped: 0 });
 });
 
@@ -135,7 +135,7 @@ test('three servers that die under a job cost it nothing; one that kills every s
   expect(await rowOf(id)).toMatchObject({ state: 'running', lost: 3, attempts: 0 });
   for (let i = 4; i < 21; i++) await claim(db(), `server ${i}`, turn(i));
   expect(await claim(db(), 'the next', turn(21))).toBeNull();
-  expect(await rowOf(id)).toMatchObject({ state: 'failed', told: [message('errors.serverStopped', { n: 21 })] });
+  expect(await rowOf(id)).toMatchObject({ state: 'failed', messages: [message('errors.serverStopped', { n: 21 })] });
 });
 
 test('a server that stops hands its jobs back: others take them at once, and nothing counts as lost', async () => {
@@ -159,7 +159,7 @@ test('what was stopped or failed is put back when somebody asks for it, in this 
   expect(await tryAgain(db(), await newTeacher(), studyId, null)).toBe(0);
   expect(await tryAgain(db(), teacherId, await newStudy(teacherId), null)).toBe(0);
   expect(await tryAgain(db(), teacherId, studyId, null)).toBe(2);
-  expect(await rowOf(failed.id)).toMatchObject({ state: 'queued', attempts: 0, told: [] });
+  expect(await rowOf(failed.id)).toMatchObject({ state: 'queued', attempts: 0, messages: [] });
 });
 
 test('cancelling takes what waits and leaves what runs, for this study alone', async () => {

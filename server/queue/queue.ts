@@ -38,7 +38,7 @@ export async function ask(tx: Transaction, wanted: readonly NewJob[]): Promise<v
   // The first statement also locks the rows that are there, so that none changes its state before the second.
   await tx
     .insert(jobs)
-    .values(wanted.map((j) => ({ ...j, id: newId(), told: [], createdAt })))
+    .values(wanted.map((j) => ({ ...j, id: newId(), messages: [], createdAt })))
     .onDuplicateKeyUpdate({
       set: {
         priority: sql`if(${jobs.state} in ('queued', 'running'), greatest(${jobs.priority}, values(${jobs.priority})), values(${jobs.priority}))`,
@@ -55,7 +55,7 @@ export async function ask(tx: Transaction, wanted: readonly NewJob[]): Promise<v
     lost: 0,
     again: false,
     owner: '',
-    told: [] as Message[],
+    messages: [] as Message[],
     leaseUntil: null,
     finishedAt: null,
     createdAt,
@@ -83,7 +83,7 @@ export async function claim(db: Querying, owner: string, now = new Date()): Prom
     if (died > MOST_LOST) {
       await db
         .update(jobs)
-        .set({ state: 'failed', finishedAt: now, told: [sentence('serverStopped', { n: died })] })
+        .set({ state: 'failed', finishedAt: now, messages: [sentence('serverStopped', { n: died })] })
         .where(still);
       continue;
     }
@@ -144,7 +144,7 @@ export async function giveUp(db: Querying, job: Job, owner: string, said: Messag
   if (final || attempts >= MOST_ATTEMPTS) {
     const [over] = await db
       .update(jobs)
-      .set({ state: 'failed', told: [said], attempts, finishedAt: new Date(), leaseUntil: null })
+      .set({ state: 'failed', messages: [said], attempts, finishedAt: new Date(), leaseUntil: null })
       .where(and(mine(job, owner), eq(jobs.again, false)));
     if (over.affectedRows === 1) return;
     // Asked for anew meanwhile: what failed may be mended by what was changed.
@@ -156,7 +156,7 @@ export async function giveUp(db: Querying, job: Job, owner: string, said: Messag
   }
   await db
     .update(jobs)
-    .set({ ...WAITING, told: [said], attempts })
+    .set({ ...WAITING, messages: [said], attempts })
     .where(mine(job, owner));
 }
 
@@ -203,7 +203,7 @@ export async function cancelQueued(db: Querying, teacherId: string, studyId: str
 export async function tryAgain(db: Querying, teacherId: string, studyId: string, subjectId: string | null): Promise<number> {
   const [result] = await db
     .update(jobs)
-    .set({ ...WAITING, attempts: 0, lost: 0, told: [], finishedAt: null, createdAt: new Date() })
+    .set({ ...WAITING, attempts: 0, lost: 0, messages: [], finishedAt: null, createdAt: new Date() })
     .where(
       and(
         ofStudy(teacherId, studyId),

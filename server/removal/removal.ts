@@ -5,7 +5,7 @@
 import { typed } from '../../core/message';
 import { eq, inArray, sql } from 'drizzle-orm';
 import { changing, database, type Transaction } from '../database/connection';
-import { sentence, notFound, Told } from '../errors';
+import { sentence, notFound, UserError } from '../errors';
 import { dropPictures } from '../pictures/dropping';
 import { classes, editPictures, edits, kits, pictures, pieces, referencePictures, students, studies, user, works } from '../schema';
 import { shownName } from '../studies/classes';
@@ -31,7 +31,7 @@ const n = sql<number>`count(*)`;
 const typedAs = (name: string) => name.trim().normalize('NFC').toLowerCase();
 
 function checkTyped(given: string, name: string): void {
-  if (typedAs(given) !== typedAs(name)) throw new Told(400, sentence('delete.type', { name: typed(name) }), 'name');
+  if (typedAs(given) !== typedAs(name)) throw new UserError(400, sentence('delete.type', { name: typed(name) }), 'name');
 }
 
 type PictureIds = { id: string | null }[];
@@ -75,14 +75,14 @@ export function removeStudy(teacherId: string, id: string, given: string): Promi
   return changing(async (tx) => {
     const { title } = await lockStudy(tx, teacherId, id);
     checkTyped(given, title);
-    const held = await picturesOfStudy(tx, id);
+    const pictureIds = await picturesOfStudy(tx, id);
     // The schema's keys take along works, pieces, jobs, landmarks, readings of both, notes and the log.
     await tx.delete(studies).where(eq(studies.id, id));
-    await dropPictures(tx, held);
+    await dropPictures(tx, pictureIds);
   });
 }
 
-/** Takes students away with all that is theirs; their studies are held meanwhile. */
+/** Takes students away with all that is theirs; their studies are pictureIds meanwhile. */
 async function dropStudents(tx: Transaction, teacherId: string, own: readonly string[]): Promise<void> {
   if (!own.length) return;
   const touched = await tx
@@ -90,9 +90,9 @@ async function dropStudents(tx: Transaction, teacherId: string, own: readonly st
     .from(pieces)
     .where(inArray(pieces.studentId, [...own]));
   for (const { id } of touched) await lockStudy(tx, teacherId, id);
-  const held = await picturesOfStudents(tx, own);
+  const pictureIds = await picturesOfStudents(tx, own);
   await tx.delete(students).where(inArray(students.id, [...own]));
-  await dropPictures(tx, held);
+  await dropPictures(tx, pictureIds);
 }
 
 export async function studentGoing(teacherId: string, id: string): Promise<Going> {
@@ -160,8 +160,8 @@ export function removeAccount(teacherId: string, given: string): Promise<void> {
     await tx.delete(studies).where(eq(studies.teacherId, teacherId));
     await tx.delete(kits).where(eq(kits.teacherId, teacherId));
     await tx.delete(classes).where(eq(classes.teacherId, teacherId));
-    const held = await tx.select({ id: pictures.id }).from(pictures).where(eq(pictures.teacherId, teacherId));
-    await dropPictures(tx, ids(held));
+    const pictureIds = await tx.select({ id: pictures.id }).from(pictures).where(eq(pictures.teacherId, teacherId));
+    await dropPictures(tx, ids(pictureIds));
     await tx.delete(user).where(eq(user.id, teacherId));
   });
 }

@@ -34,7 +34,7 @@ export const jobs = mysqlTable(
     core: int('core').notNull().default(0),
     owner: varchar('owner', { length: 60 }).notNull().default(''),
     leaseUntil: instant('lease_until'),
-    told: said('told').notNull(),
+    messages: said('told').notNull(),
     createdAt: instant('created_at').notNull(),
     finishedAt: instant('finished_at'),
   },

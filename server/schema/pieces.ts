@@ -29,7 +29,7 @@ export const pieces = mysqlTable(
     corners: jsonText<[number, number][]>('corners'),
     placedByHand: boolean('placed_by_hand').notNull().default(false),
     state: mysqlEnum('state', ['waiting', 'ready', 'no-sheet', 'failed']).notNull().default('waiting'),
-    told: said('told').notNull(),
+    messages: said('told').notNull(),
     version: int('version').notNull().default(1),
     createdAt: instant('created_at').notNull(),
   },

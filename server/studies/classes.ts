@@ -3,7 +3,7 @@ import { typed } from '../../core/message';
 import { asc, eq } from 'drizzle-orm';
 import { changing, database, newId } from '../database/connection';
 import { isDuplicate } from '../database/failures';
-import { sentence, Told } from '../errors';
+import { sentence, UserError } from '../errors';
 import { classes, students, studies } from '../schema';
 
 interface Name {
@@ -60,7 +60,7 @@ function checkRoster(roster: readonly Name[]): void {
   for (const [i, name] of roster.entries()) {
     const before = seen.get(plainName(name));
     if (before !== undefined)
-      throw new Told(
+      throw new UserError(
         400,
         sentence('sameName', { line: i + 1, name: typed(shownName(name)), before: before + 1, other: typed(shownName(roster[before])) }),
         'students',
@@ -81,8 +81,8 @@ export async function createClass(teacherId: string, name: string, school: strin
   } catch (error) {
     if (!isDuplicate(error)) throw error;
     throw /students_name/.test(String((error as { cause?: unknown }).cause ?? error))
-      ? new Told(400, sentence('sameNames'), 'students')
-      : new Told(409, sentence('sameClass', { name: typed(name) }), 'name');
+      ? new UserError(400, sentence('sameNames'), 'students')
+      : new UserError(409, sentence('sameClass', { name: typed(name) }), 'name');
   }
   return id;
 }

@@ -4,7 +4,7 @@ import { and, eq, isNotNull } from 'drizzle-orm';
 import { isTemplate, TEMPLATES } from '../../core/proportion/templates';
 import { database, newId } from '../database/connection';
 import { logged } from '../edits/log';
-import { sentence, conflict, Told } from '../errors';
+import { sentence, conflict, UserError } from '../errors';
 import { landmarkSets } from '../schema';
 import { landmarkKey, landmarksOn, LandmarkSubject } from './landmarkRows';
 import { inStudy, pieceOf, referenceOf, workOf } from '../accounts/ownership';
@@ -52,10 +52,10 @@ export async function placeLandmarks(
   points: Points,
   label: Message | null,
 ): Promise<number> {
-  if (template !== 'free' && !isTemplate(template)) throw new Told(400, sentence('template'), 'template');
-  if (Object.keys(points).length > MOST_POINTS) throw new Told(400, sentence('most.points', { n: MOST_POINTS }), 'points');
+  if (template !== 'free' && !isTemplate(template)) throw new UserError(400, sentence('template'), 'template');
+  if (Object.keys(points).length > MOST_POINTS) throw new UserError(400, sentence('most.points', { n: MOST_POINTS }), 'points');
   const strange = isTemplate(template) ? Object.keys(points).find((n) => !TEMPLATES[template].some((p) => p.name === n)) : undefined;
-  if (strange !== undefined) throw new Told(400, sentence('noPoint', { point: typed(strange) }), 'points');
+  if (strange !== undefined) throw new UserError(400, sentence('noPoint', { point: typed(strange) }), 'points');
   const owner = await OWNERS[subject](teacherId, subjectId);
   const { studyId } = owner;
   const studentId = 'studentId' in owner ? owner.studentId : null;

@@ -3,7 +3,7 @@ import { Message, message, typed } from '../../core/message';
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { changing, database, newId } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
-import { sentence, conflict, notFound, Told } from '../errors';
+import { sentence, conflict, notFound, UserError } from '../errors';
 import { takeInPicture } from '../pictures/takeIn';
 import { pictures, referenceChecks, referencePictures, students } from '../schema';
 import { shownName } from './classes';
@@ -37,7 +37,7 @@ export async function addReference(
       .select({ n: sql<number>`count(*)` })
       .from(referencePictures)
       .where(eq(referencePictures.studyId, studyId));
-    if (Number(n) >= MOST_REFERENCES) throw new Told(400, sentence('most.references', { n: MOST_REFERENCES }), 'picture');
+    if (Number(n) >= MOST_REFERENCES) throw new UserError(400, sentence('most.references', { n: MOST_REFERENCES }), 'picture');
     await tx.insert(referencePictures).values({
       id,
       studyId,

@@ -4,7 +4,7 @@ import { ruleSentence } from '../../core/style/words';
 import { and, asc, eq } from 'drizzle-orm';
 import { database, newId } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
-import { sentence, conflict, notFound, Told } from '../errors';
+import { sentence, conflict, notFound, UserError } from '../errors';
 import { ruleAnswers, rules } from '../schema';
 import { inStudy, RuleRow, ruleOf } from '../accounts/ownership';
 
@@ -41,7 +41,7 @@ export function addRule(teacherId: string, studyId: string, wanted: RuleFields):
   return inStudy(teacherId, studyId, async (tx) => {
     const all = await tx.select().from(rules).where(eq(rules.studyId, studyId));
     const same = fields.kind === 'feature' ? all.find((r) => r.feature === fields.feature) : undefined;
-    if (!same && all.length >= MOST_RULES) throw new Told(400, sentence('most.rules', { n: MOST_RULES }));
+    if (!same && all.length >= MOST_RULES) throw new UserError(400, sentence('most.rules', { n: MOST_RULES }));
     const id = same?.id ?? newId();
     const position = 1 + all.reduce((m, r) => Math.max(m, r.position), 0);
     const where = eq(rules.id, id);

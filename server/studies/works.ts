@@ -5,7 +5,7 @@ import { PROFILE_VERSION, type ProfileWithMaps } from '../../core/style/profile'
 import { carryPatch, carryPoints, Crop, wholeCrop } from '../../core/raster/crop';
 import { changing, database, newId, type Transaction } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
-import { sentence, conflict, Told } from '../errors';
+import { sentence, conflict, UserError } from '../errors';
 import { getBlob, pictureOf } from '../pictures/store';
 import { putMade, takeInPicture } from '../pictures/takeIn';
 import { askToMeasure } from '../queue/asking';
@@ -57,7 +57,7 @@ export async function addWork(
       .select({ n: sql<number>`count(*)`, last: sql<number | null>`max(${works.position})` })
       .from(works)
       .where(eq(works.studyId, studyId));
-    if (Number(n) >= MOST_WORKS) throw new Told(400, sentence('most.works', { n: MOST_WORKS }), 'picture');
+    if (Number(n) >= MOST_WORKS) throw new UserError(400, sentence('most.works', { n: MOST_WORKS }), 'picture');
     await tx.insert(works).values({
       id,
       studyId,
@@ -125,7 +125,7 @@ export async function cropWork(teacherId: string, id: string, version: number, f
     frame.x + frame.w > picture.width + 1 ||
     frame.y + frame.h > picture.height + 1
   )
-    throw new Told(400, sentence('crop'), 'crop');
+    throw new UserError(400, sentence('crop'), 'crop');
   const crop = wholeCrop(frame, picture.width, picture.height);
   const made = await inThread({ task: 'upright', bytes: await getBlob(database(), picture.sha256), name: picture.name, crop });
   await within(workOf, teacherId, id, async (tx, work) => {
@@ -164,25 +164,33 @@ export interface WorkView extends WorkRow {
   pictureWidth: number;
   pictureHeight: number;
   /** Why its readings are missing or old: stopped by the teacher, or given up with what is told. */
-  held: { state: 'stopped' | 'failed'; told: Message[] } | null;
+  halted: { state: 'stopped' | 'failed'; messages: Message[] } | null;
 }
 
 /** The works of a study of the caller's own, in order, with their pictures' sizes. */
 export async function listWorks(studyId: string): Promise<WorkView[]> {
   const rows = await database()
-    .select({ work: works, group: workGroups.name, width: pictures.width, height: pictures.height, state: jobs.state, told: jobs.told })
+    .select({
+      work: works,
+      group: workGroups.name,
+      width: pictures.width,
+      height: pictures.height,
+      state: jobs.state,
+      messages: jobs.messages,
+    })
     .from(works)
     .innerJoin(pictures, eq(pictures.id, works.pictureId))
     .leftJoin(workGroups, eq(workGroups.id, works.groupId))
     .leftJoin(jobs, and(eq(jobs.workId, works.id), inArray(jobs.state, ['failed', 'cancelled'])))
     .where(eq(works.studyId, studyId))
     .orderBy(asc(works.position));
-  return rows.map(({ work, group, width, height, state, told }) => ({
+  return rows.map(({ work, group, width, height, state, messages }) => ({
     ...work,
     group,
     pictureWidth: width,
     pictureHeight: height,
-    held: state === 'failed' || state === 'cancelled' ? { state: state === 'failed' ? 'failed' : 'stopped', told: told ?? [] } : null,
+    halted:
+      state === 'failed' || state === 'cancelled' ? { state: state === 'failed' ? 'failed' : 'stopped', messages: messages ?? [] } : null,
   }));
 }
 
@@ -244,7 +252,7 @@ async function roomFor(tx: Transaction, table: typeof facts | typeof pins, workI
     .select({ n: sql<number>`count(*)` })
     .from(table)
     .where(eq(table.workId, workId));
-  if (Number(n) >= MOST_NOTED) throw new Told(400, sentence(`most.${what}`, { n: MOST_NOTED }));
+  if (Number(n) >= MOST_NOTED) throw new UserError(400, sentence(`most.${what}`, { n: MOST_NOTED }));
 }
 
 export function addFact(teacherId: string, workId: string, text: string, source: string | null): Promise<string> {

@@ -5,7 +5,7 @@ import type { Message } from '../../core/message';
 import type { Crop } from '../../core/raster/crop';
 import type { Comparison, CompareOptions, Measured } from '../../core/style/compare';
 import type { ProfileWithMaps } from '../../core/style/profile';
-import type { Told } from '../errors';
+import type { UserError } from '../errors';
 import type { ReportDocument } from './reportDocument';
 
 export interface MeasureTask {
@@ -93,6 +93,6 @@ export interface Results {
 }
 
 /** A told error loses its class on the way between threads, so it travels as plain data. */
-export interface ToldElsewhere {
-  told: { status: Told['status']; said: Message; field: string | null };
+export interface UserErrorData {
+  userError: { status: UserError['status']; said: Message; field: string | null };
 }

@@ -1,7 +1,7 @@
 /** Whoever waits at a screen is not kept waiting by what nobody waits for. */
 import { leave, sheetBytes } from '../../tests/support/school';
 import { connectedFor } from '../database/connection';
-import { Told } from '../errors';
+import { UserError } from '../errors';
 import { inThread } from './threads';
 
 afterAll(leave);
@@ -21,6 +21,6 @@ test('a crop asked for behind six pictures being measured is done before the thi
 
 test('what a thread tells a person arrives as it was told', async () => {
   const broken = inThread({ task: 'upright', bytes: Buffer.from('no picture'), name: 'sheet.png', crop: null });
-  await expect(broken).rejects.toBeInstanceOf(Told);
+  await expect(broken).rejects.toBeInstanceOf(UserError);
   await expect(broken).rejects.toMatchObject({ status: 415, field: 'picture', message: expect.stringMatching(/“sheet\.png”/) });
 });

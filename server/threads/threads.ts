@@ -2,9 +2,9 @@
 import { join } from 'node:path';
 import Piscina from 'piscina';
 import { connectionUse } from '../database/connection';
-import { Told } from '../errors';
+import { UserError } from '../errors';
 import { installRoot } from '../root';
-import type { Results, ToldElsewhere, WorkTask } from './tasks';
+import type { Results, UserErrorData, WorkTask } from './tasks';
 
 type Purpose = 'waited-for' | 'background';
 
@@ -31,10 +31,10 @@ function pool(purpose: Purpose): Piscina {
  */
 export async function inThread<T extends WorkTask>(task: T): Promise<Results[T['task']]> {
   const purpose = connectionUse() === 'background' ? 'background' : 'waited-for';
-  const answer = (await pool(purpose).run(task)) as Results[T['task']] | ToldElsewhere;
-  if (typeof answer === 'object' && answer !== null && 'told' in answer && typeof answer.told === 'object') {
-    const { status, said, field } = (answer as ToldElsewhere).told;
-    throw new Told(status, said, field);
+  const answer = (await pool(purpose).run(task)) as Results[T['task']] | UserErrorData;
+  if (typeof answer === 'object' && answer !== null && 'userError' in answer && typeof answer.userError === 'object') {
+    const { status, said, field } = (answer as UserErrorData).userError;
+    throw new UserError(status, said, field);
   }
   return answer as Results[T['task']];
 }

@@ -45,7 +45,7 @@ test('each hand has five works or more, told apart, and draws the same for the s
 test('works read as their hand’s rules say', () => {
   const wrong: string[] = [];
   for (const { hand, work, own } of shown)
-    for (const [name, { low, high }] of Object.entries(hand.told)) {
+    for (const [name, { low, high }] of Object.entries(hand.expected)) {
       const f = own.features[name];
       const value = f.value !== null && f.unit === 'permille' ? (f.value * work.widthMm) / 1000 : f.value;
       if (value === null || value < low || value > high) wrong.push(`${work.title}: ${name} ${value}, wanted ${low} to ${high}`);

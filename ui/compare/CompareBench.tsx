@@ -169,8 +169,10 @@ function Holding({ studyId, aim, version, pieces, piece, source, sources, compar
       }
     >
       <h2 className="text-lg font-semibold">{label(piece)}</h2>
-      {piece.held && <MeasureAgain studyId={studyId} subjectId={piece.id} held={piece.held} />}
-      {!comparison && !piece.held && <p>{say(pieceState(piece, piece.state === 'waiting' ? [message('compare.appear')] : piece.told))}</p>}
+      {piece.halted && <MeasureAgain studyId={studyId} subjectId={piece.id} halted={piece.halted} />}
+      {!comparison && !piece.halted && (
+        <p>{say(pieceState(piece, piece.state === 'waiting' ? [message('compare.appear')] : piece.messages))}</p>
+      )}
       {comparison && (
         <>
           <Closeness comparison={comparison} />

@@ -17,8 +17,8 @@ function newest(pieces: readonly Hung[]): Hung[] {
   const last = new Map<string, Hung>();
   for (const p of pieces) {
     const key = `${p.name}:${p.kind}`;
-    const held = last.get(key);
-    if (!held || p.attempt > held.attempt) last.set(key, p);
+    const before = last.get(key);
+    if (!before || p.attempt > before.attempt) last.set(key, p);
   }
   return [...last.values()];
 }

@@ -60,7 +60,7 @@ export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () 
   const ratio = work.widthMm && work.heightMm ? work.widthMm / work.heightMm / (work.pictureWidth / work.pictureHeight) : 1;
   return (
     <div className="mt-3 grid gap-3">
-      {work.held && <MeasureAgain studyId={work.studyId} subjectId={work.id} held={work.held} />}
+      {work.halted && <MeasureAgain studyId={work.studyId} subjectId={work.id} halted={work.halted} />}
       <label className="grid gap-1">
         {say('look.title')}
         <TypedInput

@@ -14,6 +14,6 @@ export interface LookWork {
   pictureId: string;
   pictureWidth: number;
   pictureHeight: number;
-  held: { state: 'stopped' | 'failed'; told: Message[] } | null;
+  halted: { state: 'stopped' | 'failed'; messages: Message[] } | null;
   facts: { id: string; text: string; source: string | null }[];
 }

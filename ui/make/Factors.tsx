@@ -1,17 +1,17 @@
 'use client';
 import type { Bent, MannerFactor } from '@/core/proportion/manner';
 import { measureName } from '@/core/proportion/measures';
-import { toldMeasure } from '@/core/style/words';
+import { measureWithUnit } from '@/core/style/words';
 import { featureSpec } from '@/core/style/features';
 import { useSay } from '../words/Words';
 
 /** A measure's value with its unit. */
-const measured = (name: string, value: number) => toldMeasure({ name, value, unit: featureSpec(`proportion.${name}`)!.unit });
+const withUnits = (name: string, value: number) => measureWithUnit({ name, value, unit: featureSpec(`proportion.${name}`)!.unit });
 
 /** The master's factors against nature, biggest first, and what they make of this reference. */
 export function Factors({ factors, bent }: { factors: MannerFactor[]; bent: Bent }) {
   const say = useSay();
-  const told = (name: string, value: number) => say(measured(name, value));
+  const withUnit = (name: string, value: number) => say(withUnits(name, value));
   const rows = factors
     .map((f) => ({ ...f, at: bent.measures.find((m) => m.measure === f.measure) }))
     .filter((f) => f.at)
@@ -41,11 +41,11 @@ export function Factors({ factors, bent }: { factors: MannerFactor[]; bent: Bent
                 {say(measureName(r.measure))} <span className="text-xs">{say('make.fromWorks', { n: r.works })}</span>
               </td>
               <td className="ps-2 text-end whitespace-nowrap">{say.amount(r.factor, 'times')}</td>
-              <td className="ps-2 text-end whitespace-nowrap">{told(r.measure, r.at!.from)}</td>
+              <td className="ps-2 text-end whitespace-nowrap">{withUnit(r.measure, r.at!.from)}</td>
               <td className="ps-2 text-end whitespace-nowrap">
-                {told(r.measure, r.at!.reached)}
+                {withUnit(r.measure, r.at!.reached)}
                 {Math.abs(Math.log(r.at!.reached / r.at!.asked)) > 0.03 && (
-                  <span title={say('make.asked', { value: measured(r.measure, r.at!.asked) })}> *</span>
+                  <span title={say('make.asked', { value: withUnits(r.measure, r.at!.asked) })}> *</span>
                 )}
               </td>
             </tr>

@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { measureName, measureProportions } from '@/core/proportion/measures';
-import { toldMeasure } from '@/core/style/words';
+import { measureWithUnit } from '@/core/style/words';
 import type { TemplateName } from '@/core/proportion/templates';
 import { PlacingPrompt, PlacingView, usePlacing } from '../proportion/placing';
 import type { LandmarkSet } from '../proportion/useLandmarks';
@@ -50,7 +50,7 @@ export function PiecePoints({ base, piece, size, template, sets }: Props) {
       {measures.length > 0 && (
         <ul className="mt-3 grid gap-1 text-sm">
           {measures.map((m) => (
-            <li key={m.name}>{say('pieces.measure', { measure: measureName(m.name), value: toldMeasure(m) })}</li>
+            <li key={m.name}>{say('pieces.measure', { measure: measureName(m.name), value: measureWithUnit(m) })}</li>
           ))}
         </ul>
       )}

@@ -119,8 +119,8 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
       {piece && (
         <section className="mt-4 border-t border-base-300 pt-3">
           <h2 className="text-lg font-semibold">{say(pieceTitle(piece))}</h2>
-          <p>{say(pieceState(piece, piece.held ? [] : piece.told))}</p>
-          {piece.held && <MeasureAgain studyId={studyId} subjectId={piece.id} held={piece.held} />}
+          <p>{say(pieceState(piece, piece.halted ? [] : piece.messages))}</p>
+          {piece.halted && <MeasureAgain studyId={studyId} subjectId={piece.id} halted={piece.halted} />}
           {piece.rectifiedId && (
             <p>
               <Link className="link" href={`${base}?piece=${piece.id}&points=figure-standing`}>

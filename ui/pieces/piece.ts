@@ -9,8 +9,8 @@ export interface Piece {
   attempt: number;
   state: 'waiting' | 'ready' | 'no-sheet' | 'failed' | 'stopped';
   /** Measuring or comparing was stopped or given up. */
-  held: { state: 'stopped' | 'failed'; told: Message[] } | null;
-  told: Message[];
+  halted: { state: 'stopped' | 'failed'; messages: Message[] } | null;
+  messages: Message[];
   photoId: string;
   photoWidth: number;
   photoHeight: number;
@@ -23,14 +23,14 @@ export interface Piece {
   ownInvention: number | null;
 }
 
-/** What is told of a piece beside its state, one thing after another. */
-const several = (told: readonly Message[]): Message =>
-  told.length === 1 ? told[0] : message('shared.both', { first: told[0], second: several(told.slice(1)) });
+/** What is messages of a piece beside its state, one thing after another. */
+const several = (messages: readonly Message[]): Message =>
+  messages.length === 1 ? messages[0] : message('shared.both', { first: messages[0], second: several(messages.slice(1)) });
 
-/** A piece's state with what was told of it. */
-export const pieceState = ({ state }: Pick<Piece, 'state'>, told: readonly Message[]): Message =>
-  told.length
-    ? message('pieces.state', { state: message(`pieces.states.${state}`), told: several(told) })
+/** A piece's state with what was messages of it. */
+export const pieceState = ({ state }: Pick<Piece, 'state'>, messages: readonly Message[]): Message =>
+  messages.length
+    ? message('pieces.state', { state: message(`pieces.states.${state}`), messages: several(messages) })
     : message('pieces.stateAlone', { state: message(`pieces.states.${state}`) });
 
 export const kindOfPiece = (kind: Piece['kind']): Message => message(`pieces.kinds.${kind}`);

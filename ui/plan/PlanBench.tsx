@@ -1,6 +1,6 @@
 'use client';
 import { Printer } from 'lucide-react';
-import { strokesTold } from '@/core/lesson/plan';
+import { strokeValues } from '@/core/lesson/plan';
 import { message } from '@/core/message';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -48,7 +48,7 @@ export function PlanBench({ studyId, page }: { studyId: string; page: PlanPage }
         <PlanSettings draft={draft} onChange={change} />
         <StepList
           medium={draft.medium}
-          strokes={strokesTold(page.strokes)}
+          strokes={strokeValues(page.strokes)}
           steps={draft.steps}
           plan={plan}
           chosen={chosen}

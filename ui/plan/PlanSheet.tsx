@@ -59,7 +59,7 @@ export function PlanSheet({
             {plan.steps.map((s, i) => (
               <li key={i} className="break-inside-avoid">
                 <strong>{say(s.name)}</strong>
-                {say(s.dry > 0 ? 'plan.sheet.dries' : 'plan.sheet.minutes', { n: s.minutes, dry: s.dry })}.{' '}
+                {say(s.dry > 0 ? 'plan.sheet.dries' : 'plan.sheet.minutes', { n: s.minutes, dry: s.dry })}{' '}
                 {s.mind.map((m) => say(m)).join(' ')}
               </li>
             ))}

@@ -40,14 +40,14 @@ export function StepList({ medium, strokes, steps, plan, chosen, onChoose, onCha
   const dndId = useId();
   const ids = steps.map((s, i) => `${s.technique}:${i}`);
   const name = (i: number) => techniqueName(steps[i].technique);
-  const told = (what: 'picked' | 'over' | 'dropped', active: Active, over: Over | null) => {
+  const announced = (what: 'picked' | 'over' | 'dropped', active: Active, over: Over | null) => {
     const at = ids.indexOf(String((over ?? active).id));
     return say(`plan.drag.${what}`, { step: name(ids.indexOf(String(active.id))), n: at + 1, all: ids.length });
   };
   const announcements: Announcements = {
-    onDragStart: ({ active }) => told('picked', active, null),
-    onDragOver: ({ active, over }) => told('over', active, over),
-    onDragEnd: ({ active, over }) => told('dropped', active, over),
+    onDragStart: ({ active }) => announced('picked', active, null),
+    onDragOver: ({ active, over }) => announced('over', active, over),
+    onDragEnd: ({ active, over }) => announced('dropped', active, over),
     onDragCancel: ({ active }) => say('plan.drag.cancelled', { step: name(ids.indexOf(String(active.id))) }),
   };
   return (

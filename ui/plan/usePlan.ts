@@ -46,9 +46,9 @@ export function usePlan(studyId: string, page: PlanPage) {
   const chain = useRef(Promise.resolve());
   const path = `/api/studies/${studyId}/plan`;
   const reload = useCallback(async () => {
-    const held = await get<PlanPage>(path);
-    version.current = held.version;
-    setDraft(held.plan);
+    const stored = await get<PlanPage>(path);
+    version.current = stored.version;
+    setDraft(stored.plan);
   }, [path]);
   useEffect(() => {
     const again = () => void reload().catch(() => undefined);

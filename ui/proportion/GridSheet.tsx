@@ -20,7 +20,7 @@ export function GridSheet({ study, work, date, source, paper, columns, points }:
   const placing = placeOnSheet(source, paper, 'fit', 12);
   const side = placing.width / columns;
   const rows = Math.floor(placing.height / side + 1e-6);
-  const told = points.map((p) => ({
+  const placed = points.map((p) => ({
     ...p,
     t: transferPoint(placing, [p.at[0] / source[0], p.at[1] / source[1]], columns),
   }));
@@ -64,11 +64,11 @@ export function GridSheet({ study, work, date, source, paper, columns, points }:
         ))}
         <line x1={paper[0] / 2} x2={paper[0] / 2} y1="2" y2={paper[1] - 2} stroke="#777" strokeWidth="0.15" strokeDasharray="2 2" />
         <line y1={paper[1] / 2} y2={paper[1] / 2} x1="2" x2={paper[0] - 2} stroke="#777" strokeWidth="0.15" strokeDasharray="2 2" />
-        {told.map((p) => (
+        {placed.map((p) => (
           <g key={p.name}>
             <path d={`M${p.t.left - 1.5} ${p.t.top}h3M${p.t.left} ${p.t.top - 1.5}v3`} stroke="#000" strokeWidth="0.25" />
             <text x={p.t.left + 1.8} y={p.t.top - 0.8} fontSize="2.6">
-              {told.indexOf(p) + 1}
+              {placed.indexOf(p) + 1}
             </text>
           </g>
         ))}
@@ -79,7 +79,7 @@ export function GridSheet({ study, work, date, source, paper, columns, points }:
           </text>
         </g>
       </svg>
-      {told.length > 0 && (
+      {placed.length > 0 && (
         <table className="mt-4 max-w-3xl bg-white text-sm text-black print:m-[12mm]">
           <caption className="text-start text-lg font-semibold">{say('proportion.sheet.points')}</caption>
           <thead>
@@ -93,7 +93,7 @@ export function GridSheet({ study, work, date, source, paper, columns, points }:
             </tr>
           </thead>
           <tbody>
-            {told.map((p, i) => (
+            {placed.map((p, i) => (
               <tr key={p.name} className="border-t border-gray-300">
                 <td className="px-2">{i + 1}</td>
                 <td className="px-2">{say(p.said)}</td>

@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { Message, message, typed } from '@/core/message';
 import { measureName, measureProportions, Proportion, VITRUVIUS } from '@/core/proportion/measures';
-import { toldMeasure } from '@/core/style/words';
+import { measureWithUnit } from '@/core/style/words';
 import type { TemplateName } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
 import { ToolRow } from '../shared/looking/ToolRow';
@@ -74,7 +74,7 @@ function evidenceOf(title: string, works: number, { canon, factor, name, unit }:
   const evidence = works > 1 ? message('readings.evidence.mean', { n: works }) : message('readings.evidence.one', { title: typed(title) });
   return canon === null || factor === null
     ? evidence
-    : message('readings.evidence.nature', { evidence, canon: toldMeasure({ name, unit, value: canon }) });
+    : message('readings.evidence.nature', { evidence, canon: measureWithUnit({ name, unit, value: canon }) });
 }
 
 function MeasureTable({
@@ -124,7 +124,7 @@ function MeasureTable({
           const mean = [r.value!, ...elsewhere].reduce((s, v) => s + v, 0) / (elsewhere.length + 1);
           const feature = `proportion.${r.name}`;
           const measure = measureName(r.name);
-          const told = (value: number) => say(toldMeasure({ ...r, value }));
+          const withUnit = (value: number) => say(measureWithUnit({ ...r, value }));
           return (
             <tr key={r.name} className="border-t border-base-300 align-top">
               <td className="py-1">
@@ -132,19 +132,21 @@ function MeasureTable({
                   studyId={studyId}
                   feature={feature}
                   ticked={rules.find((q) => q.feature === feature)}
-                  said={message('readings.proportion', { measure, value: toldMeasure({ ...r, value: mean }) })}
+                  said={message('readings.proportion', { measure, value: measureWithUnit({ ...r, value: mean }) })}
                   evidence={evidenceOf(work.title, elsewhere.length + 1, r)}
                 />
               </td>
               <td className="py-1">{say(measure)}</td>
-              <td className="py-1 ps-2 text-end whitespace-nowrap">{told(r.value!)}</td>
+              <td className="py-1 ps-2 text-end whitespace-nowrap">{withUnit(r.value!)}</td>
               <td
                 className="py-1 ps-2 text-end whitespace-nowrap"
                 title={
-                  VITRUVIUS[r.name] ? say('proportion.vitruvius', { value: toldMeasure({ ...r, value: VITRUVIUS[r.name] }) }) : undefined
+                  VITRUVIUS[r.name]
+                    ? say('proportion.vitruvius', { value: measureWithUnit({ ...r, value: VITRUVIUS[r.name] }) })
+                    : undefined
                 }
               >
-                {r.canon === null ? say('proportion.nothing') : told(r.canon)}
+                {r.canon === null ? say('proportion.nothing') : withUnit(r.canon)}
               </td>
               <td className="py-1 ps-2 text-end whitespace-nowrap">
                 {r.factor === null ? say('proportion.nothing') : say.amount(r.factor, 'times')}

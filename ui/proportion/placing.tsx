@@ -10,7 +10,7 @@ import { useSay } from '../words/Words';
 
 /** Placing the points of a template, one after another, on a work, a piece or a reference. */
 export function usePlacing(subject: 'work' | 'piece' | 'reference', id: string, template: TemplateName, sets: readonly LandmarkSet[]) {
-  const held = useLandmarks(
+  const landmarks = useLandmarks(
     subject,
     id,
     template,
@@ -18,8 +18,8 @@ export function usePlacing(subject: 'work' | 'piece' | 'reference', id: string, 
   );
   const [selected, setSelected] = useState<string | null>(null);
   const all = TEMPLATES[template].map((p) => ({ ...p, said: pointName(template, p.name) }));
-  const next = all.find((p) => !held.points[p.name] && p.name === selected) ?? all.find((p) => !held.points[p.name]) ?? null;
-  return { ...held, all, next, selected, setSelected };
+  const next = all.find((p) => !landmarks.points[p.name] && p.name === selected) ?? all.find((p) => !landmarks.points[p.name]) ?? null;
+  return { ...landmarks, all, next, selected, setSelected };
 }
 
 type Placing = ReturnType<typeof usePlacing>;

@@ -43,7 +43,7 @@ export function EditBar({ studyId }: { studyId: string }) {
     before.current = refreshing;
   }, [refreshing]);
   const [state, setState] = useState<State>({ undo: null, redo: null });
-  const [told, setTold] = useState<Message | null>(null);
+  const [notice, setNotice] = useState<Message | null>(null);
   const load = useCallback(() => void get<State>(`/api/studies/${studyId}/edits`).then(setState, () => undefined), [studyId]);
   const step = useCallback(
     async (direction: 'undo' | 'redo') => {
@@ -52,11 +52,11 @@ export function EditBar({ studyId }: { studyId: string }) {
           direction,
         });
         setState(next);
-        setTold(next.problem ?? message(direction === 'undo' ? 'shared.undone' : 'shared.redone', { label: next.label }));
+        setNotice(next.problem ?? message(direction === 'undo' ? 'shared.undone' : 'shared.redone', { label: next.label }));
         window.dispatchEvent(new Event(STEPPED));
         refresh(() => router.refresh());
       } catch (error) {
-        setTold(problemOf(error));
+        setNotice(problemOf(error));
       }
     },
     [studyId, router],
@@ -83,7 +83,7 @@ export function EditBar({ studyId }: { studyId: string }) {
   return (
     <span className="ms-auto flex items-center gap-2 text-sm">
       <SaveState />
-      <span role="status">{told && say(told)}</span>
+      <span role="status">{notice && say(notice)}</span>
       <button
         type="button"
         className="btn btn-sm"

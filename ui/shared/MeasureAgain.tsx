@@ -9,19 +9,19 @@ import { useSay } from '../words/Words';
 export function MeasureAgain({
   studyId,
   subjectId,
-  held,
+  halted,
 }: {
   studyId: string;
   subjectId: string;
-  held: { state: 'stopped' | 'failed'; told: Message[] };
+  halted: { state: 'stopped' | 'failed'; messages: Message[] };
 }) {
   const say = useSay();
   const { act, busy, problem } = useAct();
   return (
     <div className="mt-2">
       <p>
-        {held.state === 'failed' && held.told.length > 0
-          ? say('background.heldFailed', { why: held.told[0] })
+        {halted.state === 'failed' && halted.messages.length > 0
+          ? say('background.heldFailed', { why: halted.messages[0] })
           : say('background.heldStopped')}
       </p>
       <button
@@ -30,7 +30,7 @@ export function MeasureAgain({
         disabled={busy}
         onClick={() => void act(() => send('POST', `/api/studies/${studyId}/progress`, { subjectId }))}
       >
-        {say(held.state === 'stopped' ? 'background.measure' : 'background.again')}
+        {say(halted.state === 'stopped' ? 'background.measure' : 'background.again')}
       </button>
       <Notice said={problem} />
     </div>

@@ -35,15 +35,15 @@ interface Exports {
   ): void;
 }
 
-interface Held {
+interface Instance {
   run: Exports;
   memory: WebAssembly.Memory;
 }
 
-let held: Held | null = null;
+let loaded: Instance | null = null;
 
-function load(): Held {
-  if (held) return held;
+function load(): Instance {
+  if (loaded) return loaded;
   const bytes = Uint8Array.from(atob(MODULE), (c) => c.charCodeAt(0));
   const memory = new WebAssembly.Memory({ initial: 16 });
   const instance = new WebAssembly.Instance(new WebAssembly.Module(bytes), {
@@ -54,7 +54,7 @@ function load(): Held {
       },
     },
   });
-  return (held = { run: instance.exports as unknown as Exports, memory });
+  return (loaded = { run: instance.exports as unknown as Exports, memory });
 }
 
 /** Past this much memory the module is dropped after use, so that one large picture does not hold it for good. */
@@ -65,55 +65,55 @@ const SLACK = 64;
 type Numbers = Float32Array | Int32Array | Uint8Array | Uint8ClampedArray;
 
 /** One call's share of the module's memory: what goes in is copied there, what comes out is copied back. */
-class Desk {
+class Arena {
   private next = 0;
-  private readonly held = load();
-  readonly run = this.held.run;
+  private readonly loaded = load();
+  readonly run = this.loaded.run;
 
   /** Room for so many bytes; gives its address. */
   room(bytes: number): number {
     const at = this.next;
     this.next = (at + bytes + SLACK + 15) & ~15;
-    const { memory } = this.held;
+    const { memory } = this.loaded;
     if (this.next > memory.buffer.byteLength) memory.grow(Math.ceil((this.next - memory.buffer.byteLength) / 65536));
     return at;
   }
 
-  lay(numbers: Numbers): number {
+  write(numbers: Numbers): number {
     const at = this.room(numbers.byteLength);
     this.put(at, numbers);
     return at;
   }
 
   put(at: number, numbers: Numbers): void {
-    new Uint8Array(this.held.memory.buffer, at, numbers.byteLength).set(
+    new Uint8Array(this.loaded.memory.buffer, at, numbers.byteLength).set(
       new Uint8Array(numbers.buffer, numbers.byteOffset, numbers.byteLength),
     );
   }
 
   floats(at: number, count: number): Float32Array {
-    return new Float32Array(this.held.memory.buffer, at, count).slice();
+    return new Float32Array(this.loaded.memory.buffer, at, count).slice();
   }
 
   /** A window on results that will be read at once and not kept. */
   glance(at: number, count: number): Float32Array {
-    return new Float32Array(this.held.memory.buffer, at, count);
+    return new Float32Array(this.loaded.memory.buffer, at, count);
   }
 
   leave(): void {
-    if (this.held.memory.buffer.byteLength > MOST_KEPT) held = null;
+    if (this.loaded.memory.buffer.byteLength > MOST_KEPT) loaded = null;
   }
 }
 
 /** A plane made from a plane, with so many numbers of working room. */
-function through(source: Plane, work: number, run: (desk: Desk, from: number, to: number, work: number) => void): Plane {
+function through(source: Plane, work: number, run: (arena: Arena, from: number, to: number, work: number) => void): Plane {
   const { width, height } = source;
-  const desk = new Desk();
-  const from = desk.lay(source.data);
-  const to = desk.room(width * height * 4);
-  run(desk, from, to, desk.room(work * 4));
-  const data = desk.floats(to, width * height);
-  desk.leave();
+  const arena = new Arena();
+  const from = arena.write(source.data);
+  const to = arena.room(width * height * 4);
+  run(arena, from, to, arena.room(work * 4));
+  const data = arena.floats(to, width * height);
+  arena.leave();
   return { width, height, data };
 }
 
@@ -124,20 +124,22 @@ const boxWork = (w: number, h: number, r: number) => w * h + w + 2 * r + 2 * w +
 export function separable(source: Plane, kx: Float32Array, ky: Float32Array): Plane {
   const { width: w, height: h } = source;
   const [rx, ry] = [kx.length >> 1, ky.length >> 1];
-  return through(source, separableWork(w, h, rx, ry), (desk, from, to, work) =>
-    desk.run.separable(from, to, w, h, desk.lay(kx), rx, desk.lay(ky), ry, work),
+  return through(source, separableWork(w, h, rx, ry), (arena, from, to, work) =>
+    arena.run.separable(from, to, w, h, arena.write(kx), rx, arena.write(ky), ry, work),
   );
 }
 
 /** Running mean over a square of (2r+1) px, edges repeated. */
 export function box(source: Plane, radius: number): Plane {
   const { width: w, height: h } = source;
-  return through(source, boxWork(w, h, radius), (desk, from, to, work) => desk.run.box(from, to, w, h, radius, work));
+  return through(source, boxWork(w, h, radius), (arena, from, to, work) => arena.run.box(from, to, w, h, radius, work));
 }
 
 function spread(source: Plane, radius: number, low: boolean): Plane {
   const { width: w, height: h } = source;
-  return through(source, separableWork(w, h, radius, radius), (desk, from, to, work) => desk.run.spread(from, to, w, h, radius, low, work));
+  return through(source, separableWork(w, h, radius, radius), (arena, from, to, work) =>
+    arena.run.spread(from, to, w, h, radius, low, work),
+  );
 }
 
 /** Largest value in a square of (2r+1) px round each pixel, edges repeated. */
@@ -161,37 +163,37 @@ export function tensor(source: Plane, derive: Float32Array, soften: Float32Array
   const { width: w, height: h } = source;
   const r = derive.length >> 1;
   const plane = (w * h * 4 + SLACK + 15) & ~15;
-  const desk = new Desk();
-  const from = desk.lay(source.data);
-  const out = desk.room(4 * plane);
-  const [d, g] = [desk.lay(derive), desk.lay(soften)];
-  const work = desk.room(3 * plane + 4 * (separableWork(w, h, Math.max(3, r), Math.max(3, r)) + 16));
-  desk.run.tensor(from, out, w, h, d, g, r, floor, plane, work);
-  const [angle, weight, cos, sin] = [0, 1, 2, 3].map((k) => desk.floats(out + k * plane, w * h));
-  desk.leave();
+  const arena = new Arena();
+  const from = arena.write(source.data);
+  const out = arena.room(4 * plane);
+  const [d, g] = [arena.write(derive), arena.write(soften)];
+  const work = arena.room(3 * plane + 4 * (separableWork(w, h, Math.max(3, r), Math.max(3, r)) + 16));
+  arena.run.tensor(from, out, w, h, d, g, r, floor, plane, work);
+  const [angle, weight, cos, sin] = [0, 1, 2, 3].map((k) => arena.floats(out + k * plane, w * h));
+  arena.leave();
   return { angle, weight, cos, sin };
 }
 
 /** Euclidean distance in px from each set pixel to the nearest unset one; 0 on unset pixels; 1e6 where none is unset. */
 export function distance(source: Mask): Plane {
   const { width, height } = source;
-  const desk = new Desk();
-  const from = desk.lay(source.data);
-  const to = desk.room(width * height * 4);
-  desk.run.distance(from, to, width, height, desk.room(8 * width * height + 32 * (Math.max(width, height) + 2)));
-  const data = desk.floats(to, width * height);
-  desk.leave();
+  const arena = new Arena();
+  const from = arena.write(source.data);
+  const to = arena.room(width * height * 4);
+  arena.run.distance(from, to, width, height, arena.room(8 * width * height + 32 * (Math.max(width, height) + 2)));
+  const data = arena.floats(to, width * height);
+  arena.leave();
   return { width, height, data };
 }
 
 /** Distance in Lab of every pixel from a colour; `linear` and `cube` are the tables of the transfer curve and of Lab's. */
 export function departureFrom(image: RgbImage, lab: readonly number[], linear: Float32Array, cube: Float32Array): Plane {
   const { width, height } = image;
-  const desk = new Desk();
-  const to = desk.room(width * height * 4);
-  desk.run.departure(desk.lay(image.data), to, width * height, desk.lay(linear), desk.lay(cube), lab[0], lab[1], lab[2]);
-  const data = desk.floats(to, width * height);
-  desk.leave();
+  const arena = new Arena();
+  const to = arena.room(width * height * 4);
+  arena.run.departure(arena.write(image.data), to, width * height, arena.write(linear), arena.write(cube), lab[0], lab[1], lab[2]);
+  const data = arena.floats(to, width * height);
+  arena.leave();
   return { width, height, data };
 }
 
@@ -209,29 +211,29 @@ export function gatherRows(
   linear: Float32Array,
   put: (row: Float32Array, y: number) => void,
 ): void {
-  const desk = new Desk();
+  const arena = new Arena();
   const stride = image.width * 3;
   const most = ys.reduce((m, s) => Math.max(m, s.weights.length), 0);
-  const rgb = desk.room(most * stride);
-  const sums = desk.room(stride * 4);
-  const row = desk.room(xs.length * 12);
-  const firsts = desk.lay(Int32Array.from(xs, (s) => s.first));
-  const lengths = desk.lay(Int32Array.from(xs, (s) => s.weights.length));
+  const rgb = arena.room(most * stride);
+  const sums = arena.room(stride * 4);
+  const row = arena.room(xs.length * 12);
+  const firsts = arena.write(Int32Array.from(xs, (s) => s.first));
+  const lengths = arena.write(Int32Array.from(xs, (s) => s.weights.length));
   const shares = new Float32Array(xs.reduce((n, s) => n + s.weights.length, 0));
   let at = 0;
   for (const s of xs) {
     shares.set(s.weights, at);
     at += s.weights.length;
   }
-  const weights = desk.lay(shares);
-  const table = desk.lay(linear);
-  const rowWeights = desk.room(most * 4);
+  const weights = arena.write(shares);
+  const table = arena.write(linear);
+  const rowWeights = arena.room(most * 4);
   ys.forEach((span, y) => {
     const count = span.weights.length;
-    desk.put(rgb, image.data.subarray(span.first * stride, (span.first + count) * stride));
-    desk.put(rowWeights, span.weights);
-    desk.run.gather(rgb, stride, count, rowWeights, sums, row, xs.length, firsts, lengths, weights, table);
-    put(desk.glance(row, xs.length * 3), y);
+    arena.put(rgb, image.data.subarray(span.first * stride, (span.first + count) * stride));
+    arena.put(rowWeights, span.weights);
+    arena.run.gather(rgb, stride, count, rowWeights, sums, row, xs.length, firsts, lengths, weights, table);
+    put(arena.glance(row, xs.length * 3), y);
   });
-  desk.leave();
+  arena.leave();
 }

@@ -39,7 +39,7 @@ const STEP = 0.15;
 /** A frame whose picture is drawn nearer by the wheel, moved by dragging, and both by keys. */
 export function ZoomBox({ view, onView, label, style, children }: Props) {
   const frame = useRef<HTMLDivElement>(null);
-  const held = useRef<{ x: number; y: number; from: Nearness } | null>(null);
+  const grip = useRef<{ x: number; y: number; from: Nearness } | null>(null);
   const latest = useRef({ view, onView });
   useEffect(() => {
     latest.current = { view, onView };
@@ -56,9 +56,9 @@ export function ZoomBox({ view, onView, label, style, children }: Props) {
     return () => box.removeEventListener('wheel', wheel);
   }, []);
   const drag = (e: PointerEvent) => {
-    if (!held.current || !frame.current) return;
+    if (!grip.current || !frame.current) return;
     const { width, height } = frame.current.getBoundingClientRect();
-    const { x, y, from } = held.current;
+    const { x, y, from } = grip.current;
     onView(bounded({ zoom: from.zoom, x: from.x - (e.clientX - x) / width / from.zoom, y: from.y - (e.clientY - y) / height / from.zoom }));
   };
   const { zoom, x, y } = view;
@@ -72,12 +72,12 @@ export function ZoomBox({ view, onView, label, style, children }: Props) {
       style={style}
       onPointerDown={(e) => {
         if (zoom <= 1) return;
-        held.current = { x: e.clientX, y: e.clientY, from: view };
+        grip.current = { x: e.clientX, y: e.clientY, from: view };
         e.currentTarget.setPointerCapture(e.pointerId);
       }}
       onPointerMove={drag}
-      onPointerUp={() => (held.current = null)}
-      onPointerCancel={() => (held.current = null)}
+      onPointerUp={() => (grip.current = null)}
+      onPointerCancel={() => (grip.current = null)}
       onKeyDown={(e) => {
         const move = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key];
         if (move) onView(bounded({ zoom, x: x + (move[0] * STEP) / zoom, y: y + (move[1] * STEP) / zoom }));

@@ -11,7 +11,7 @@ import { Rect, RgbImage } from '../../../core/raster/image';
 import { reduceToLongSide } from '../../../core/raster/resample';
 import { measurePatch } from '../../../core/style/profile';
 
-const held = new Map<string, Promise<RgbImage>>();
+const pictures = new Map<string, Promise<RgbImage>>();
 
 async function decode(url: string): Promise<RgbImage> {
   const response = await fetch(url);
@@ -34,12 +34,12 @@ async function decode(url: string): Promise<RgbImage> {
 }
 
 function open(url: string): Promise<RgbImage> {
-  let picture = held.get(url);
+  let picture = pictures.get(url);
   if (!picture) {
     // A few pictures at a time: source and piece, and the ones looked at just before.
-    if (held.size >= 4) held.delete(held.keys().next().value!);
-    held.set(url, (picture = decode(url)));
-    picture.catch(() => held.delete(url));
+    if (pictures.size >= 4) pictures.delete(pictures.keys().next().value!);
+    pictures.set(url, (picture = decode(url)));
+    picture.catch(() => pictures.delete(url));
   }
   return picture;
 }
@@ -99,18 +99,18 @@ const api = {
   /** The reference in the master's value steps. */
   async mastersValues(url: string, master: string, steps: number): Promise<ShownPicture & Pick<Regrouped, 'parts'>> {
     const [own, theirs] = await Promise.all([open(url), open(master)]);
-    const told = inMastersValues(reduceToLongSide(own, SHOWN_SIDE), reduceToLongSide(theirs, SHOWN_SIDE), steps);
-    const made = shown(told.image);
-    return transfer({ ...made, parts: told.parts }, [made.rgba.buffer]);
+    const regrouped = inMastersValues(reduceToLongSide(own, SHOWN_SIDE), reduceToLongSide(theirs, SHOWN_SIDE), steps);
+    const made = shown(regrouped.image);
+    return transfer({ ...made, parts: regrouped.parts }, [made.rgba.buffer]);
   },
   /** The reference in the master's palette. */
   async mastersPalette(
     url: string,
     palette: readonly { hex: string; share: number; accent: boolean }[],
   ): Promise<ShownPicture & Pick<Regrouped, 'parts'>> {
-    const told = inMastersPalette(reduceToLongSide(await open(url), SHOWN_SIDE), palette);
-    const made = shown(told.image);
-    return transfer({ ...made, parts: told.parts }, [made.rgba.buffer]);
+    const regrouped = inMastersPalette(reduceToLongSide(await open(url), SHOWN_SIDE), palette);
+    const made = shown(regrouped.image);
+    return transfer({ ...made, parts: regrouped.parts }, [made.rgba.buffer]);
   },
   async mix(target: string, kit: Kit): Promise<MixAnswer> {
     return mixFor(target, kit);

@@ -30,13 +30,13 @@ export default async function ColourPage({
     widthMm: w.widthMm,
   }));
   const work = slim.find((w) => w.id === wanted) ?? slim[0];
-  const held = await profileOf(work.pictureId, work.widthMm);
-  const read = held && {
-    palette: held.profile.palette,
-    ground: held.profile.ground,
-    values: held.profile.values,
-    temperature: held.profile.temperature,
-    chroma: held.profile.chroma,
+  const reading = await profileOf(work.pictureId, work.widthMm);
+  const read = reading && {
+    palette: reading.profile.palette,
+    ground: reading.profile.ground,
+    values: reading.profile.values,
+    temperature: reading.profile.temperature,
+    chroma: reading.profile.chroma,
   };
   return (
     <ColourBench studyId={study} works={slim} work={work} read={read} kits={await listKits(teacher.id)} rules={await listRules(study)} />

@@ -23,8 +23,8 @@ export default async function MarksPage({
   if (!works.length) return <NoWorks studyId={study} />;
   const wanted = (await searchParams).work;
   const work = works.find((w) => w.id === wanted) ?? works[0];
-  const held = await profileOf(work.pictureId, work.widthMm);
-  const shares = MARK_KINDS.map((k): [typeof k, number] => [k, held?.profile.features[`marks.share.${k}`]?.value ?? 0]).sort(
+  const reading = await profileOf(work.pictureId, work.widthMm);
+  const shares = MARK_KINDS.map((k): [typeof k, number] => [k, reading?.profile.features[`marks.share.${k}`]?.value ?? 0]).sort(
     (a, b) => b[1] - a[1],
   );
   const pins = await pinsOf(study);
@@ -42,10 +42,10 @@ export default async function MarksPage({
       studyId={study}
       works={slim}
       work={slim.find((w) => w.id === work.id)!}
-      ground={held?.profile.ground?.lab ?? null}
-      overall={held?.profile.marks.overall ?? null}
-      edges={held?.profile.edges ?? null}
-      surface={held ? tellSurface(held.profile.features, held.kinds, work.widthMm) : []}
+      ground={reading?.profile.ground?.lab ?? null}
+      overall={reading?.profile.marks.overall ?? null}
+      edges={reading?.profile.edges ?? null}
+      surface={reading ? tellSurface(reading.profile.features, reading.kinds, work.widthMm) : []}
       shares={shares}
       rules={await listRules(study)}
     />

@@ -1,11 +1,11 @@
 import { body, handle } from '@/server/door/http';
-import { sentence, Told } from '@/server/errors';
+import { sentence, UserError } from '@/server/errors';
 import type { LandmarkSubject } from '@/server/studies/landmarkRows';
 import { landmarksOf, placeLandmarks } from '@/server/studies/landmarks';
 import { landmarksSchema } from '@/server/studies/schemas';
 
 function subjectOf(text: string): LandmarkSubject {
-  if (text !== 'work' && text !== 'piece' && text !== 'reference') throw new Told(404, sentence('placeOn'));
+  if (text !== 'work' && text !== 'piece' && text !== 'reference') throw new UserError(404, sentence('placeOn'));
   return text;
 }
 

@@ -1,6 +1,6 @@
 import { handle } from '@/server/door/http';
 import { fieldNumber, takingIn } from '@/server/door/uploads';
-import { sentence, Told } from '@/server/errors';
+import { sentence, UserError } from '@/server/errors';
 import { addPiece, listPieces } from '@/server/pieces/pieces';
 import { studyOf } from '@/server/accounts/ownership';
 
@@ -13,7 +13,7 @@ export const POST = handle(async ({ teacher, request, params }) => {
   const study = await studyOf(teacher.id, params.study);
   return takingIn(request, async ({ bytes, name, fields }) => {
     const kind = fields.kind;
-    if (kind !== 'warm-up' && kind !== 'copy' && kind !== 'original') throw new Told(400, sentence('pieceKind'), 'kind');
+    if (kind !== 'warm-up' && kind !== 'copy' && kind !== 'original') throw new UserError(400, sentence('pieceKind'), 'kind');
     const id = await addPiece(teacher.id, params.study, bytes, name, {
       studentId: fields.studentId || null,
       kind,

@@ -23,12 +23,12 @@ test('a picture is dropped into a new study, measured in the background, and rea
   await open(page, page.url());
   await expect(page.getByLabel('What strikes you first?')).toHaveValue('Everything leans.');
   await open(page, `${origin()}/studies/${study}/marks`);
-  await expect(page.getByText(/This is (surely|probably) parallel strokes/)).toBeVisible({ timeout: 180_000 });
-  await expect(page.getByText(/Mostly parallel strokes/)).toBeVisible({ timeout: 240_000 });
+  await expect(page.getByText(/This (looks like|is probably) strokes side by side/)).toBeVisible({ timeout: 180_000 });
+  await expect(page.getByText(/Mostly strokes side by side/)).toBeVisible({ timeout: 240_000 });
   // 14 px across rows that lean: 14 · cos of the lean, in mm of a 180 mm sheet 900 px wide.
   const spacing = 14 * Math.cos(Math.atan2(300, 520)) * (180 / 900);
   const said = await page
-    .getByText(/Strokes stand [\d.]+ mm apart/)
+    .getByText(/Strokes stand [\d.]+\smm apart/)
     .first()
     .innerText();
   expect(Math.abs(Number(said.match(/stand ([\d.]+)/)![1]) / spacing - 1)).toBeLessThan(0.06);
@@ -65,13 +65,13 @@ test('a point is placed, nudged by keys, undone and redone over a reload; a stal
   const face = ids.works.find((w) => w.title.startsWith('Harbour'))!;
   const address = `${origin()}/studies/${ids.study}/proportion?work=${face.id}&template=figure-standing`;
   await open(page, address);
-  await expect(page.getByText('Click on the top of the head.')).toBeVisible();
+  await expect(page.getByText('Next point: top of the head. Click on it in the picture.')).toBeVisible();
   const stale = await context.newPage();
   await open(stale, address);
-  await expect(stale.getByText('Click on the top of the head.')).toBeVisible();
+  await expect(stale.getByText('Next point: top of the head. Click on it in the picture.')).toBeVisible();
   const picture = page.getByRole('img', { name: 'Harbour lights' });
   await picture.click({ position: { x: 200, y: 60 }, force: true });
-  await expect(page.getByText('Click on the lowest point of the chin.')).toBeVisible();
+  await expect(page.getByText('Next point: lowest point of the chin. Click on it in the picture.')).toBeVisible();
   await expect(page.getByText('1 of 23 points')).toBeVisible();
   const handle = page.getByRole('button', { name: /^top of the head, at/ });
   const before = await handle.getAttribute('aria-label');
@@ -92,9 +92,9 @@ test('a point is placed, nudged by keys, undone and redone over a reload; a stal
 test('a rule is ticked from a reading, edited as a sentence, and removed; always and never sentences are kept', async ({ page }) => {
   const { ids } = await demo(page);
   await open(page, `${origin()}/studies/${ids.study}/colour`);
-  const tick = page.getByRole('button', { name: /^Make it a rule: Values span/ });
+  const tick = page.getByRole('button', { name: /^Make it a rule: Lights and darks lie/ });
   await tick.click();
-  await expect(page.getByRole('button', { name: /^A rule already: Values span/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^A rule already: Lights and darks lie/ })).toBeVisible();
   await page.getByLabel('Always or never').selectOption('never');
   await page.getByLabel('New sentence').fill('a face in profile');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
@@ -114,7 +114,7 @@ test('looking tools answer to their keys, and the picture is reduced in linear l
   await open(page, `${origin()}/studies/${ids.study}/look`);
   await page.keyboard.press('v');
   await expect(page.getByRole('button', { name: /Values/ })).toHaveAttribute('aria-pressed', 'true');
-  const canvas = page.getByLabel(/reduced to values/);
+  const canvas = page.getByLabel(/reduced to a few values/);
   await expect(canvas).toHaveCSS('visibility', 'visible', { timeout: 180_000 });
   const greys = await canvas.evaluate((c: HTMLCanvasElement) => {
     const d = c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data;

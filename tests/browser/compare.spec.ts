@@ -16,7 +16,7 @@ test('source and piece are drawn near together or apart, and looked at through t
   const [source, piece] = await page.locator('figure').evaluateAll((f) => f.map((e) => e.getBoundingClientRect().width));
   // Both widths are known: 297 mm beside a work of its own width.
   const told = await page.locator('figcaption').allInnerTexts();
-  const mm = told.map((t) => Number(/(\d+) mm wide/.exec(t)![1]));
+  const mm = told.map((t) => Number(/(\d+)\smm wide/.exec(t)![1]));
   expect(source / piece).toBeCloseTo(mm[0] / mm[1], 1);
   await page.getByRole('button', { name: 'Nearer' }).click();
   expect(await zooms(page)).toEqual([1.5, 1.5]);
@@ -29,7 +29,7 @@ test('source and piece are drawn near together or apart, and looked at through t
   await page.getByRole('button', { name: 'Whole' }).click();
   expect(await zooms(page)).toEqual([1, 1]);
   await page.keyboard.press('v');
-  await expect(page.getByLabel(/reduced to values/)).toHaveCount(2);
+  await expect(page.getByLabel(/reduced to a few values/)).toHaveCount(2);
   await page.keyboard.press('v');
   await page.keyboard.press('o');
   await expect(page.getByText('piece shows through')).toBeVisible();

@@ -69,7 +69,7 @@ test('a reference is bent toward the manner by the slider, part by part, and red
   await open(page, `${origin()}/studies/${ids.study}/make`);
   const ghost = page.getByLabel('The reference bent toward the manner');
   await expect(ghost).toHaveCSS('visibility', 'visible', { timeout: 180_000 });
-  await expect(page.getByRole('row', { name: /height in heads.*× 0\.6\d? .*4\.5/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /height in heads.*×\s0\.6\d?\s.*4\.5/ })).toBeVisible();
   const pixels = () =>
     ghost.evaluate((c: HTMLCanvasElement) => {
       const d = c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data;
@@ -96,7 +96,7 @@ test('a reference is bent toward the manner by the slider, part by part, and red
   );
   expect(greys).toBe(5);
   await page.getByRole('link', { name: 'Print the ghost' }).click();
-  await expect(page.getByLabel(/^Ghost of .*20 % toward the manner/)).toHaveCSS('visibility', 'visible', { timeout: 180_000 });
+  await expect(page.getByLabel(/^Ghost of .*20\s% toward the manner/)).toHaveCSS('visibility', 'visible', { timeout: 180_000 });
 });
 
 test('a student’s own picture becomes a reference; its points are asked for one by one', async ({ page }) => {
@@ -105,7 +105,7 @@ test('a student’s own picture becomes a reference; its points are asked for on
   await open(page, `${origin()}/studies/${study}/make`);
   await expect(page.getByText(/A reference is the picture a student draws from/)).toBeVisible();
   await page.getByLabel('Add a reference').setInputFiles({ name: 'neighbour.png', mimeType: 'image/png', buffer: await madePicture() });
-  await expect(page.getByText('Click on the top of the head.')).toBeVisible({ timeout: 120_000 });
+  await expect(page.getByText('Next point: top of the head. Click on it in the picture.')).toBeVisible({ timeout: 120_000 });
   await expect(page.getByText(/No work of the study has these points placed yet/)).toBeVisible();
   await page.locator('html[data-alive]').waitFor({ state: 'attached' });
   const placed = saved(page, 'PUT', /\/landmarks\/reference\//);
@@ -127,7 +127,7 @@ test('compared pieces hang on the wall, open from the list, and take points by h
   await expect(page).toHaveURL(/compare\?piece=/);
   await expect(page.getByRole('heading', { name: new RegExp(one.student) })).toBeVisible();
   await open(page, `${origin()}/studies/${ids.study}/pieces?piece=${one.id}&points=face-front`);
-  await expect(page.getByText('Click on the top of the skull.')).toBeVisible();
+  await expect(page.getByText('Next point: top of the skull. Click on it in the picture.')).toBeVisible();
   const placed = saved(page, 'PUT', /\/landmarks\/piece\//);
   await page
     .getByRole('img', { name: new RegExp(`^${one.student}`) })

@@ -190,7 +190,7 @@ test('German is chosen in Settings, and what the core said before is said in it,
     await speak(page, 'en');
     await open(page, `${origin()}/studies/${ids.study}/marks?work=${ids.work}`);
     // The same rule, as it was ticked, in the language of whoever reads it now.
-    await expect(page.getByLabel('Rule', { exact: true }).last()).toHaveValue(/^Strokes stand [\d.]+ mm apart/);
+    await expect(page.getByLabel('Rule', { exact: true }).last()).toHaveValue(/^Strokes stand [\d.]+\smm apart/);
   } finally {
     await speak(page, null);
   }

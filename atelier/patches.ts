@@ -1,7 +1,7 @@
 /** Knows how patches of every kind of mark look in every dry and wet medium, drawn from numbers that are kept as their truth. */
 import { labFromLinear } from '../core/colour/lab';
 import { linearFromByte } from '../core/colour/srgb';
-import { MARK_KINDS, MarkKind } from '../core/marks/kind';
+import { MARK_KINDS, MarkKind } from '../core/marks/kinds';
 import { gaussian } from '../core/raster/filters';
 import { Plane, plane, RgbImage } from '../core/raster/image';
 import { normal, Random, seededRandom } from '../core/raster/statistics';

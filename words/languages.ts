@@ -13,13 +13,17 @@ interface LanguageOf {
   isolates: boolean;
   /** Made up for looking whether every sentence is translated; offered to nobody. */
   pseudo?: true;
+  sentences: () => Promise<Catalogue>;
 }
 
+const english = async (): Promise<Catalogue> => (await import('./en')).en;
+const madeUp = async (): Promise<Catalogue> => (await import('./pseudo')).pseudo(await english());
+
 const SPOKEN = {
-  en: { name: 'English', locale: 'en-GB', american: 'en-US', direction: 'ltr', isolates: false },
-  de: { name: 'Deutsch', locale: 'de-DE', direction: 'ltr', isolates: false },
-  'en-x-pseudo': { name: 'Pseudo', locale: 'en-GB', direction: 'ltr', isolates: true, pseudo: true },
-  'ar-x-pseudo': { name: 'Pseudo, right to left', locale: 'en-GB', direction: 'rtl', isolates: true, pseudo: true },
+  en: { name: 'English', locale: 'en-GB', american: 'en-US', direction: 'ltr', isolates: false, sentences: english },
+  de: { name: 'Deutsch', locale: 'de-DE', direction: 'ltr', isolates: false, sentences: async () => (await import('./de')).de },
+  'en-x-pseudo': { name: 'Pseudo', locale: 'en-GB', direction: 'ltr', isolates: true, pseudo: true, sentences: madeUp },
+  'ar-x-pseudo': { name: 'Pseudo, right to left', locale: 'en-GB', direction: 'rtl', isolates: true, pseudo: true, sentences: madeUp },
 } as const satisfies Record<string, LanguageOf>;
 
 export type Language = keyof typeof SPOKEN;
@@ -34,27 +38,19 @@ export const CHOSEN = (Object.keys(LANGUAGES) as Language[]).filter((l) => !LANG
 /** The made-up ones as well, where somebody looks whether everything is translated. */
 export const offeredLanguages = (pseudo: boolean): readonly Language[] => (pseudo ? (Object.keys(LANGUAGES) as Language[]) : CHOSEN);
 
-const english = async (): Promise<Catalogue> => (await import('./en')).en;
-
-const FETCHED: Record<Language, () => Promise<Catalogue>> = {
-  en: english,
-  de: async () => (await import('./de')).de,
-  'en-x-pseudo': async () => (await import('./pseudo')).pseudo(await english()),
-  'ar-x-pseudo': async () => (await import('./pseudo')).pseudo(await english()),
-};
-
-const held = new Map<string, Promise<Catalogue>>();
+const fetched = new Map<string, Promise<Catalogue>>();
 
 /** The sentences of a language in a spelling; fetched once. */
 export function sentencesOf({ language, spelling }: { language: Language; spelling: 'british' | 'american' }): Promise<Catalogue> {
   const respelt = spelling === 'american' && LANGUAGES[language].american !== undefined;
   const key = respelt ? `${language} ${spelling}` : language;
-  let asked = held.get(key);
+  let asked = fetched.get(key);
   if (!asked) {
-    asked = respelt ? FETCHED[language]().then(american) : FETCHED[language]();
+    asked = LANGUAGES[language].sentences();
+    if (respelt) asked = asked.then(american);
     // What failed, as over a lost connection, is asked for again.
-    asked.catch(() => held.delete(key));
-    held.set(key, asked);
+    asked.catch(() => fetched.delete(key));
+    fetched.set(key, asked);
   }
   return asked;
 }

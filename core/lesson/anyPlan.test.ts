@@ -5,7 +5,7 @@ import { orderWarnings } from './order';
 import { english } from '../../tests/support/english';
 import { makePlan, PlanWishes, NO_STROKES, USUAL_SHARES } from './plan';
 import { amountNeeded } from './quantities';
-import { LESSON_MEDIA } from './technique';
+import { LESSON_MEDIA } from './media';
 import { techniqueOf, techniquesFor } from './techniques';
 
 const wishes: fc.Arbitrary<PlanWishes> = fc.constantFrom(...LESSON_MEDIA).chain((medium) =>

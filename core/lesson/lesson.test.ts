@@ -6,8 +6,8 @@ import { ITEMS } from './items';
 import { orderWarnings } from './order';
 import { makePlan, NO_STROKES, PlanWishes, usualSteps, USUAL_SHARES } from './plan';
 import { paintForPalette, parentsNeeded, piecesFromParent } from './quantities';
-import { LESSON_MEDIA } from './technique';
-import { techniqueOf, techniquesFor, USUAL } from './techniques';
+import { LESSON_MEDIA, mediumOf } from './media';
+import { techniqueOf, techniquesFor } from './techniques';
 import { TECHNIQUE_TABLE } from './techniqueTable';
 
 const context = { ink: 'waterproof', contact: 'light-pencil', erasing: true } as const;
@@ -36,7 +36,7 @@ describe('techniques', () => {
     expect(TECHNIQUE_TABLE.length).toBeGreaterThanOrEqual(20);
     expect(new Set(TECHNIQUE_TABLE.map((t) => t.id)).size).toBe(TECHNIQUE_TABLE.length);
     for (const t of TECHNIQUE_TABLE) {
-      expect(t.media.length).toBeGreaterThan(0);
+      expect(LESSON_MEDIA.filter((m) => techniquesFor(m).includes(t))).not.toEqual([]);
       expect(t.least).toBeLessThanOrEqual(t.usual);
       for (const id of t.after ?? []) expect(techniqueOf(id)).not.toBeNull();
       for (const id of Object.keys(t.items)) expect(ITEMS).toHaveProperty(id);
@@ -45,8 +45,9 @@ describe('techniques', () => {
   test('the usual lesson of every medium uses its own techniques in an order that spoils nothing', () => {
     for (const medium of LESSON_MEDIA) {
       const own = techniquesFor(medium).map((t) => t.id);
-      for (const id of USUAL[medium]) expect(own).toContain(id);
-      expect(order(...USUAL[medium]).filter((w) => w.weight !== 'mind')).toEqual([]);
+      // Every name it gives is a technique there is, named once.
+      expect(own.sort()).toEqual([...mediumOf(medium).usual, ...mediumOf(medium).beside].sort());
+      expect(order(...mediumOf(medium).usual).filter((w) => w.weight !== 'mind')).toEqual([]);
     }
   });
 });
@@ -147,8 +148,8 @@ describe('schedule', () => {
   });
 
   test('halving the minutes shortens steps, then asks for more periods', () => {
-    const long = makePlan(wishes(USUAL['pen-and-wash'], { minutesPerPeriod: 60, periods: 4 }));
-    const half = makePlan(wishes(USUAL['pen-and-wash'], { minutesPerPeriod: 30, periods: 4 }));
+    const long = makePlan(wishes(mediumOf('pen-and-wash').usual, { minutesPerPeriod: 60, periods: 4 }));
+    const half = makePlan(wishes(mediumOf('pen-and-wash').usual, { minutesPerPeriod: 30, periods: 4 }));
     expect(long.squeeze).toBe(0);
     expect(half.squeeze).toBeGreaterThan(0);
     expect(half.steps.reduce((s, t) => s + t.minutes, 0)).toBeLessThan(long.steps.reduce((s, t) => s + t.minutes, 0));
@@ -196,7 +197,7 @@ describe('quantities', () => {
 });
 
 test('acrylic is asked for as acrylic, with its caution', () => {
-  const plan = makePlan(wishes(USUAL.acrylic, { medium: 'acrylic' }));
+  const plan = makePlan(wishes(mediumOf('acrylic').usual, { medium: 'acrylic' }));
   expect(plan.materials.map((m) => m.id)).toContain('acrylic');
   expect(plan.materials.map((m) => m.id)).not.toContain('gouache');
   expect(plan.cautions.some((c) => english(c).startsWith('Acrylic'))).toBe(true);

@@ -7,8 +7,9 @@ import { ItemId } from './items';
 import { OrderContext, orderWarnings, OrderWarning } from './order';
 import { materialsFor, Needed, WorkedShares } from './quantities';
 import { Entry, Frame, schedule, Schedule, TimedStep } from './schedule';
-import { LessonMedium, Technique, techniqueName } from './technique';
-import { techniqueOf, USUAL } from './techniques';
+import { LessonMedium, mediumOf } from './media';
+import { Technique, techniqueName } from './technique';
+import { techniqueOf } from './techniques';
 
 export interface PlanStep {
   technique: string;
@@ -72,17 +73,10 @@ export interface Plan {
   squeeze: number;
 }
 
-/** What a step asks for in another medium's words. */
-const INSTEAD: Partial<Record<LessonMedium, Partial<Record<ItemId, ItemId>>>> = {
-  acrylic: { gouache: 'acrylic', watercolour: 'acrylic' },
-  watercolour: { 'wash-ink': 'watercolour' },
-  gouache: { watercolour: 'gouache' },
-};
-
 function itemsIn(medium: LessonMedium, t: Technique): Partial<Record<ItemId, number>> {
   const out: Partial<Record<ItemId, number>> = {};
   for (const [id, n] of Object.entries(t.items) as [ItemId, number][]) {
-    const as = INSTEAD[medium]?.[id] ?? id;
+    const as = mediumOf(medium).instead?.[id] ?? id;
     out[as] = (out[as] ?? 0) + n;
   }
   return out;
@@ -93,8 +87,8 @@ export const USUAL_SHARES: WorkedShares = { line: 0.5, wash: 0.5, paint: 1, ligh
 
 /** The usual steps of a medium under the class's settings. */
 export function usualSteps(medium: LessonMedium, { contact, erasing }: Pick<OrderContext, 'contact' | 'erasing'>): PlanStep[] {
-  return USUAL[medium]
-    .filter((id) => (contact === 'straight-in' ? id !== 'pencil-draft' && id !== 'rub-out-pencil' : true))
+  return mediumOf(medium)
+    .usual.filter((id) => (contact === 'straight-in' ? id !== 'pencil-draft' && id !== 'rub-out-pencil' : true))
     .filter((id) => erasing || techniqueOf(id)!.role !== 'rub-out')
     .map((technique) => ({ technique, minutes: null, dry: null, note: '' }));
 }

@@ -1,5 +1,6 @@
 /** Knows how much is needed: sheets from parent sheets, millilitres for an area, paint for a measured palette. */
 import { CoreError } from '../errors';
+import { DRAWN, MarkKind } from '../marks/kinds';
 import { figure, Message, message, typed } from '../message';
 import { ITEMS, Item, ItemId } from './items';
 
@@ -64,12 +65,10 @@ export interface WorkedShares {
   light: number;
 }
 
-const DRAWN = ['parallel-hatch', 'cross-hatch', 'contour-hatch', 'stipple', 'scribble', 'line'] as const;
-
 /** Shares as measured on a work: what is drawn on, what is washed or painted, what is lighter than the sheet. */
 export function sharesOf(
   palette: readonly { share: number; ground: boolean; accent: boolean; lab: readonly [number, number, number] }[],
-  markShare: (kind: (typeof DRAWN)[number]) => number | null,
+  markShare: (kind: MarkKind) => number | null,
 ): WorkedShares {
   const sheet = palette.find((c) => c.ground);
   const light = palette.filter((c) => !c.ground && (c.accent || (sheet && c.lab[0] > sheet.lab[0] + 6)));
@@ -78,7 +77,7 @@ export function sharesOf(
   return {
     line: Math.max(
       0.05,
-      DRAWN.reduce((s, kind) => s + (markShare(kind) ?? 0), 0),
+      [...DRAWN].reduce((s, kind) => s + (markShare(kind) ?? 0), 0),
     ),
     wash: Math.max(0.05, sum(rest)),
     paint: Math.max(0.05, sum(rest) + sum(light)),

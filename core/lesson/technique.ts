@@ -6,22 +6,6 @@ import { Message, message, Values } from '../message';
 import { ItemId } from './items';
 import { CautionId } from './hazards';
 
-export const LESSON_MEDIA = [
-  'pen-and-wash',
-  'pen',
-  'brush-ink',
-  'pencil',
-  'coloured-pencil',
-  'charcoal',
-  'pastel',
-  'wax-crayon',
-  'gouache',
-  'watercolour',
-  'acrylic',
-  'print',
-] as const;
-export type LessonMedium = (typeof LESSON_MEDIA)[number];
-
 /** What a step does to the picture. */
 type Role =
   'ground' | 'draft' | 'resist' | 'line' | 'tone' | 'wash' | 'paint' | 'light' | 'accent' | 'fill' | 'blend' | 'rub-out' | 'fix' | 'print';
@@ -30,7 +14,6 @@ export interface Technique {
   /** What is said of it stands under `techniques` in `words/`, by this name. */
   id: string;
   role: Role;
-  media: readonly LessonMedium[];
   /** Fewest minutes in which it can be done, and what it usually takes. */
   least: number;
   usual: number;
@@ -57,8 +40,6 @@ export interface Technique {
   items: Partial<Record<ItemId, number>>;
   cautions: readonly CautionId[];
 }
-
-export const mediumName = (medium: LessonMedium): Message => message(`media.${medium}`);
 
 export const techniqueName = (id: string): Message => message(`techniques.${id}.name`);
 

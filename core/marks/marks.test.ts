@@ -2,7 +2,7 @@
 import { addNoise, blankPatch, drawHatch, drawLine, HatchTruth, seededRandom, stipplePatch } from '../../tests/support/patches';
 import { RgbImage } from '../raster/image';
 import { axialDifference, median } from '../raster/statistics';
-import { MarkKind } from './kind';
+import { MarkKind } from './kinds';
 import { markedMask, departure } from './ink';
 import { MarkScale, Reading, readOverall, readPatch } from './reading';
 

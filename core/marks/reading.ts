@@ -1,7 +1,8 @@
 /** Knows how to read mark-making: of one patch, and of a whole picture's worked part from windows spread over it. */
 import { cropImage, Rect, RgbImage } from '../raster/image';
 import { axialDifference, clamp, median, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
-import { crossingOf, decideKind, Evidence, gatherEvidence, MARK_KINDS, MarkKind, weighKinds } from './kind';
+import { crossingOf, Evidence, gatherEvidence } from './evidence';
+import { decideKind, EVEN, HATCHED, MARK_KINDS, MarkKind, ONE_WAY, SINGLE, STROKES, DRAWN, weighKinds } from './kinds';
 import { readWidths, WidthReading } from './lineWidth';
 import { axialMean, Direction, principalDirections } from './orientation';
 import { censoredQuantile, Stroke } from './strokes';
@@ -36,11 +37,6 @@ export interface MarkScale {
   mmPerPixel: number | null;
 }
 
-const LINED: ReadonlySet<MarkKind> = new Set(['parallel-hatch', 'cross-hatch', 'contour-hatch', 'scribble', 'line']);
-const HATCHED: ReadonlySet<MarkKind> = new Set(['parallel-hatch', 'cross-hatch', 'contour-hatch']);
-/** Hatching whose strokes can be followed, since no others cross them. */
-const ONE_WAY: ReadonlySet<MarkKind> = new Set(['parallel-hatch', 'contour-hatch']);
-
 function size(px: number, scale: MarkScale): Size {
   const own = px * scale.factor;
   return {
@@ -72,12 +68,12 @@ export function readPatch(image: RgbImage, ground: readonly number[] | null, sca
   const work = workUp(image, ground);
   const e = gatherEvidence(work, [0, 0, work.width, work.height]);
   const { kind, confidence } = decideKind(weighKinds(e));
-  const lined = LINED.has(kind);
-  const width = lined || kind === 'stipple' ? readWidths(work.depart, work.skeleton, work.inside, work.field) : null;
+  const lined = STROKES.has(kind);
+  const width = DRAWN.has(kind) ? readWidths(work.depart, work.skeleton, work.inside, work.field) : null;
   const spacing = HATCHED.has(kind) ? e.spacing : null;
   const strokes = ONE_WAY.has(kind) ? work.follow() : work.strokes;
   const stroked = lined ? lengthReading(strokes, width, scale) : { strokeLength: null, straightness: null };
-  const directions = lined ? e.directions : e.directions.filter(() => e.coherence > 0.15 && kind !== 'blank' && kind !== 'flat');
+  const directions = lined ? e.directions : e.directions.filter(() => e.coherence > 0.15 && !EVEN.has(kind));
   return {
     kind,
     confidence,
@@ -178,13 +174,13 @@ const LEAST_HATCHED = 0.08;
 
 /** Hatching too wide for a tile, where it looks like single lines, is read over the whole window. */
 function widened(work: Workup, tiles: TileReading[]): TileReading[] {
-  const lines = tiles.filter((t) => t.kind === 'line').length;
+  const lines = tiles.filter((t) => SINGLE.has(t.kind)).length;
   if (lines < 0.4 * tiles.filter((t) => t.area).length || !lines) return tiles;
   const whole = gatherEvidence(work, [0, 0, work.width, work.height]);
   const belief = weighKinds(whole);
   const { kind, confidence } = decideKind(belief);
   if (!HATCHED.has(kind) || confidence < 0.5 || !whole.spacing || whole.spacing.px < WIDE * TILE) return tiles;
-  return tiles.map((t) => (t.kind === 'line' ? { ...t, kind, belief, evidence: { ...t.evidence, spacing: whole.spacing } } : t));
+  return tiles.map((t) => (SINGLE.has(t.kind) ? { ...t, kind, belief, evidence: { ...t.evidence, spacing: whole.spacing } } : t));
 }
 
 /** How far a stroke of the hatching may lean from its tile's direction; outlines and crossing strokes lean farther. */
@@ -247,11 +243,11 @@ export function readOverall(image: RgbImage, ground: readonly number[] | null, s
     const own = widened(work, tilesOf(work, rect, image.width, image.height));
     tiles.push(...own);
     surfaces.push(work.surface);
-    const lined = own.filter((t) => LINED.has(t.kind)).length / own.length;
+    const lined = own.filter((t) => STROKES.has(t.kind)).length / own.length;
     if (!lined) continue;
     // Directions and lengths are those of the hatching: outlines, horizons and masts run their own ways.
-    const hatchedTiles = own.filter((t) => HATCHED.has(t.kind) || t.kind === 'scribble');
-    for (const t of hatchedTiles.length ? hatchedTiles : own.filter((t) => t.kind === 'line')) {
+    const hatchedTiles = own.filter((t) => STROKES.has(t.kind) && !SINGLE.has(t.kind));
+    for (const t of hatchedTiles.length ? hatchedTiles : own.filter((t) => SINGLE.has(t.kind))) {
       const into = hatchedTiles.length ? density : lineDensity;
       t.evidence.density.forEach((v, k) => (into[k] += v));
       if (hatchedTiles.length) windows.angle.push(t.evidence.meanAngle);

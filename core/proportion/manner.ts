@@ -2,12 +2,11 @@
  * Knows how a reference would be bent toward a master's manner: the master's factors applied to the reference's own
  * measures, and the points moved there with as little bending as possible.
  */
-import { Message, message } from '../message';
 import { CoreError } from '../errors';
 import { solve } from '../raster/solve';
 import { Landmarks } from './align';
 import { measureProportions } from './measures';
-import { TemplateName } from './templates';
+import { TemplateName, TEMPLATES } from './templates';
 import { bendingMatrix } from './thinPlate';
 
 export interface MannerFactor {
@@ -139,27 +138,6 @@ export function bendToManner(template: TemplateName, reference: Landmarks, facto
   };
 }
 
-/** Parts of a template that can follow the manner more or less than the rest. */
-export const PARTS: Record<TemplateName, readonly { part: string; points: RegExp }[]> = {
-  'face-front': [
-    { part: 'head', points: /^(crown|hairline|chin|face-)/ },
-    { part: 'eyes', points: /^(eye|pupil|brow)-/ },
-    { part: 'nose', points: /^nose-/ },
-    { part: 'mouth', points: /^mouth-/ },
-    { part: 'ears', points: /^ear-/ },
-    { part: 'neck', points: /^neck-/ },
-  ],
-  'figure-standing': [
-    { part: 'head', points: /^(crown|chin|neck-base)$/ },
-    { part: 'trunk', points: /^(shoulder|waist)-/ },
-    { part: 'arms', points: /^(elbow|wrist|fingertip)-/ },
-    { part: 'legs', points: /^(crotch|knee-.*|ankle-.*|heel|toe|sole)$/ },
-    { part: 'garment', points: /^hem-/ },
-  ],
-};
-
-export const partName = (template: TemplateName, part: string): Message => message(`parts.${template}.${part}`);
-
 /** Points on the way from reference (0) to manner (1): `strength` for all, `parts` where a part goes its own way. */
 export function onTheWay(
   template: TemplateName,
@@ -170,8 +148,8 @@ export function onTheWay(
 ): Record<string, [number, number]> {
   return Object.fromEntries(
     Object.entries(reference).map(([name, p]) => {
-      const own = PARTS[template].find((q) => q.points.test(name));
-      const t = own ? (parts[own.part] ?? strength) : strength;
+      const point = TEMPLATES[template].points.find((q) => q.name === name);
+      const t = point ? (parts[point.part] ?? strength) : strength;
       const to = manner[name] ?? p;
       return [name, [p[0] + t * (to[0] - p[0]), p[1] + t * (to[1] - p[1])]];
     }),

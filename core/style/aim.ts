@@ -1,6 +1,6 @@
 /** Knows which comparisons a study's aim asks of a copy, and how tight they are. */
 import { measureProportions } from '../proportion/measures';
-import { TemplateName, TEMPLATES } from '../proportion/templates';
+import { TEMPLATE_NAMES } from '../proportion/templates';
 import type { FeatureSpec } from './features';
 import type { Range } from './range';
 
@@ -41,9 +41,9 @@ let canons: Map<string, number> | null = null;
 /** Nature's proportion of a measure; null where there is none. */
 function canonOf(measure: string): number | null {
   canons ??= new Map(
-    (Object.keys(TEMPLATES) as TemplateName[])
-      .flatMap((t) => measureProportions(t, {}))
-      .flatMap((m): [string, number][] => (m.canon === null ? [] : [[m.name, m.canon]])),
+    TEMPLATE_NAMES.flatMap((t) => measureProportions(t, {})).flatMap((m): [string, number][] =>
+      m.canon === null ? [] : [[m.name, m.canon]],
+    ),
   );
   return canons.get(measure) ?? null;
 }

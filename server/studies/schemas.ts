@@ -1,8 +1,8 @@
 /** What may be sent for studies, classes, works and rules, checked before anything is stored. */
 import { array, boolean, mixed, number, object, string } from 'yup';
 import { amount, asMessage, Message, message } from '../../core/message';
-import { LESSON_MEDIA } from '../../core/lesson/technique';
-import { MARK_KINDS } from '../../core/marks/kind';
+import { LESSON_MEDIA } from '../../core/lesson/media';
+import { MARK_KINDS } from '../../core/marks/kinds';
 import type { RuleSaid } from '../schema/studies';
 import { saying } from '../validation';
 

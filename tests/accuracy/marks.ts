@@ -1,6 +1,6 @@
 /** Error tables of the mark readings over generated patches: every kind in every medium, train and test seeds apart. */
 import { drawPatch, Patch, PATCH_MEDIA, PatchMedium } from '../../atelier/patches';
-import { MARK_KINDS, MarkKind } from '../../core/marks/kind';
+import { HATCHED, MARK_KINDS } from '../../core/marks/kinds';
 import { Reading, readPatch } from '../../core/marks/reading';
 import { axialDifference, median } from '../../core/raster/statistics';
 import { percent, seedSets, table } from './tables';
@@ -29,7 +29,6 @@ function sizeErrors(rows: readonly Row[], truth: (p: Patch['truth']) => number |
   return { error: errors.length ? median(errors) : NaN, told: wanted.length ? both.length / wanted.length : NaN };
 }
 
-const HATCHED: ReadonlySet<MarkKind> = new Set(['parallel-hatch', 'cross-hatch', 'contour-hatch']);
 
 function sizesOf(rows: readonly Row[]) {
   const turned = rows.filter((r) => r.patch.kind === 'parallel-hatch');

@@ -1,6 +1,6 @@
 /** Mark readings on drawn patches of every kind in every medium, by seeds that nothing was set on. */
 import { drawPatch, Patch, PATCH_MEDIA, PatchMedium } from '../../atelier/patches';
-import { MARK_KINDS } from '../../core/marks/kind';
+import { MARK_KINDS } from '../../core/marks/kinds';
 import { Reading, readPatch } from '../../core/marks/reading';
 import { axialDifference, median } from '../../core/raster/statistics';
 

@@ -1,7 +1,6 @@
 'use client';
 import { amount } from '@/core/message';
-import { partName, PARTS } from '@/core/proportion/manner';
-import type { TemplateName } from '@/core/proportion/templates';
+import { partName, TEMPLATES, TemplateName } from '@/core/proportion/templates';
 import { useSay } from '../words/Words';
 
 interface Props {
@@ -34,10 +33,10 @@ export function Strengths({ template, strength, parts, onChange }: Props) {
         <span>{say.amount(strength, 'share')}</span>
         <span>{say('make.manner')}</span>
       </p>
-      <details className="mt-1" open={Object.keys(parts).some((p) => PARTS[template].some((q) => q.part === p))}>
+      <details className="mt-1" open={Object.keys(parts).some((p) => TEMPLATES[template].parts.includes(p))}>
         <summary>{say('make.partByPart')}</summary>
         <ul className="mt-1 grid gap-1">
-          {PARTS[template].map(({ part }) => {
+          {TEMPLATES[template].parts.map((part) => {
             const name = partName(template, part);
             const own = parts[part];
             return (

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Reading } from '@/core/marks/reading';
 import { amount, figure, Message, message, several, typed } from '@/core/message';
 import { kindName, type Telling, tellEdges, tellKind, tellReading } from '@/core/style/readings';
-import type { MARK_KINDS } from '@/core/marks/kind';
+import type { MARK_KINDS } from '@/core/marks/kinds';
 import { Bench } from '../shared/Bench';
 import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';

@@ -3,6 +3,7 @@ import { Camera } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import { amount, message } from '@/core/message';
+import { templateToOpen } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
 import { MeasureAgain } from '../shared/MeasureAgain';
 import { Notice } from '../shared/Notice';
@@ -123,7 +124,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
           {piece.halted && <MeasureAgain studyId={studyId} subjectId={piece.id} halted={piece.halted} />}
           {piece.rectifiedId && (
             <p>
-              <Link className="link" href={`${base}?piece=${piece.id}&points=figure-standing`}>
+              <Link className="link" href={`${base}?piece=${piece.id}&points=${templateToOpen()}`}>
                 {say('pieces.points')}
               </Link>
             </p>

@@ -1,5 +1,6 @@
 'use client';
 import { Printer } from 'lucide-react';
+import { mediumOf } from '@/core/lesson/media';
 import { strokeValues } from '@/core/lesson/plan';
 import { message } from '@/core/message';
 import Link from 'next/link';
@@ -7,7 +8,7 @@ import { useState } from 'react';
 import { Notice } from '../shared/Notice';
 import { PeriodWall } from './PeriodWall';
 import { PlanSettings } from './PlanSettings';
-import { MIXED_FROM_PAINT, PlanTables, Warnings } from './PlanTables';
+import { PlanTables, Warnings } from './PlanTables';
 import { StepList } from './StepList';
 import { PlanPage, planSummary, usePlan } from './usePlan';
 import { useSay } from '../words/Words';
@@ -39,7 +40,7 @@ export function PlanBench({ studyId, page }: { studyId: string; page: PlanPage }
               sheetMm={page.sheetMm}
               classSize={draft.classSize}
               measuredOn={page.measuredOn}
-              paints={MIXED_FROM_PAINT.has(draft.medium)}
+              paints={mediumOf(draft.medium).mixed === true}
             />
           </>
         )}

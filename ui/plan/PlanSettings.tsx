@@ -1,7 +1,6 @@
 'use client';
 import { usualSteps } from '@/core/lesson/plan';
-import { LESSON_MEDIA, mediumName } from '@/core/lesson/technique';
-import { isLessonMedium } from '@/core/lesson/techniques';
+import { isLessonMedium, LESSON_MEDIA, mediumName } from '@/core/lesson/media';
 import { Message, message } from '@/core/message';
 import type { PlanDraft } from './usePlan';
 import { useSay } from '../words/Words';

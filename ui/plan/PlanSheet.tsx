@@ -1,10 +1,11 @@
 'use client';
 import { typed } from '@/core/message';
+import { mediumOf } from '@/core/lesson/media';
 import { makePlan } from '@/core/lesson/plan';
 import { CheckBar } from '../shared/CheckBar';
 import { PrintButton } from '../shared/PrintButton';
 import { PeriodWall } from './PeriodWall';
-import { MIXED_FROM_PAINT, PlanTables, Warnings } from './PlanTables';
+import { PlanTables, Warnings } from './PlanTables';
 import type { PlanPage } from './usePlan';
 import { useSay } from '../words/Words';
 
@@ -72,7 +73,7 @@ export function PlanSheet({
           sheetMm={page.sheetMm}
           classSize={page.plan.classSize}
           measuredOn={page.measuredOn}
-          paints={MIXED_FROM_PAINT.has(page.plan.medium)}
+          paints={mediumOf(page.plan.medium).mixed === true}
         />
         <CheckBar />
       </div>

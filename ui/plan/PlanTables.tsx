@@ -109,6 +109,3 @@ export function PlanTables({
     </div>
   );
 }
-
-/** Media in which the measured palette is mixed from paint. */
-export const MIXED_FROM_PAINT = new Set(['gouache', 'watercolour', 'acrylic', 'pen-and-wash']);

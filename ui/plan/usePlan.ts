@@ -4,7 +4,7 @@ import { Message, message } from '@/core/message';
 import { makePlan, MeasuredStrokes, Plan } from '@/core/lesson/plan';
 import type { PlanStep } from '@/core/lesson/plan';
 import type { WorkedShares } from '@/core/lesson/quantities';
-import type { LessonMedium } from '@/core/lesson/technique';
+import type { LessonMedium } from '@/core/lesson/media';
 import { edited, STEPPED } from '../shared/EditBar';
 import { get, problemOf, RequestError, send } from '../shared/request';
 

@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { Message, message, typed } from '@/core/message';
-import { measureName, measureProportions, Proportion, VITRUVIUS } from '@/core/proportion/measures';
+import { measureName, measureOf, measureProportions, Proportion } from '@/core/proportion/measures';
 import { measureWithUnit } from '@/core/style/words';
 import type { TemplateName } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
@@ -124,6 +124,7 @@ function MeasureTable({
           const mean = [r.value!, ...elsewhere].reduce((s, v) => s + v, 0) / (elsewhere.length + 1);
           const feature = `proportion.${r.name}`;
           const measure = measureName(r.name);
+          const vitruvius = measureOf(r.name)?.vitruvius;
           const withUnit = (value: number) => say(measureWithUnit({ ...r, value }));
           return (
             <tr key={r.name} className="border-t border-base-300 align-top">
@@ -141,9 +142,7 @@ function MeasureTable({
               <td
                 className="py-1 ps-2 text-end whitespace-nowrap"
                 title={
-                  VITRUVIUS[r.name]
-                    ? say('proportion.vitruvius', { value: measureWithUnit({ ...r, value: VITRUVIUS[r.name] }) })
-                    : undefined
+                  vitruvius === undefined ? undefined : say('proportion.vitruvius', { value: measureWithUnit({ ...r, value: vitruvius }) })
                 }
               >
                 {r.canon === null ? say('proportion.nothing') : withUnit(r.canon)}

@@ -17,7 +17,7 @@ export function usePlacing(subject: 'work' | 'piece' | 'reference', id: string, 
     sets.find((s) => s.template === template),
   );
   const [selected, setSelected] = useState<string | null>(null);
-  const all = TEMPLATES[template].map((p) => ({ ...p, said: pointName(template, p.name) }));
+  const all = TEMPLATES[template].points.map((p) => ({ ...p, said: pointName(template, p.name) }));
   const next = all.find((p) => !landmarks.points[p.name] && p.name === selected) ?? all.find((p) => !landmarks.points[p.name]) ?? null;
   return { ...landmarks, all, next, selected, setSelected };
 }

@@ -1,6 +1,6 @@
 'use client';
 import Link from 'next/link';
-import { templateName, TemplateName, TEMPLATES } from '@/core/proportion/templates';
+import { TEMPLATE_NAMES, templateName, TemplateName } from '@/core/proportion/templates';
 import { useSay } from '../words/Words';
 
 /** Which points are placed: each template has its own address. */
@@ -8,7 +8,7 @@ export function TemplateChoice({ current, href }: { current: TemplateName; href:
   const say = useSay();
   return (
     <div className="mt-3 flex flex-wrap gap-2" role="group" aria-label={say('proportion.template')}>
-      {(Object.keys(TEMPLATES) as TemplateName[]).map((t) => (
+      {TEMPLATE_NAMES.map((t) => (
         <Link
           key={t}
           href={href(t)}

@@ -1,7 +1,7 @@
 'use client';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { SHEETS } from '@/core/lesson/sheets';
-import { LESSON_MEDIA, mediumName } from '@/core/lesson/technique';
+import { LESSON_MEDIA, mediumName } from '@/core/lesson/media';
 import { amount, Message, typed } from '@/core/message';
 import type { Key } from '@/words/catalogue';
 import { useForm } from 'react-hook-form';

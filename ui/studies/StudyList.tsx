@@ -1,7 +1,6 @@
 'use client';
 import { Plus } from 'lucide-react';
-import { mediumName } from '@/core/lesson/technique';
-import { isLessonMedium } from '@/core/lesson/techniques';
+import { isLessonMedium, mediumName } from '@/core/lesson/media';
 import { typed } from '@/core/message';
 import Link from 'next/link';
 import { DeleteForGood } from '../shared/DeleteForGood';

@@ -1,5 +1,5 @@
 import { MakeBench } from '@/ui/make/MakeBench';
-import { isTemplate } from '@/core/proportion/templates';
+import { templateToOpen } from '@/core/proportion/templates';
 import { makingOf } from '@/server/lessons/making';
 import { listRules } from '@/server/studies/rules';
 import { rosterOf } from '@/server/studies/classes';
@@ -21,7 +21,7 @@ export default async function MakePage({
   const { reference, template } = await searchParams;
   const current = references.find((r) => r.id === reference) ?? references[0] ?? null;
   const placed = current?.sets[0]?.template;
-  const wanted = template && isTemplate(template) ? template : placed && isTemplate(placed) ? placed : 'figure-standing';
+  const wanted = templateToOpen(template, placed);
   return (
     <MakeBench
       studyId={study}

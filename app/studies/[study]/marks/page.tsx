@@ -1,7 +1,7 @@
 import { MarksBench } from '@/ui/marks/MarksBench';
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { tellSurface } from '@/core/style/readings';
-import { MARK_KINDS } from '@/core/marks/kind';
+import { MARK_KINDS } from '@/core/marks/kinds';
 import { listRules } from '@/server/studies/rules';
 import { listWorks, pinsOf } from '@/server/studies/works';
 import { profileOf } from '@/server/pictures/readings';

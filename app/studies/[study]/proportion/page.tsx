@@ -1,6 +1,6 @@
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { ProportionBench } from '@/ui/proportion/ProportionBench';
-import { isTemplate } from '@/core/proportion/templates';
+import { templateToOpen } from '@/core/proportion/templates';
 import { landmarksIn } from '@/server/studies/landmarks';
 import { listRules } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
@@ -32,6 +32,6 @@ export default async function ProportionPage({
   }));
   const current = withSets.find((w) => w.id === work) ?? withSets.find((w) => w.sets.length) ?? withSets[0];
   const placed = current.sets[0]?.template;
-  const wanted = template && isTemplate(template) ? template : placed && isTemplate(placed) ? placed : 'figure-standing';
+  const wanted = templateToOpen(template, placed);
   return <ProportionBench studyId={study} works={withSets} current={current.id} template={wanted} rules={await listRules(study)} />;
 }

@@ -25,7 +25,7 @@ export default async function SheetPage({
   const set = (await landmarksIn(id, 'work')).get(work.id)?.find((s) => s.template === template);
   const across = PAPERS[paper] ?? PAPERS.A4;
   const sheet: [number, number] = work.pictureWidth >= work.pictureHeight ? across : [across[1], across[0]];
-  const points = TEMPLATES[template]
+  const points = TEMPLATES[template].points
     .filter((p) => set?.points[p.name])
     .map((p) => ({ name: p.name, said: pointName(template, p.name), at: set!.points[p.name] }));
   return (

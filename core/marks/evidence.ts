@@ -1,23 +1,9 @@
-/** Knows which of the ten kinds of mark-making a piece of a picture shows, and how sure that is. */
+/** Gathers what speaks for and against each kind of mark in a piece of a picture. */
 import { Plane, plane, Rect } from '../raster/image';
-import { axialDifference, clamp, median } from '../raster/statistics';
+import { axialDifference, median } from '../raster/statistics';
 import { angleDensity, Direction, directionTurn, principalDirections } from './orientation';
 import { readSpacing, SpacingReading } from './spacing';
 import { Workup } from './workup';
-
-export const MARK_KINDS = [
-  'blank',
-  'flat',
-  'smooth-shading',
-  'wash',
-  'stipple',
-  'parallel-hatch',
-  'cross-hatch',
-  'contour-hatch',
-  'scribble',
-  'line',
-] as const;
-export type MarkKind = (typeof MARK_KINDS)[number];
 
 export interface Evidence {
   /** Share of the piece under marks. */
@@ -174,94 +160,9 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
   };
 }
 
-/** A soft yes (1) above `edge`, no (0) below it; `soft` is the half-width of doubt. */
-const above = (value: number, edge: number, soft: number) => 1 / (1 + Math.exp(-clamp((4 * (value - edge)) / (2 * soft), -30, 30)));
-const below = (value: number, edge: number, soft: number) => 1 - above(value, edge, soft);
-
 /** The angle at which the two strongest directions meet, 0–90; null with fewer than two. */
 export function crossingOf(directions: readonly Direction[]): number | null {
   if (directions.length < 2) return null;
   const d = Math.abs(directions[0].angle - directions[1].angle) % 180;
   return Math.min(d, 180 - d);
-}
-
-/** Degree of belief in every kind, summing to 1. The edges are set on generated patches; see the accuracy notes. */
-export function weighKinds(e: Evidence): Record<MarkKind, number> {
-  const second = e.directions.length > 1 ? e.directions[1].weight / e.directions[0].weight : 0;
-  const crossing = crossingOf(e.directions) ?? 0;
-  // One long clear line is a mark, however little of the piece it covers.
-  const clear = above(e.longest, 0.22, 0.06) * above(e.lineContrast, 9, 3);
-  const bare = below(e.coverage, 0.012, 0.006) * (1 - clear);
-  const lines = above(e.lineContrast, 7, 3) * Math.max(above(e.lineCoverage, 0.012, 0.006), clear) * (1 - bare);
-  const speckled = above(e.speckShare, 0.55, 0.12) * above(e.specks, 7, 3) * lines;
-  const aimed = above(e.peaked, 0.55, 0.08);
-  // Rims and grains of a wash are lines too, but they run all ways, and the tone lies between them.
-  const filled = above(e.coverage - e.lineCoverage, 0.38, 0.1) * below(e.order, 0.55, 0.08) * (1 - aimed);
-  const stroked = lines * (1 - speckled) * above(e.strokeShare, 0.35, 0.15) * (1 - filled);
-  const set = above(e.strokeCount, 5, 2) * (e.spacing ? 1 : 0.15) * above(e.lineCoverage, 0.05, 0.025);
-  const two =
-    above(second, 0.33, 0.09) * above(crossing, 17, 4) * (e.secondSpacing || second > 0.6 ? 1 : 0.35) * below(e.order, 0.8, 0.08) * aimed;
-  const straight = above(e.straightness, 0.86, 0.06);
-  const curly = above(e.curl, 0.02, 0.004) * (1 - aimed);
-  const turning = above(e.turn, 11, 3.5) * above(e.order, 0.74, 0.08);
-  const ordered = above(e.coherence, 0.55, 0.12);
-  const tonal = (1 - bare) * (1 - speckled) * (1 - stroked);
-  const even = below(e.toneSpread, 2.6, 0.9) * below(e.steepest, 1.6, 0.6);
-  const full = above(e.coverage, 0.85, 0.08);
-  const wet = Math.max(above(e.grain, 1.3, 0.5), above(e.steepest, 2.2, 0.7));
-  const scores: Record<MarkKind, number> = {
-    blank: bare,
-    flat: tonal * even * full * below(e.grain, 1.3, 0.5),
-    'smooth-shading': tonal * (1 - even * full) * (1 - wet),
-    wash: tonal * (wet * (1 - even * full) + 0.8 * even * full * above(e.grain, 1.3, 0.5)),
-    stipple: speckled,
-    'parallel-hatch': stroked * set * ordered * (1 - two) * (1 - turning) * straight,
-    'cross-hatch': stroked * set * two * straight * above(e.strokeCount, 9, 3),
-    'contour-hatch': stroked * set * turning * (1 - two) * above(e.coherence, 0.25, 0.1),
-    scribble: stroked * Math.max(1 - straight, curly) * above(e.lineCoverage, 0.06, 0.03) * below(e.coherence, 0.6, 0.15),
-    line:
-      stroked *
-      (1 - set * Math.max(ordered, two, turning)) *
-      below(e.lineCoverage, 0.14, 0.05) *
-      (1 - 0.9 * curly * above(e.lineCoverage, 0.06, 0.03)) *
-      below(e.coverage - e.lineCoverage, 0.3, 0.1) *
-      (0.35 + 0.65 * straight),
-  };
-  if (!e.groundKnown) {
-    // Where no bare sheet is, an even place is painted, and a few lines are the rims of painted fields.
-    scores.flat += scores.blank + scores.line;
-    scores.blank = 0;
-    scores.line = 0;
-  }
-  const total = Object.values(scores).reduce((a, b) => a + b, 0) + 0.02;
-  return Object.fromEntries(MARK_KINDS.map((k) => [k, (scores[k] + 0.002) / total])) as Record<MarkKind, number>;
-}
-
-/** How often a kind with so much of the belief was right on the drawn patches of the train seeds; between these, straight lines. */
-const RELIABILITY = [
-  [0, 0],
-  [0.45, 0.46],
-  [0.56, 0.58],
-  [0.66, 0.76],
-  [0.76, 0.9],
-  [0.86, 0.96],
-  [0.93, 0.985],
-  [1, 0.995],
-] as const;
-
-/** Belief turned into the chance of being right. */
-function calibrated(belief: number): number {
-  const k = Math.max(
-    1,
-    RELIABILITY.findIndex(([b]) => b >= belief),
-  );
-  const [[b0, r0], [b1, r1]] = [RELIABILITY[k - 1], RELIABILITY[k]];
-  return r0 + ((r1 - r0) * (belief - b0)) / (b1 - b0);
-}
-
-/** The likeliest kind and how sure it is, calibrated. */
-export function decideKind(belief: Record<MarkKind, number>): { kind: MarkKind; confidence: number } {
-  let kind: MarkKind = 'blank';
-  for (const k of MARK_KINDS) if (belief[k] > belief[kind]) kind = k;
-  return { kind, confidence: clamp(calibrated(clamp(belief[kind], 0, 1)), 0, 0.99) };
 }

@@ -111,7 +111,7 @@ test('a sheet drawn to its edges in other hues keeps its light and says so', () 
     for (let x = 0; x < 594; x++) sheet.data.set(y < 110 ? [217, 192, 138] : y < 250 ? [79, 138, 116] : [60, 90, 160], (y * 594 + x) * 3);
   const photo = photograph(sheet, stand(4, { falloff: 0.05, table: 'plain', tilt: 4 }));
   const got = rectify(photo.image, { paper: [297, 210], pxPerMm: 1, corners: photo.corners });
-  expect(got.warnings.map((w) => english(w)).join(' ')).toMatch(/too little bare ground/);
+  expect(got.warnings.map((w) => english(w)).join(' ')).toMatch(/too little bare sheet/);
 });
 
 test('a table without a sheet is said to have none, and a portrait photograph of a landscape sheet is turned', () => {

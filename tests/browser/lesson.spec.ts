@@ -69,7 +69,7 @@ test('a reference is bent toward the manner by the slider, part by part, and red
   await open(page, `${origin()}/studies/${ids.study}/make`);
   const ghost = page.getByLabel('The reference bent toward the manner');
   await expect(ghost).toHaveCSS('visibility', 'visible', { timeout: 180_000 });
-  await expect(page.getByRole('row', { name: /height in heads.*×\s0\.6\d?\s.*4\.5/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Height, counted in heads.*×\s0\.6\d?\s.*4\.5/ })).toBeVisible();
   const pixels = () =>
     ghost.evaluate((c: HTMLCanvasElement) => {
       const d = c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data;

@@ -130,7 +130,7 @@ test('in a made-up language no screen and no print sheet shows English', async (
   });
   expect(found).toEqual({});
   expect(texts).toBeGreaterThan(1500);
-  const stranger = await browser.newContext({ extraHTTPHeaders: { 'accept-language': 'en-x-pseudo' } });
+  const stranger = await browser.newContext({ locale: 'en-x-pseudo' });
   const signIn = await stranger.newPage();
   await open(signIn, `${origin()}/sign-in`);
   expect(english(await readable(signIn))).toEqual([]);

@@ -59,8 +59,7 @@ export function PlanSheet({
           <ol className="ms-5 list-decimal">
             {plan.steps.map((s, i) => (
               <li key={i} className="break-inside-avoid">
-                <strong>{say(s.name)}</strong>
-                {say(s.dry > 0 ? 'plan.sheet.dries' : 'plan.sheet.minutes', { n: s.minutes, dry: s.dry })}{' '}
+                <strong>{say(s.dry > 0 ? 'plan.sheet.dries' : 'plan.sheet.minutes', { step: s.name, n: s.minutes, dry: s.dry })}</strong>{' '}
                 {s.mind.map((m) => say(m)).join(' ')}
               </li>
             ))}

@@ -69,7 +69,7 @@ export const plan = {
     notes: 'Notizen',
     note: '{step}: {note}',
     stepByStep: 'Schritt für Schritt',
-    minutes: ', {n, number} Min.',
-    dries: ', {n, number} Min., trocknet in {dry, number} Min.',
+    minutes: '{step}, {n, number} Min.',
+    dries: '{step}, {n, number} Min., trocknet in {dry, number} Min.',
   },
 } as const;

@@ -45,7 +45,7 @@ export const features = {
     coherence: {
       title: 'Order of the strokes',
       above: `The strokes keep ${M}more strictly to one direction than the master’s.`,
-      below: `The strokes run in ${M}more directions than the master’s.`,
+      below: `The strokes run in {much, select, much {many } other {}}more directions than the master’s.`,
       tryAbove: 'Next time let a second set cross in a few places.',
       tryBelow: 'Next time keep each passage to one direction.',
     },

@@ -61,7 +61,7 @@ export const plan = {
     notes: 'Notes',
     note: '{step}: {note}',
     stepByStep: 'Step by step',
-    minutes: ', {n, number} min.',
-    dries: ', {n, number} min, dries in {dry, number} min.',
+    minutes: '{step}, {n, number} min.',
+    dries: '{step}, {n, number} min, dries in {dry, number} min.',
   },
 } as const;

@@ -120,7 +120,7 @@ export const proportions = {
     'Width of the shoulders, counted in heads',
     `The shoulders are ${M}wider for the head than the master’s`,
     `The shoulders are ${M}narrower for the head than the master’s`,
-    step('the shoulders in heads'),
+    'Next time see how many heads wide the shoulders are on the source, and step that off on the drawing.',
   ),
   'hand-length': measure(
     'Length of the hand, of the head’s height',

@@ -94,14 +94,14 @@ export function handOf(student: Student, attempt: number): Hand {
   const near = 0.45 ** (attempt - 1);
   const hand: Hand = { ...ANSGRAVE };
   for (const [key, value] of Object.entries(misses) as [keyof Hand, unknown][]) {
-    const own = ANSGRAVE[key];
+    const masters = ANSGRAVE[key];
     const blended =
-      typeof value === 'number' && typeof own === 'number'
-        ? own + near * (value - own)
-        : Array.isArray(value) && Array.isArray(own)
-          ? value.map((v: number, i: number) => own[i] + near * (v - own[i]))
+      typeof value === 'number' && typeof masters === 'number'
+        ? masters + near * (value - masters)
+        : Array.isArray(value) && Array.isArray(masters)
+          ? value.map((v: number, i: number) => masters[i] + near * (v - masters[i]))
           : attempt > 2
-            ? own
+            ? masters
             : value;
     Object.assign(hand, { [key]: blended });
   }

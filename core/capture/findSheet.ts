@@ -60,9 +60,9 @@ function houghLines(e: EdgeMap, most: number): Line[] {
       const i = y * e.width + x;
       if (e.strength[i] < e.floor) continue;
       const weight = Math.min(1, e.strength[i] / (4 * e.floor)) ** 0.5;
-      const own = ((Math.atan2(e.ny[i], e.nx[i]) * 180) / Math.PI + 360) % 180;
+      const normal = ((Math.atan2(e.ny[i], e.nx[i]) * 180) / Math.PI + 360) % 180;
       for (let d = -3; d <= 3; d++) {
-        const t = (Math.round(own) + d + 180) % 180;
+        const t = (Math.round(normal) + d + 180) % 180;
         const r = (t * Math.PI) / 180;
         const rho = Math.round((x * Math.cos(r) + y * Math.sin(r) + diagonal) / step);
         grid.data[t * rhos + rho] += weight;

@@ -72,30 +72,30 @@ export function inMastersValues(reference: RgbImage, master: RgbImage, count: nu
     s.n++;
   }
   const soft = squint(reference, 0.004 * Math.max(reference.width, reference.height));
-  const own = lightnessPlane(soft);
+  const lightness = lightnessPlane(soft);
   const bands = asShapes(
     bandsByRank(
-      own.data,
+      lightness.data,
       steps.map((s) => s.share),
     ),
     count,
-    own.width,
-    own.height,
+    lightness.width,
+    lightness.height,
   );
   const greys = sums.map(({ L, n }) => byteFromLinear(luminanceFromLightness(n ? L / n : 50)));
   const here = new Float64Array(count);
-  const data = new Uint8Array(own.data.length * 3);
-  for (let i = 0; i < own.data.length; i++) {
+  const data = new Uint8Array(lightness.data.length * 3);
+  for (let i = 0; i < lightness.data.length; i++) {
     const k = bands[i];
     here[k]++;
     data.fill(greys[k], i * 3, i * 3 + 3);
   }
   return {
-    image: { width: own.width, height: own.height, data },
+    image: { width: lightness.width, height: lightness.height, data },
     parts: steps.map((s, k) => ({
       hex: hexFromEncoded([greys[k] / 255, greys[k] / 255, greys[k] / 255]),
       master: s.share,
-      here: here[k] / own.data.length,
+      here: here[k] / lightness.data.length,
     })),
   };
 }
@@ -144,10 +144,10 @@ export function inMastersPalette(reference: RgbImage, palette: readonly { hex: s
     const vivid = Math.hypot(e.lab[1], e.lab[2]) > VIVID;
     for (let i = 0; i < n; i++) {
       const turn = Math.abs(Math.atan2(b.data[i], a.data[i]) - Math.atan2(e.lab[2], e.lab[1])) * (180 / Math.PI);
-      const own = vivid
+      const entry = vivid
         ? Math.hypot(a.data[i], b.data[i]) > VIVID && Math.min(turn, 360 - turn) < HUE_NEAR
         : Math.abs(L.data[i] - e.lab[0]) < LIGHT_NEAR && Math.hypot(a.data[i] - e.lab[1], b.data[i] - e.lab[2]) < VIVID / 4;
-      if (own) shapes[i] = entries.indexOf(e);
+      if (entry) shapes[i] = entries.indexOf(e);
     }
   }
   const data = new Uint8Array(n * 3);

@@ -240,14 +240,14 @@ export function readOverall(image: RgbImage, ground: readonly number[] | null, s
   };
   for (const rect of chooseWindows(image.width, image.height)) {
     const work = workUp(cropImage(image, rect), ground);
-    const own = widened(work, tilesOf(work, rect, image.width, image.height));
-    tiles.push(...own);
+    const windowTiles = widened(work, tilesOf(work, rect, image.width, image.height));
+    tiles.push(...windowTiles);
     surfaces.push(work.surface);
-    const lined = own.filter((t) => STROKES.has(t.kind)).length / own.length;
+    const lined = windowTiles.filter((t) => STROKES.has(t.kind)).length / windowTiles.length;
     if (!lined) continue;
     // Directions and lengths are those of the hatching: outlines, horizons and masts run their own ways.
-    const hatchedTiles = own.filter((t) => STROKES.has(t.kind) && !SINGLE.has(t.kind));
-    for (const t of hatchedTiles.length ? hatchedTiles : own.filter((t) => SINGLE.has(t.kind))) {
+    const hatchedTiles = windowTiles.filter((t) => STROKES.has(t.kind) && !SINGLE.has(t.kind));
+    for (const t of hatchedTiles.length ? hatchedTiles : windowTiles.filter((t) => SINGLE.has(t.kind))) {
       const into = hatchedTiles.length ? density : lineDensity;
       t.evidence.density.forEach((v, k) => (into[k] += v));
       if (hatchedTiles.length) windows.angle.push(t.evidence.meanAngle);
@@ -257,16 +257,16 @@ export function readOverall(image: RgbImage, ground: readonly number[] | null, s
       windows.width.push(width);
       windows.weight.push(lined);
     }
-    for (const t of own)
+    for (const t of windowTiles)
       if (t.evidence.spacing && HATCHED.has(t.kind)) {
         windows.spacing.push(t.evidence.spacing.px);
         windows.variation.push(t.evidence.spacing.variation);
       }
     // Some hundreds of strokes say how long they are.
     if (strokes.length >= ENOUGH_STROKES) continue;
-    const oneWay = own.some((t) => ONE_WAY.has(t.kind));
+    const oneWay = windowTiles.some((t) => ONE_WAY.has(t.kind));
     const seen = oneWay ? work.follow() : work.strokes;
-    const clear = seen.filter((s) => followed(own, rect, s, image.width, image.height));
+    const clear = seen.filter((s) => followed(windowTiles, rect, s, image.width, image.height));
     strokes.push(...(clear.length >= 12 ? clear : seen));
     const free = seen.filter((s) => !s.cut && s.length > 8).map((s) => s.length);
     if (free.length > 5) windows.length.push(median(free));

@@ -53,12 +53,12 @@ function lineDepth(lightness: Plane): Plane {
   for (let y = LINE_REACH; y < h - LINE_REACH; y++)
     for (let i = y * w + LINE_REACH, end = y * w + w - LINE_REACH; i < end; i++) {
       // A line is darker than what lies around it as a whole, too.
-      const own = data[i];
-      if (own > around[i] - 1.5) continue;
+      const value = data[i];
+      if (value > around[i] - 1.5) continue;
       let most = 0;
       for (const [p, q] of pairs) {
         const [a, b] = [data[i + p], data[i + q]];
-        const v = (a < b ? a : b) - own;
+        const v = (a < b ? a : b) - value;
         if (v > most) most = v;
       }
       out.data[i] = most;

@@ -187,8 +187,8 @@ function bridgeGaps(paths: readonly Path[], partner: Map<number, number>, depart
           const gap = other.end >> 1 === k ? null : bridgedGap(other, tip, depart, width);
           if (gap !== null) options.push({ a: other.end, b: tip.end, gap });
         }
-      const own = cells.get(key(column, row));
-      if (own) own.push(tip);
+      const cell = cells.get(key(column, row));
+      if (cell) cell.push(tip);
       else cells.set(key(column, row), [tip]);
     }
   });

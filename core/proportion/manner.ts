@@ -56,9 +56,9 @@ export function bendToManner(template: TemplateName, reference: Landmarks, facto
   const middle = [0, 1].map((k) => from.reduce((s, p) => s + p[k], 0) / n);
   const size = Math.sqrt(from.reduce((s, p) => s + (p[0] - middle[0]) ** 2 + (p[1] - middle[1]) ** 2, 0) / n) || 1;
   const unit = from.map((p): [number, number] => [(p[0] - middle[0]) / size, (p[1] - middle[1]) / size]);
-  const own = measureProportions(template, reference);
+  const before = measureProportions(template, reference);
   const asked = factors.flatMap(({ measure, factor }) => {
-    const value = own.find((m) => m.name === measure)?.value;
+    const value = before.find((m) => m.name === measure)?.value;
     return value && value > 0 ? [{ measure, from: value, asked: value * factor }] : [];
   });
   const at = (d: Float64Array): Landmarks =>

@@ -175,16 +175,16 @@ export interface CompareOptions {
 
 interface HeldTo {
   range: Range;
-  own: Feature & { value: number };
+  reading: Feature & { value: number };
 }
 
 /** The range each of the piece's readings is held against, by feature name, in the units both sides have. */
 function rangesFor(sources: readonly Measured[], piece: Measured, mm: boolean, asked: Asked | null, nearest: number) {
   const ranges = new Map<string, HeldTo>();
   for (const name of Object.keys(piece.features)) {
-    const own = inCommonUnits(name, piece, mm)!;
+    const reading = inCommonUnits(name, piece, mm)!;
     const spec = featureSpec(name);
-    if (own.value === null || !spec) continue;
+    if (reading.value === null || !spec) continue;
     const values = (works: readonly Measured[]) => works.flatMap((s) => inCommonUnits(name, s, mm) ?? []);
     const model = inCommonUnits(name, sources[nearest], mm)?.value ?? null;
     // A copy's proportions are those of the work it was made from, where that one shows them.
@@ -192,7 +192,7 @@ function rangesFor(sources: readonly Measured[], piece: Measured, mm: boolean, a
       spec.group === 'proportion' && asked?.proportion && model !== null
         ? copyRange(model, spec.unit, asked.proportion)
         : rangeOf(name, values(asked?.oneWork && model !== null ? [sources[nearest]] : sources));
-    if (range) ranges.set(name, { range, own: { ...own, value: own.value } });
+    if (range) ranges.set(name, { range, reading: { ...reading, value: reading.value } });
   }
   return ranges;
 }
@@ -218,7 +218,7 @@ export function compare(sources: readonly Measured[], piece: Measured, options: 
     const kept = signatureOf(mids, asked.signature);
     for (const name of mids.keys()) if (!kept.has(name)) ranges.delete(name);
   }
-  const scored = [...ranges].map(([name, { range, own }]) => judge(name, range, own.value, own.unit));
+  const scored = [...ranges].map(([name, { range, reading }]) => judge(name, range, reading.value, reading.unit));
   const palette = paletteFinding(asked?.oneWork ? [sources[nearest]] : sources, piece);
   if (palette) scored.push(palette);
   if (copy && (asked?.places ?? true)) scored.push(...placeFindings(sources[nearest], piece));

@@ -204,8 +204,8 @@ function collect(g: Gathered): FeatureSet {
   };
   const entropy = -g.palette.entries.reduce((s, e) => s + (e.share > 0 ? e.share * Math.log(e.share) : 0), 0);
   const accent = vividShare(g.palette.entries);
-  const permille = (px: number | null | undefined, own: { permille: number; px: number } | null) =>
-    own && px ? (px * own.permille) / own.px : null;
+  const permille = (px: number | null | undefined, size: { permille: number; px: number } | null) =>
+    size && px ? (px * size.permille) / size.px : null;
   const line = r.lineWidth;
   const slack = colourSlack(g.lab);
   const perMille = 1000 / g.lab.L.width;

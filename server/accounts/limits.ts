@@ -30,11 +30,11 @@ async function countTry({ key, seconds, most }: Limit, now = Date.now()): Promis
 export async function checkTries(what: 'sign-in' | 'sign-up', email: string, headers: Headers): Promise<void> {
   if (process.env.OLDHAND_RATE_LIMIT === 'off') return;
   const address = addressOf(headers);
-  const own = email.trim().toLowerCase().slice(0, 120);
+  const mail = email.trim().toLowerCase().slice(0, 120);
   const limits: Limit[] =
     what === 'sign-in'
       ? [
-          { key: `in:mail:${own}`, seconds: 60, most: 8 },
+          { key: `in:mail:${mail}`, seconds: 60, most: 8 },
           { key: 'in:all', seconds: 60, most: 240 },
         ]
       : [{ key: 'up:all', seconds: 600, most: 40 }];

@@ -127,10 +127,10 @@ function clusterClient(url: string, limit: number): Client {
     quiet(coreOf(connection));
     const id = coreOf(connection)._clusterId;
     for (const name of ['query', 'execute'] as const) {
-      const own = (connection[name] as (...words: unknown[]) => Promise<unknown>).bind(connection);
+      const plain = (connection[name] as (...words: unknown[]) => Promise<unknown>).bind(connection);
       (connection as unknown as Record<string, unknown>)[name] = async (...words: unknown[]) => {
         try {
-          return await own(...words);
+          return await plain(...words);
         } catch (error) {
           if (id !== undefined && isSevered(error)) rest(id);
           throw error;

@@ -57,8 +57,8 @@ const pictureColumns = (table: MySqlTable): string[] =>
 
 function keyOf(table: MySqlTable): string[] {
   const { primaryKeys, columns } = getTableConfig(table);
-  const own = primaryKeys[0]?.columns ?? columns.filter((c) => c.primary);
-  return own.map((c) => codeName(table, c));
+  const primary = primaryKeys[0]?.columns ?? columns.filter((c) => c.primary);
+  return primary.map((c) => codeName(table, c));
 }
 
 interface Seen {

@@ -24,9 +24,9 @@ type Bare = ReportStudent['piece'];
 /** The screen-sized picture; the thread makes it smaller for print. */
 async function shown(teacherId: string, id: string): Promise<Bare> {
   const db = database();
-  const own = await pictureOf(db, teacherId, id);
-  const preview = (await derivedPicture(db, own.id, 'preview')) ?? own;
-  return { bytes: await getBlob(db, preview.sha256), width: own.width, height: own.height };
+  const picture = await pictureOf(db, teacherId, id);
+  const preview = (await derivedPicture(db, picture.id, 'preview')) ?? picture;
+  return { bytes: await getBlob(db, preview.sha256), width: picture.width, height: picture.height };
 }
 
 type PieceView = Awaited<ReturnType<typeof listPieces>>[number];
@@ -35,8 +35,8 @@ type PieceView = Awaited<ReturnType<typeof listPieces>>[number];
 function chosen(pieces: readonly PieceView[]): PieceView | null {
   const ready = pieces.filter((p) => p.closeness !== null && p.rectifiedId);
   for (const kind of ['original', 'copy', 'warm-up']) {
-    const own = ready.filter((p) => p.kind === kind).sort((a, b) => b.attempt - a.attempt);
-    if (own.length) return own[0];
+    const tries = ready.filter((p) => p.kind === kind).sort((a, b) => b.attempt - a.attempt);
+    if (tries.length) return tries[0];
   }
   return null;
 }

@@ -43,14 +43,14 @@ interface Kept {
 async function keptOf(teacherId: string, studentId: string, say: Say): Promise<Kept> {
   const db = database();
   const student = await studentOf(teacherId, studentId);
-  const own = await db
+  const handedIn = await db
     .select({ piece: pieces, study: studies.title, master: studies.master })
     .from(pieces)
     .innerJoin(studies, eq(studies.id, pieces.studyId))
     .where(eq(pieces.studentId, studentId));
   const references = await db.select().from(referencePictures).where(eq(referencePictures.studentId, studentId));
   const log = await db.select().from(edits).where(eq(edits.studentId, studentId));
-  const pieceIds = own.map((o) => o.piece.id);
+  const pieceIds = handedIn.map((o) => o.piece.id);
   const referenceIds = references.map((r) => r.id);
   const some = <T>(list: readonly unknown[], rows: () => Promise<T[]>) => (list.length ? rows() : Promise.resolve([]));
   const notes = await some(pieceIds, () => db.select().from(findingNotes).where(inArray(findingNotes.pieceId, pieceIds)));
@@ -87,7 +87,7 @@ async function keptOf(teacherId: string, studentId: string, say: Say): Promise<K
   const pictureIds = [
     ...new Set(
       [
-        ...own.flatMap(({ piece }) => [piece.photoId, piece.rectifiedId]),
+        ...handedIn.flatMap(({ piece }) => [piece.photoId, piece.rectifiedId]),
         ...references.map((r) => r.pictureId),
         ...logHeld.map((h) => h.id),
       ].filter((id): id is string => id !== null),
@@ -102,7 +102,7 @@ async function keptOf(teacherId: string, studentId: string, say: Say): Promise<K
   const document = {
     format: 'oldhand.student/1',
     student: { firstName: student.firstName, initial: student.initial, class: student.className },
-    pieces: own.map(({ piece, study, master }) => ({
+    pieces: handedIn.map(({ piece, study, master }) => ({
       study,
       master,
       kind: piece.kind,

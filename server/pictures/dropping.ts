@@ -49,11 +49,11 @@ function kept(kin: Map<string, Kin>, used: ReadonlySet<string>): Set<string> {
 /** Deletes of these bytes whatever no picture has any more. */
 async function dropBytes(tx: Transaction, hashes: readonly string[]): Promise<void> {
   if (!hashes.length) return;
-  const own = [...new Set(hashes)].sort();
+  const sorted = [...new Set(hashes)].sort();
   // Held first: an upload of the same bytes is either seen here, or waits and stores them anew.
-  await tx.select({ sha256: blobs.sha256 }).from(blobs).where(inArray(blobs.sha256, own)).for('update');
-  const still = await tx.selectDistinct({ sha256: pictures.sha256 }).from(pictures).where(inArray(pictures.sha256, own));
-  const gone = own.filter((h) => !still.some((s) => s.sha256 === h));
+  await tx.select({ sha256: blobs.sha256 }).from(blobs).where(inArray(blobs.sha256, sorted)).for('update');
+  const still = await tx.selectDistinct({ sha256: pictures.sha256 }).from(pictures).where(inArray(pictures.sha256, sorted));
+  const gone = sorted.filter((h) => !still.some((s) => s.sha256 === h));
   if (gone.length) await tx.delete(blobs).where(inArray(blobs.sha256, gone));
 }
 

@@ -11,8 +11,8 @@ export async function readPicture(
   known: string | null,
 ): Promise<{ bytes: Buffer | null; mime: string; tag: string }> {
   const db = database();
-  const own = await pictureOf(db, teacherId, id);
-  const shown = size === 'small' || size === 'screen' ? ((await derivedPicture(db, own.id, 'preview')) ?? own) : own;
+  const picture = await pictureOf(db, teacherId, id);
+  const shown = size === 'small' || size === 'screen' ? ((await derivedPicture(db, picture.id, 'preview')) ?? picture) : picture;
   const small = size === 'small';
   const tag = `"${shown.sha256.slice(0, 32)}${small ? '-s' : ''}"`;
   const mime = small ? 'image/jpeg' : shown.mime;

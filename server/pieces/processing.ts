@@ -133,11 +133,11 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
         w.widthMm,
       ),
     );
-  const own = measured(await ensureProfile(teacherId, piece.rectifiedId, piece.paperWidthMm), ownSets, piece.paperWidthMm);
+  const reading = measured(await ensureProfile(teacherId, piece.rectifiedId, piece.paperWidthMm), ownSets, piece.paperWidthMm);
   const result = await inThread({
     task: 'compare',
     sources: measuredWorks,
-    piece: own,
+    piece: reading,
     options: { as: piece.kind === 'copy' ? 'copy' : 'original', aim },
   });
   const values = {

@@ -24,10 +24,10 @@ const setsOf = (sets: readonly Set[]) =>
     .join(',');
 
 export function stampOf({ aim, piece, works }: Stamped): string {
-  const own = `${piece.rectifiedId}:${piece.paperWidthMm}:${setsOf(piece.sets)}`;
+  const reading = `${piece.rectifiedId}:${piece.paperWidthMm}:${setsOf(piece.sets)}`;
   const parts = works.map((w) => `${w.id}:${w.pictureId}:${w.widthMm}:${setsOf(w.sets)}`);
   return createHash('sha256')
-    .update([PROFILE_VERSION, aim, own, ...parts].join('|'))
+    .update([PROFILE_VERSION, aim, reading, ...parts].join('|'))
     .digest('hex');
 }
 

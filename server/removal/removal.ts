@@ -39,12 +39,12 @@ const ids = (...lists: PictureIds[]): string[] => [...new Set(lists.flat().flatM
 
 /** Pictures of whoever handed in: photographs, squared-up sheets, references, and what the log still holds of them. */
 async function picturesOfStudents(tx: Transaction, studentIds: readonly string[]): Promise<string[]> {
-  const own = [...studentIds];
-  const of = tx.select({ id: edits.id }).from(edits).where(inArray(edits.studentId, own));
+  const listed = [...studentIds];
+  const of = tx.select({ id: edits.id }).from(edits).where(inArray(edits.studentId, listed));
   return ids(
-    await tx.select({ id: pieces.photoId }).from(pieces).where(inArray(pieces.studentId, own)),
-    await tx.select({ id: pieces.rectifiedId }).from(pieces).where(inArray(pieces.studentId, own)),
-    await tx.select({ id: referencePictures.pictureId }).from(referencePictures).where(inArray(referencePictures.studentId, own)),
+    await tx.select({ id: pieces.photoId }).from(pieces).where(inArray(pieces.studentId, listed)),
+    await tx.select({ id: pieces.rectifiedId }).from(pieces).where(inArray(pieces.studentId, listed)),
+    await tx.select({ id: referencePictures.pictureId }).from(referencePictures).where(inArray(referencePictures.studentId, listed)),
     await tx.selectDistinct({ id: editPictures.pictureId }).from(editPictures).where(inArray(editPictures.editId, of)),
   );
 }
@@ -83,15 +83,15 @@ export function removeStudy(teacherId: string, id: string, given: string): Promi
 }
 
 /** Takes students away with all that is theirs; their studies are pictureIds meanwhile. */
-async function dropStudents(tx: Transaction, teacherId: string, own: readonly string[]): Promise<void> {
-  if (!own.length) return;
+async function dropStudents(tx: Transaction, teacherId: string, studentIds: readonly string[]): Promise<void> {
+  if (!studentIds.length) return;
   const touched = await tx
     .selectDistinct({ id: pieces.studyId })
     .from(pieces)
-    .where(inArray(pieces.studentId, [...own]));
+    .where(inArray(pieces.studentId, [...studentIds]));
   for (const { id } of touched) await lockStudy(tx, teacherId, id);
-  const pictureIds = await picturesOfStudents(tx, own);
-  await tx.delete(students).where(inArray(students.id, [...own]));
+  const pictureIds = await picturesOfStudents(tx, studentIds);
+  await tx.delete(students).where(inArray(students.id, [...studentIds]));
   await dropPictures(tx, pictureIds);
 }
 
@@ -137,11 +137,11 @@ export function removeClass(teacherId: string, id: string, given: string): Promi
 
 export async function accountGoing(teacherId: string): Promise<Going> {
   const db = database();
-  const [own] = await db.select({ email: user.email }).from(user).where(eq(user.id, teacherId));
-  if (!own) throw notFound('account');
+  const [account] = await db.select({ email: user.email }).from(user).where(eq(user.id, teacherId));
+  if (!account) throw notFound('account');
   const mine = db.select({ id: studies.id }).from(studies).where(eq(studies.teacherId, teacherId));
   return {
-    name: own.email,
+    name: account.email,
     studies: await count(db.select({ n }).from(studies).where(eq(studies.teacherId, teacherId))),
     works: await count(db.select({ n }).from(works).where(inArray(works.studyId, mine))),
     pieces: await count(db.select({ n }).from(pieces).where(inArray(pieces.studyId, mine))),
@@ -153,9 +153,9 @@ export async function accountGoing(teacherId: string): Promise<Going> {
 
 export function removeAccount(teacherId: string, given: string): Promise<void> {
   return changing(async (tx) => {
-    const [own] = await tx.select({ email: user.email }).from(user).where(eq(user.id, teacherId)).for('update');
-    if (!own) throw notFound('account');
-    checkTyped(given, own.email);
+    const [account] = await tx.select({ email: user.email }).from(user).where(eq(user.id, teacherId)).for('update');
+    if (!account) throw notFound('account');
+    checkTyped(given, account.email);
     // What uses pictures first, then the pictures, then the account with its sessions, classes, kits and settings.
     await tx.delete(studies).where(eq(studies.teacherId, teacherId));
     await tx.delete(kits).where(eq(kits.teacherId, teacherId));

@@ -33,9 +33,9 @@ export async function listClasses(teacherId: string): Promise<ClassWithStudents[
     .where(eq(classes.teacherId, teacherId))
     .orderBy(asc(classes.name), asc(students.position), asc(students.firstName));
   const byId = new Map<string, ClassWithStudents>();
-  for (const { student, ...own } of rows) {
-    const there = byId.get(own.id) ?? { ...own, students: [] };
-    byId.set(own.id, there);
+  for (const { student, ...group } of rows) {
+    const there = byId.get(group.id) ?? { ...group, students: [] };
+    byId.set(group.id, there);
     if (student) there.students.push(student);
   }
   return [...byId.values()];

@@ -42,11 +42,11 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
   const roll = (
     <ul className="grid content-start gap-x-6 gap-y-2 overflow-y-auto sm:grid-cols-2 xl:grid-cols-3" style={{ maxHeight: '68vh' }}>
       {people.map((s) => {
-        const own = pieces.filter((p) => (p.studentId ?? '') === s.id);
+        const handedIn = pieces.filter((p) => (p.studentId ?? '') === s.id);
         return (
           <li key={s.id} className="flex items-center gap-2">
             <span className="w-20 shrink-0 truncate">{s.name === null ? say('app.you') : say.typed(s.name)}</span>
-            {own.map((p) => (
+            {handedIn.map((p) => (
               <Link
                 key={p.id}
                 href={`${base}?piece=${p.id}`}
@@ -67,7 +67,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
                 </span>
               </Link>
             ))}
-            {own.length === 0 && <span className="text-sm">{say('pieces.nothing')}</span>}
+            {handedIn.length === 0 && <span className="text-sm">{say('pieces.nothing')}</span>}
           </li>
         );
       })}

@@ -98,8 +98,8 @@ const api = {
   },
   /** The reference in the master's value steps. */
   async mastersValues(url: string, master: string, steps: number): Promise<ShownPicture & Pick<Regrouped, 'parts'>> {
-    const [own, theirs] = await Promise.all([open(url), open(master)]);
-    const regrouped = inMastersValues(reduceToLongSide(own, SHOWN_SIDE), reduceToLongSide(theirs, SHOWN_SIDE), steps);
+    const [reference, theirs] = await Promise.all([open(url), open(master)]);
+    const regrouped = inMastersValues(reduceToLongSide(reference, SHOWN_SIDE), reduceToLongSide(theirs, SHOWN_SIDE), steps);
     const made = shown(regrouped.image);
     return transfer({ ...made, parts: regrouped.parts }, [made.rgba.buffer]);
   },

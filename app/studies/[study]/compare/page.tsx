@@ -16,7 +16,7 @@ export default async function ComparePage({
   searchParams: Promise<{ piece?: string; source?: string }>;
 }) {
   const { study } = await params;
-  const { study: own } = await openStudy(study);
+  const { study: opened } = await openStudy(study);
   const pieces = await listPieces(study);
   const works = (await listWorks(study)).filter((w) => !w.foil);
   const { piece: wanted, source: against } = await searchParams;
@@ -50,8 +50,8 @@ export default async function ComparePage({
   return (
     <CompareBench
       studyId={study}
-      aim={own.aim}
-      version={own.version}
+      aim={opened.aim}
+      version={opened.version}
       pieces={pieces}
       piece={piece}
       source={slim.find((w) => w.id === source.id)!}

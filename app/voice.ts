@@ -24,7 +24,7 @@ export const voiceHere = cache(async (): Promise<Voice> => {
 
 export async function sayHere(): Promise<Say> {
   const voice = await voiceHere();
-  return speaker(await sentencesOf(voice), voice);
+  return speaker(await sentencesOf(voice), voice, 'screen');
 }
 
 /** A page's title as the browser shows it. */

@@ -41,8 +41,14 @@ const isMessage = (value: Value): value is Message => typeof value === 'object' 
 /** First strong isolate and its end: what stands between them keeps its own direction. */
 const ISOLATE = ['\u2068', '\u2069'] as const;
 
-/** Speaks in one voice from that language's sentences. */
-export function speaker(catalogue: Catalogue, voice: Voice): Say {
+/** Units written so short that a line does not break before them, nor after the number's sign. */
+const SHORT: ReadonlySet<string> = new Set(['mm', 'inch', 'share', 'times', 'px', 'ml', 'minutes', 'ms', 'deltaE']);
+
+/**
+ * Speaks in one voice from that language's sentences. On a screen, where lines break anywhere, a number and its short unit
+ * are told with a no-break space between them.
+ */
+export function speaker(catalogue: Catalogue, voice: Voice, on: 'paper' | 'screen' = 'paper'): Say {
   const { locale: plainLocale, american, isolates, pseudo } = LANGUAGES[voice.language];
   const locale = voice.spelling === 'american' && american ? american : plainLocale;
   const t = createTranslator({ locale, messages: catalogue as Record<string, unknown>, onError: () => undefined }) as unknown as (
@@ -56,13 +62,16 @@ export function speaker(catalogue: Catalogue, voice: Voice): Say {
       formats.set(decimals, (format = new Intl.NumberFormat(locale, { minimumFractionDigits: decimals, maximumFractionDigits: decimals })));
     // Nothing is less than nothing: −0 is written 0.
     const rounded = Number(value.toFixed(decimals));
-    return format.format(rounded === 0 ? 0 : rounded);
+    return format.format(rounded === 0 ? 0 : rounded).replace('-', '−');
   };
   // A made-up language has no word for "and" that a locale would know.
   const list = (items: readonly string[]): string =>
     pseudo ? items.join(', ') : new Intl.ListFormat(locale, { type: 'conjunction' }).format(items);
   const kept = (text: string): string => (isolates ? ISOLATE[0] + text + ISOLATE[1] : text);
-  const inUnit = (unit: string, n: string, more: Record<string, number> = {}) => t(`units.${unit}`, { n, ...more });
+  const inUnit = (unit: string, n: string, more: Record<string, number> = {}): string => {
+    const text = t(`units.${unit}`, { n, ...more });
+    return on === 'screen' && SHORT.has(unit) ? text.replaceAll(' ', '\u00a0') : text;
+  };
   const amount = (value: number, unit: AmountUnit): string => {
     switch (unit) {
       case 'mm': {

@@ -195,7 +195,13 @@ test('sizes in mm or inches, numbers and lists as each language writes them', ()
   expect([inches.amount(25.4, 'mm'), inches.amount(1.62, 'mm')]).toEqual(['1.00 in', '0.064 in']);
   expect([german.amount(1.62, 'mm'), german.number(12345.6, 1)]).toEqual(['1,6 mm', '12.345,6']);
   expect([say.amount(0.012, 'share'), say.amount(0.5, 'share'), say.amount(-0, 'share')]).toEqual(['1.2 %', '50 %', '0 %']);
-  expect(say.number(-0.2)).toBe('0');
+  const screen = speaker(en, PLAIN_VOICE, 'screen');
+  expect([screen.amount(1.62, 'mm'), screen.amount(0.5, 'share'), screen.amount(4, 'heads')]).toEqual([
+    '1.6\u00a0mm',
+    '50\u00a0%',
+    '4.0 heads',
+  ]);
+  expect([say.number(-0.2), say.amount(-3.4, 'degrees')]).toEqual(['0', '−3°']);
   expect([say.list(['a', 'b', 'c']), german.list(['a', 'b', 'c'])]).toEqual(['a, b and c', 'a, b und c']);
   expect(speaker(american(en), { ...PLAIN_VOICE, spelling: 'american' }).list(['a', 'b', 'c'])).toBe('a, b, and c');
   expect([say.day('2026-11-26'), german.day('2026-11-26')]).toEqual(['26 November 2026', '26. November 2026']);

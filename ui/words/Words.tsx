@@ -9,7 +9,7 @@ const Spoken = createContext<Say | null>(null);
 export function Words({ voice, children }: { voice: Voice; children: ReactNode }) {
   const { language, spelling, units } = voice;
   const sentences = use(sentencesOf(voice));
-  const say = useMemo(() => speaker(sentences, { language, spelling, units }), [sentences, language, spelling, units]);
+  const say = useMemo(() => speaker(sentences, { language, spelling, units }, 'screen'), [sentences, language, spelling, units]);
   return <Spoken value={say}>{children}</Spoken>;
 }
 

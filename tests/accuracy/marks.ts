@@ -29,7 +29,6 @@ function sizeErrors(rows: readonly Row[], truth: (p: Patch['truth']) => number |
   return { error: errors.length ? median(errors) : NaN, told: wanted.length ? both.length / wanted.length : NaN };
 }
 
-
 function sizesOf(rows: readonly Row[]) {
   const turned = rows.filter((r) => r.patch.kind === 'parallel-hatch');
   const directions = turned.flatMap((r) =>

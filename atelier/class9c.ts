@@ -38,7 +38,7 @@ export const STUDENTS: readonly Student[] = [
   s('Bruna', 'K', { angle: 118 }, ['marks.direction']),
   s('Cato', 'L', { headsTall: 3.2 }, ['proportion.heads-tall'], { attempts: 2 }),
   s('Dita', 'M', { motley: 0.9 }, ['colour.count', 'colour.chroma', 'colour.chromaHigh', 'colour.palette', 'colour.warm', 'colour.accent']),
-  s('Edo', 'V', { lee: 0.9 }, ['edges.outlined', 'edges.sharp']),
+  s('Edo', 'V', { lee: 0.9 }, ['edges.outlined', 'edges.sharp', 'edges.lost']),
   s('Fenna', 'B', { accent: null }, ['colour.accent', 'colour.chromaHigh']),
   s('Gus', 'T', { unevenness: 0.32, tremble: 0.7 }, [
     'marks.spacingVariation',

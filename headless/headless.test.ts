@@ -61,6 +61,7 @@ test('measure gives the whole contract’s shape, the same to the last digit twi
   expect(Object.keys(d)).toEqual([
     'format',
     'picture',
+    'frame',
     'ground',
     'palette',
     'values',

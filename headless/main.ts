@@ -31,7 +31,7 @@ function required(w: Words, name: string): string {
 
 const COMMANDS: Record<string, Command> = {
   measure: async (input, say) => {
-    const words = readWords(input, ['width-mm', 'patch', 'colours', 'values', 'landmarks']);
+    const words = readWords(input, ['width-mm', 'frame', 'patch', 'colours', 'values', 'landmarks']);
     const { measure } = await import('./measure');
     return { words, outcome: await measure(words, textOf, say) };
   },

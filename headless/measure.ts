@@ -49,12 +49,21 @@ export async function measure(words: Words, read: ReadText, say: Say): Promise<{
   if (!Number.isInteger(colours) || !Number.isInteger(values)) throw new Unusable('wholeNumbers');
   const patches = all(words, 'patch').map((p) => rectangle('patch', p));
   const { image, sha256 } = await openPicture(path);
-  const mmPerPixel = widthMm === null ? null : widthMm / image.width;
   const landmarks = await landmarksFor(last(words, 'landmarks'), '--landmarks', image, read);
-  const { profile } = measurePicture(image, { mmPerPixel, patches, colours, values, landmarks });
+  const framed = last(words, 'frame');
+  const { profile, frame } = measurePicture(image, {
+    widthMm,
+    frame: framed === undefined ? null : rectangle('frame', framed),
+    patches,
+    colours,
+    values,
+    landmarks,
+  });
+  const mmPerPixel = widthMm === null ? null : widthMm / frame[2];
   const json = {
     format: 'oldhand.profile/1',
     picture: { file: path, sha256, width: image.width, height: image.height, mmPerPixel },
+    frame,
     ...profile,
     palette: named(profile.palette).map(({ name, ground, accent, ...entry }) => ({ ...entry, name: say(name), ground, accent })),
   };

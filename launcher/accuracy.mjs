@@ -1,4 +1,4 @@
-// `npm run accuracy`: prints the error tables of the readings and keeps them in docs/accuracy.md.
+// `npm run accuracy -- --pictures FOLDER`: prints the error tables of the readings and keeps them in docs/accuracy.md.
 import { spawnSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -10,8 +10,8 @@ const MARK = '<!-- Below this line: printed by npm run accuracy. -->';
 ensurePackages();
 const told = runScript('accuracy/main', ...process.argv.slice(2));
 process.stdout.write(told);
-// A shorter trial run, with a number of seeds of its own, is printed only.
-if (process.argv.length === 2) {
+// A shorter trial run, of some parts or a number of seeds of its own or without pictures of real hands, is printed only.
+if (process.argv.length === 4 && process.argv[2] === '--pictures') {
   const file = join(ROOT, 'docs', 'accuracy.md');
   const head = readFileSync(file, 'utf8').split(MARK)[0].trimEnd();
   writeFileSync(file, `${head}\n\n${MARK}\n\n${told.trim()}\n`);

@@ -26,6 +26,7 @@ function presence(labels: Uint8Array, width: number, height: number, count: numb
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const k = labels[y * width + x];
+      if (k >= count) continue;
       const cell = Math.floor((y * CELLS) / height) * CELLS + Math.floor((x * CELLS) / width);
       cellCounts[k][cell]++;
       cellSize[cell]++;

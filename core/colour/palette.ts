@@ -1,7 +1,7 @@
 /** Knows a picture's few colours and their shares: weighted clustering in Oklab over a colour histogram. */
 import { CoreError } from '../errors';
 import { gaussianGradient } from '../raster/gradient';
-import { Plane, RgbImage } from '../raster/image';
+import { Mask, Plane, RgbImage } from '../raster/image';
 import { median } from '../raster/statistics';
 import { ciede2000 } from './difference';
 import { findGround } from './ground';
@@ -21,9 +21,12 @@ export interface Palette {
   entries: PaletteEntry[];
   /** The bare paper, card or canvas, when there is one: index into entries. */
   ground: number | null;
-  /** For every pixel of the form-size picture the entry it belongs to. */
+  /** For every pixel of the form-size picture the entry it belongs to; LEFT_OUT for none. */
   labels: Uint8Array;
 }
+
+/** The label of a pixel that is left out of every reading. */
+export const LEFT_OUT = 255;
 
 interface Bin {
   ok: Triple;
@@ -49,13 +52,17 @@ const SEEDS = 28;
 
 const square = (a: readonly number[], b: readonly number[]) => (a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2 + (a[2] - b[2]) ** 2;
 
-/** Colours of 5 bits a channel with the exact mean of their pixels; `index` gives each pixel's bin. */
-function histogramBins(image: RgbImage, flatness: Float32Array): { bins: Bin[]; index: Int32Array } {
+/** Colours of 5 bits a channel with the exact mean of their pixels; `index` gives each pixel's bin, −1 where it is left out. */
+function histogramBins(image: RgbImage, flatness: Float32Array, leftOut: Mask | null): { bins: Bin[]; index: Int32Array } {
   const slots = new Int32Array(32768).fill(-1);
   const bins: Bin[] = [];
   const index = new Int32Array(image.width * image.height);
   const d = image.data;
   for (let i = 0, j = 0; i < index.length; i++, j += 3) {
+    if (leftOut?.data[i]) {
+      index[i] = -1;
+      continue;
+    }
     const key = ((d[j] >> 3) << 10) | ((d[j + 1] >> 3) << 5) | (d[j + 2] >> 3);
     let at = slots[key];
     if (at < 0) {
@@ -271,15 +278,15 @@ function joinNear(accents: Cluster[], bins: readonly Bin[], total: number): Clus
  * The palette of a form-size picture: at most `most` colours (1–24), merged below ΔE00 5, shares summing to 1,
  * with small colours that stand far from everything else kept beside them as accents.
  */
-export function readPalette(image: RgbImage, lightness: Plane, most: number): Palette {
+export function readPalette(image: RgbImage, lightness: Plane, most: number, leftOut: Mask | null = null): Palette {
   if (!(most >= 1 && most <= 24)) throw new CoreError('colours');
-  const total = image.width * image.height;
-  const { bins, index } = histogramBins(image, flatnessOf(lightness));
+  const { bins, index } = histogramBins(image, flatnessOf(lightness), leftOut);
+  const total = bins.reduce((s, b) => s + b.all, 0);
   const clusters = gather(bins, total, most);
   const binLabel = new Uint8Array(bins.length);
   clusters.forEach((c, k) => c.bins.forEach((b) => (binLabel[b] = k)));
   const labels = new Uint8Array(index.length);
-  for (let i = 0; i < labels.length; i++) labels[i] = binLabel[index[i]];
+  for (let i = 0; i < labels.length; i++) labels[i] = index[i] < 0 ? LEFT_OUT : binLabel[index[i]];
   const ground = findGround(labels, clusters, image.width, image.height);
   const entries = clusters.map((c, k) => ({
     hex: hexFromLab(c.lab),

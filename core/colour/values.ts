@@ -1,6 +1,6 @@
 /** Knows the darks and lights: L* statistics, reduction to a few steps, the squint, and where contrast is strongest. */
 import { gaussian } from '../raster/filters';
-import { Plane, plane, Point, RgbImage } from '../raster/image';
+import { Mask, Plane, plane, Point, RgbImage } from '../raster/image';
 import { histogramQuantiles } from '../raster/statistics';
 import { histogram, multiOtsu } from '../raster/threshold';
 import { lightnessFromLuminance, luminanceFromLightness } from './lab';
@@ -22,8 +22,8 @@ export interface Values {
   steps: ValueStep[];
 }
 
-/** Value reading of an L* plane with `count` steps by multi-level Otsu; count 2 to 12. */
-export function readValues(lightness: Plane, count: number): Values {
+/** Value reading of L* values with `count` steps by multi-level Otsu; count 2 to 12. */
+export function readValues(lightness: { data: Float32Array }, count: number): Values {
   const [dark, light] = histogramQuantiles(lightness.data, 0, 100, [0.02, 0.98]);
   let sum = 0;
   for (let i = 0; i < lightness.data.length; i++) sum += lightness.data[i];
@@ -72,7 +72,7 @@ export function squint(image: RgbImage, sigma: number): RgbImage {
  * Where the strongest contrast of the squinted picture lies: [x, y] 0–1 and the contrast in L* (r.m.s. difference
  * of a 1 % blur from a 6 % blur of the long side, taken in linear light).
  */
-export function focusOf(image: RgbImage): { at: Point; contrast: number } {
+export function focusOf(image: RgbImage, leftOut: Mask | null = null): { at: Point; contrast: number } {
   const side = Math.max(image.width, image.height);
   const light = luminancePlane(image);
   const near = gaussian(light, side * 0.01);
@@ -81,6 +81,7 @@ export function focusOf(image: RgbImage): { at: Point; contrast: number } {
   for (let i = 0; i < squared.data.length; i++)
     squared.data[i] = (lightnessFromLuminance(near.data[i]) - lightnessFromLuminance(wide.data[i])) ** 2;
   const local = gaussian(squared, side * 0.03);
+  if (leftOut) for (let i = 0; i < local.data.length; i++) if (leftOut.data[i]) local.data[i] = 0;
   let best = 0;
   for (let i = 0; i < local.data.length; i++) if (local.data[i] > local.data[best]) best = i;
   return {

@@ -35,8 +35,11 @@ export function workedArea(depart: Plane | null, width: number, height: number):
   return { width, height, data };
 }
 
-/** Composition of a worked area; the middle of the sheet with no coverage where nothing is worked. */
-export function readComposition({ width, height, data }: Mask): Composition {
+const keptCount = (all: number, leftOut: Mask | null): number =>
+  leftOut ? Math.max(1, all - leftOut.data.reduce((s, v) => s + v, 0)) : all;
+
+/** Composition of a worked area; the middle of the sheet with no coverage where nothing is worked. Coverage is of what is not left out. */
+export function readComposition({ width, height, data }: Mask, leftOut: Mask | null = null): Composition {
   let n = 0;
   let sx = 0;
   let sy = 0;
@@ -75,7 +78,7 @@ export function readComposition({ width, height, data }: Mask): Composition {
   const short = Math.min(width, height);
   return {
     centre: [sx / n / width, sy / n / height],
-    coverage: n / (width * height),
+    coverage: n / keptCount(width * height, leftOut),
     envelope: {
       kind: shape.kind,
       fit: shape.overlap,

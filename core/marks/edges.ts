@@ -3,7 +3,7 @@ import { lightnessFromLuminance } from '../colour/lab';
 import { linearFromByte } from '../colour/srgb';
 import { stepIndex, ValueStep } from '../colour/values';
 import { dilateMax, erodeMin, gaussian } from '../raster/filters';
-import { Plane, Point, RgbImage } from '../raster/image';
+import { Mask, Plane, Point, RgbImage } from '../raster/image';
 
 export interface EdgeShares {
   outlined: number;
@@ -63,7 +63,12 @@ function handlingOf(profile: number[], reach: number): EdgeHandling {
  * Boundaries between value steps of the form-size lightness (thin dark lines closed over first), each judged on the
  * mark-size picture along its normal. Shares are of boundary length; all 0 where there is no boundary.
  */
-export function readEdges(form: Plane, mark: RgbImage, steps: readonly ValueStep[]): { shares: EdgeShares; points: BoundaryPoint[] } {
+export function readEdges(
+  form: Plane,
+  mark: RgbImage,
+  steps: readonly ValueStep[],
+  leftOut: Mask | null = null,
+): { shares: EdgeShares; points: BoundaryPoint[] } {
   const closed = gaussian(erodeMin(dilateMax(form, 3), 3), 1.6);
   const { width: w, height: h, data } = closed;
   const factor = mark.width / form.width;
@@ -78,7 +83,7 @@ export function readEdges(form: Plane, mark: RgbImage, steps: readonly ValueStep
       const i = y * w + x;
       if (step[i] === step[i + 1] && step[i] === step[i + w]) continue;
       // One boundary pixel in three says enough.
-      if ((x + 2 * y) % 3) continue;
+      if ((x + 2 * y) % 3 || leftOut?.data[i]) continue;
       const gx = data[i + 2] - data[i - 2];
       const gy = data[i + 2 * w] - data[i - 2 * w];
       const n = Math.hypot(gx, gy);

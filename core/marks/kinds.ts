@@ -101,6 +101,7 @@ export const EVEN = kindsThat((k) => k.made === 'bare' || k.made === 'flat');
 export const HATCHED = kindsThat((k) => k.set === 'one-way' || k.set === 'crossing');
 /** Hatching whose strokes can be followed, since no others cross them. */
 export const ONE_WAY = kindsThat((k) => k.set === 'one-way');
+export const CROSSED = kindsThat((k) => k.set === 'crossing');
 export const SINGLE = kindsThat((k) => k.set === 'single');
 
 /** Degree of belief in every kind, summing to 1. */

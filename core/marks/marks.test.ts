@@ -146,7 +146,7 @@ test('a whole picture is read by its worked part, whatever margin surrounds it',
   for (let y = 0; y < 420; y++) image.data.set(inner.data.subarray(y * 1260, (y + 1) * 1260), ((y + 140) * 900 + 240) * 3);
   const { reading, shares } = readOverall(addNoise(image, 1.5, r), GROUND, { ...SCALE, pictureWidth: 900 });
   expect(reading.kind).toBe('parallel-hatch');
-  expect(shares['parallel-hatch']).toBeGreaterThan(0.6);
+  expect(shares!['parallel-hatch']).toBeGreaterThan(0.6);
   expect(reading.spacing!.px).toBeCloseTo(12, 0);
   expect(Math.abs(axialDifference(30, reading.directions[0].angle))).toBeLessThan(2);
 });

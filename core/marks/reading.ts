@@ -1,12 +1,14 @@
 /** Knows how to read mark-making: of one patch, and of a whole picture's worked part from windows spread over it. */
-import { cropImage, Rect, RgbImage } from '../raster/image';
+import { cropImage, Mask, mask, Rect, RgbImage } from '../raster/image';
 import { axialDifference, clamp, median, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
 import { crossingOf, Evidence, gatherEvidence } from './evidence';
-import { decideKind, EVEN, HATCHED, MARK_KINDS, MarkKind, ONE_WAY, SINGLE, STROKES, DRAWN, weighKinds } from './kinds';
+import { CROSSED, decideKind, EVEN, HATCHED, MARK_KINDS, MarkKind, ONE_WAY, SINGLE, STROKES, DRAWN, weighKinds } from './kinds';
+import { BARE } from './ink';
 import { readWidths, WidthReading } from './lineWidth';
 import { axialMean, Direction, principalDirections } from './orientation';
 import { censoredQuantile, Stroke } from './strokes';
 import { SURFACE_BANDS, SurfaceBand, SurfaceEnergy, surfaceOf } from './surface';
+import { textureOf, TextureSums, textureSums } from './texture';
 import { Workup, workUp } from './workup';
 
 interface Size {
@@ -55,7 +57,7 @@ function lengthReading(
   const ends = width ? width.px : 2;
   const long = strokes.filter((s) => s.length >= Math.max(8, 2.5 * ends)).map((s) => ({ ...s, length: s.length + ends }));
   const free = long.filter((s) => !s.cut);
-  if (free.length < 5) return { strokeLength: null, straightness: long.length ? median(long.map((s) => s.straightness)) : null };
+  if (free.length < 5) return { strokeLength: null, straightness: long.length >= 5 ? median(long.map((s) => s.straightness)) : null };
   const [short, middle, most] = [0.1, 0.5, 0.9].map((q) => censoredQuantile(long, q));
   return {
     strokeLength: { ...size(middle, scale), short: short * scale.factor, long: most * scale.factor },
@@ -124,8 +126,8 @@ interface TileReading {
 
 export interface OverallMarks {
   reading: Reading;
-  /** Share of the worked area under each kind. */
-  shares: Record<MarkKind, number>;
+  /** Share of the worked area under each kind; null where too few places were read. */
+  shares: Record<MarkKind, number> | null;
   /** Kinds and how finished the place is (0 untouched), where they were read, centres 0–1 of the picture, for the map. */
   map: { x: number; y: number; kind: MarkKind; detail: number }[];
   /** Sampling error of each number as its windows show it: of the mean for direction and coverage, of one window for sizes. */
@@ -138,11 +140,22 @@ export interface OverallMarks {
   };
   /** Root mean square by band beside the strokes, Lab units; and its standard deviation over windows. */
   surface: { mean: Record<SurfaceBand, number>; spread: Record<SurfaceBand, number> } | null;
+  /** How the worked part looks close to, by flat names, with the error its windows show. */
+  texture: ReturnType<typeof textureOf>;
   /** Least and most worked tile, as shares of the fine detail. */
   finish: number | null;
 }
 
-function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number): TileReading[] {
+/** A tile of which more than this is left out is not read. */
+const MOST_LEFT_OUT = 0.2;
+
+function shareIn({ width, data }: Mask, [x0, y0, w, h]: Rect): number {
+  let n = 0;
+  for (let y = y0; y < y0 + h; y++) for (let i = y * width + x0, end = i + w; i < end; i++) n += data[i];
+  return n / (w * h);
+}
+
+function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number, leftOut: Mask | null): TileReading[] {
   const nx = Math.max(1, Math.floor(work.width / TILE));
   const ny = Math.max(1, Math.floor(work.height / TILE));
   const out: TileReading[] = [];
@@ -151,6 +164,7 @@ function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number): T
       const x = Math.floor((i * work.width) / nx);
       const y = Math.floor((j * work.height) / ny);
       const rect: Rect = [x, y, Math.floor(((i + 1) * work.width) / nx) - x, Math.floor(((j + 1) * work.height) / ny) - y];
+      if (leftOut && shareIn(leftOut, [ox + x, oy + y, rect[2], rect[3]]) > MOST_LEFT_OUT) continue;
       const evidence = gatherEvidence(work, rect);
       const belief = weighKinds(evidence);
       const { kind } = decideKind(belief);
@@ -169,8 +183,11 @@ function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number): T
 /** Strokes wider apart than this part of a tile are too few in it to be seen as hatching. */
 const WIDE = 0.2;
 
-/** Share of the worked area that must be hatched before the whole picture has a spacing. */
-const LEAST_HATCHED = 0.08;
+/** Share of the worked area that must be hatched before the whole picture has a spacing, and be in strokes before they are told of. */
+const [LEAST_HATCHED, LEAST_STROKED] = [0.08, 0.08];
+
+/** Fewer worked tiles than this say nothing of what shares the kinds have in a picture, and how its strokes run. */
+const LEAST_TILES = 8;
 
 /** Hatching too wide for a tile, where it looks like single lines, is read over the whole window. */
 function widened(work: Workup, tiles: TileReading[]): TileReading[] {
@@ -223,13 +240,19 @@ function surfaceReading(surfaces: readonly SurfaceEnergy[]): OverallMarks['surfa
   return { mean, spread };
 }
 
-/** Reads the worked part of a whole mark-size picture. Deterministic; at most 18 windows of 384 px. */
-export function readOverall(image: RgbImage, ground: readonly number[] | null, scale: MarkScale): OverallMarks {
+/** Reads the worked part of a whole mark-size picture, less what is left out. Deterministic; at most 18 windows of 384 px. */
+export function readOverall(
+  image: RgbImage,
+  ground: readonly number[] | null,
+  scale: MarkScale,
+  leftOut: Mask | null = null,
+): OverallMarks {
   const tiles: TileReading[] = [];
   const density = new Float64Array(180);
   const lineDensity = new Float64Array(180);
   const strokes: Stroke[] = [];
   const surfaces: SurfaceEnergy[] = [];
+  const textures: TextureSums[] = [];
   const windows: WindowReadings = {
     spacing: [],
     variation: [],
@@ -239,10 +262,13 @@ export function readOverall(image: RgbImage, ground: readonly number[] | null, s
     length: [],
   };
   for (const rect of chooseWindows(image.width, image.height)) {
-    const work = workUp(cropImage(image, rect), ground);
-    const windowTiles = widened(work, tilesOf(work, rect, image.width, image.height));
+    const window = cropImage(image, rect);
+    const work = workUp(window, ground);
+    const windowTiles = widened(work, tilesOf(work, rect, image.width, image.height, leftOut));
+    if (!windowTiles.length) continue;
     tiles.push(...windowTiles);
     surfaces.push(work.surface);
+    textures.push(textureSums(window, workedIn(work, rect, leftOut)));
     const lined = windowTiles.filter((t) => STROKES.has(t.kind)).length / windowTiles.length;
     if (!lined) continue;
     // Directions and lengths are those of the hatching: outlines, horizons and masts run their own ways.
@@ -271,8 +297,25 @@ export function readOverall(image: RgbImage, ground: readonly number[] | null, s
     const free = seen.filter((s) => !s.cut && s.length > 8).map((s) => s.length);
     if (free.length > 5) windows.length.push(median(free));
   }
-  return summarise(tiles, density.some((v) => v > 0) ? density : lineDensity, strokes, windows, surfaces, scale);
+  return summarise(tiles, density.some((v) => v > 0) ? density : lineDensity, strokes, windows, surfaces, textures, scale);
 }
+
+/** Tone (Lab units from the ground, softened by 8 px) over which a place between marks is worked too. */
+const WORKED_TONE = 4;
+
+/** What of a window is worked: all of it where no bare sheet is known. */
+function workedIn(work: Workup, [ox, oy]: Rect, leftOut: Mask | null): Mask {
+  const { width, height, depart, tone, groundKnown } = work;
+  const out = mask(width, height);
+  for (let y = 0; y < height; y++)
+    for (let x = 0, i = y * width; x < width; x++, i++) {
+      if (leftOut?.data[(oy + y) * leftOut.width + ox + x]) continue;
+      out.data[i] = !groundKnown || depart.data[i] > BARE || tone.data[i] > WORKED_TONE ? 1 : 0;
+    }
+  return out;
+}
+
+const sharesOf = (kinds: ReadonlySet<MarkKind>, shares: Record<MarkKind, number>): number => [...kinds].reduce((s, k) => s + shares[k], 0);
 
 function summarise(
   tiles: readonly TileReading[],
@@ -280,6 +323,7 @@ function summarise(
   strokes: readonly Stroke[],
   windows: WindowReadings,
   surfaces: readonly SurfaceEnergy[],
+  textures: readonly TextureSums[],
   scale: MarkScale,
 ): OverallMarks {
   const worked = tiles.reduce((s, t) => s + t.area, 0);
@@ -295,27 +339,29 @@ function summarise(
   const active = tiles.filter((t) => t.area);
   const coverages = active.map((t) => t.evidence.coverage);
   const coverage = active.length ? active.reduce((s, t) => s + t.evidence.coverage * t.area, 0) / worked : 0;
-  const directions = principalDirections(density);
+  // What few strokes a picture of tones seems to hold are its rims and its grain.
+  const stroked = active.length >= LEAST_TILES && sharesOf(STROKES, shares) >= LEAST_STROKED;
+  const directions = stroked ? principalDirections(density) : [];
   const angles = Float64Array.from({ length: 180 }, (_, i) => i + 0.5);
   const { angle: meanAngle, resultant } = axialMean(angles, density);
   const spread =
     windows.angle.length > 2
       ? standardDeviation(windows.angle.map((a) => ((a - meanAngle + 270) % 180) - 90)) / Math.sqrt(windows.angle.length)
       : null;
-  const width = windows.width.length
-    ? (['px', 'thin', 'thick'] as const).map((k) =>
-        weightedQuantile(
-          windows.width.map((x) => x[k]),
-          windows.weight,
-          0.5,
-        ),
-      )
-    : null;
+  const width =
+    stroked && windows.width.length
+      ? (['px', 'thin', 'thick'] as const).map((k) =>
+          weightedQuantile(
+            windows.width.map((x) => x[k]),
+            windows.weight,
+            0.5,
+          ),
+        )
+      : null;
   const widthReading = width && { px: width[0], thin: width[1], thick: width[2] };
-  const stroked = lengthReading(strokes, widthReading, scale);
+  const followedStrokes = stroked ? lengthReading(strokes, widthReading, scale) : { strokeLength: null, straightness: null };
   // A few hatched places in a picture of washes say nothing of how the whole is hatched.
-  const hatched = [...HATCHED].reduce((s, k) => s + shares[k], 0);
-  const spacing = windows.spacing.length >= 2 && hatched >= LEAST_HATCHED ? median(windows.spacing) : null;
+  const spacing = windows.spacing.length >= 2 && sharesOf(HATCHED, shares) >= LEAST_HATCHED ? median(windows.spacing) : null;
   const detail = active.map((t) => t.detail);
   const own = (v: number | null) => (v === null ? null : v * scale.factor);
   return {
@@ -324,17 +370,17 @@ function summarise(
       confidence: worked > 0 ? clamp(trust[kind] / Math.max(0.3, shares[kind] + 0.1), 0.05, 0.99) : 0.9,
       directions,
       coherence: clamp(resultant, 0, 1),
-      crossing: crossingOf(directions),
+      crossing: sharesOf(CROSSED, shares) >= LEAST_HATCHED ? crossingOf(directions) : null,
       spacing: spacing === null ? null : { ...size(spacing, scale), variation: median(windows.variation) },
       lineWidth: widthReading && {
         ...size(widthReading.px, scale),
         thin: widthReading.thin * scale.factor,
         thick: widthReading.thick * scale.factor,
       },
-      ...stroked,
+      ...followedStrokes,
       coverage: clamp(coverage, 0, 1),
     },
-    shares,
+    shares: active.length >= LEAST_TILES ? shares : null,
     map: tiles.map((t) => ({ x: t.centre[0], y: t.centre[1], kind: t.kind, detail: t.detail })),
     spread: {
       spacing: own(rangeSpread(windows.spacing)),
@@ -344,6 +390,7 @@ function summarise(
       coverage: standardDeviation(coverages) / Math.sqrt(Math.max(1, coverages.length)),
     },
     surface: surfaceReading(surfaces),
+    texture: textureOf(textures),
     finish: detail.length > 3 ? quantile(detail, 0.9) - quantile(detail, 0.1) : null,
   };
 }

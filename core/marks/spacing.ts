@@ -111,15 +111,34 @@ function runsOf(profile: Float64Array): Float64Array[] {
   return runs;
 }
 
+/** Part of the profiles' own variance that strokes too close to be counted leave in their autocorrelation. */
+const UNRESOLVED = 0.15;
+
+/** Do the profiles repeat within fewer px than strokes can be counted at? Then what is counted is something coarser than the strokes. */
+function tooFine(runs: readonly Float64Array[]): boolean {
+  const r = new Float64Array(LEAST + 2);
+  for (const run of runs) {
+    const high = new Float64Array(run.length - 8);
+    for (let i = 0; i < high.length; i++) {
+      let around = 0;
+      for (let k = 0; k < 9; k++) around += run[i + k];
+      high[i] = run[i + 4] - around / 9;
+    }
+    for (let lag = 0; lag < r.length; lag++) for (let i = 0; i + lag < high.length; i++) r[lag] += high[i] * high[i + lag];
+  }
+  for (let lag = 2; lag < LEAST; lag++) if (r[lag] > r[lag - 1] && r[lag] >= r[lag + 1] && r[lag] > UNRESOLVED * r[0]) return true;
+  return false;
+}
+
 /**
  * Spacing of the strokes that run along `angle` (degrees as seen) in a plane where marks are high.
- * Null under 5 px, or with fewer than `needed` gaps. Gaps of about twice the usual one, where a stroke is missing, do not count.
+ * Null under 5 px, where finer strokes than that repeat, or with fewer than `needed` gaps. Gaps of about twice the usual one, where a stroke is missing, do not count.
  */
 export function readSpacing(marks: Plane, angle: number, needed = 12): SpacingReading | null {
   const rotated = turned(marks, angle);
   const runs: Float64Array[] = [];
   for (let u = 0; u + ALONG <= rotated.width; u += ALONG / 2) runs.push(...runsOf(profileAt(rotated, u)));
-  if (!runs.length) return null;
+  if (!runs.length || tooFine(runs)) return null;
   const swing = quantile(
     runs.map((r) => quantile(r, 0.9) - quantile(r, 0.1)),
     0.75,

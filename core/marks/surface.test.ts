@@ -44,7 +44,7 @@ test('the finish by region names where most and least is done, and nothing where
 const featuresOf = async (key: string) => {
   const hand = SAMPLE_HANDS.find((h) => h.key === key)!;
   const { image } = await hand.draw(furtherWork(hand, 3), 4);
-  return measurePicture(image, { mmPerPixel: 0.25 }).profile.features;
+  return measurePicture(image, { widthMm: 0.25 * image.width }).profile.features;
 };
 
 test('glazed tiles are smooth and keep colour to the line, pastel shows its tooth, the pen’s washes stray', async () => {
@@ -76,6 +76,7 @@ test('a wash that misses its line by 2 mm reads so in the profile, in thousandth
     easel.stroke(line, [...oval(0), oval(0)[0]], 0.7);
     easel.put(line, '#20242c');
   }
-  const { features } = measurePicture(easel.finish(2).image, { mmPerPixel: 0.25 }).profile;
+  const { image } = easel.finish(2);
+  const { features } = measurePicture(image, { widthMm: 0.25 * image.width }).profile;
   expect(Math.abs(features['marks.colourSlack'].value! * 0.24 - 2)).toBeLessThan(0.7);
 });

@@ -2,7 +2,6 @@
 import { measureProportions } from '../proportion/measures';
 import { TEMPLATE_NAMES } from '../proportion/templates';
 import type { FeatureSpec } from './features';
-import type { Range } from './range';
 
 /**
  * How close a first study should come is a matter of school: stroke for stroke, loosely after, or from memory once the
@@ -30,11 +29,8 @@ export const ASKED: Readonly<Record<Aim, Asked>> = {
 /** Half-widths for measures that are no ratios, where three or six per cent of the value would mean nothing. */
 const PLAIN: Partial<Record<FeatureSpec['unit'], number>> = { degrees: 50, offset: 0.3 };
 
-/** Range of a proportion in a copy of one work whose own value is known: ±3 % or ±6 % of it; 1.5° or 3° for angles. */
-export function copyRange(value: number, unit: FeatureSpec['unit'], part: number): Range {
-  const half = part * (PLAIN[unit] ?? Math.abs(value));
-  return { low: value - half, mid: value, high: value + half, sd: half / 1.645, works: 1 };
-}
+/** How far a proportion of a copy may be off that of its work, whose own value is known: 3 % or 6 % of it; 1.5° or 3° for angles. */
+export const copyTolerance = (value: number, unit: FeatureSpec['unit'], part: number): number => part * (PLAIN[unit] ?? Math.abs(value));
 
 let canons: Map<string, number> | null = null;
 

@@ -1,12 +1,14 @@
 /** Knows how a piece stands to a master's works: findings, closeness by group, and own invention. */
 import { CoreError } from '../errors';
-import { clamp } from '../raster/statistics';
-import { Aim, Asked, ASKED, copyRange, signatureOf } from './aim';
-import { SURFACE_BANDS } from '../marks/surface';
-import { Feature, FEATURE_GROUPS, FeatureGroup, FeatureSet, featureSpec, FeatureUnit } from './features';
+import { mean } from '../raster/statistics';
+import { Aim, Asked, ASKED, copyTolerance, signatureOf } from './aim';
+import { boundChances } from './discovery';
+import { Feature, FEATURE_GROUPS, FeatureGroup, FeatureSet, featureSpec, FeatureUnit, scaled, unscaled } from './features';
 import { Invention, inventionOf } from './invention';
 import { Layout, placed, registerLayouts } from './layout';
-import { featureDifference, Range, rangeOf } from './range';
+import { Priors, PRIORS } from './priors';
+import { boundsOf, featureDifference, foreseenSpread, Range, rangeOf } from './range';
+import { studentTwoSided } from './student';
 import { paletteDistance, Weighted } from './transport';
 import { FIELD_COLUMNS, FIELD_ROWS } from './words';
 
@@ -23,7 +25,8 @@ interface Finding {
   group: FeatureGroup;
   feature: string;
   unit: FeatureUnit;
-  master: { low: number; mid: number; high: number };
+  /** `low` is null where there is no too little: a distance. */
+  master: { low: number | null; mid: number; high: number };
   piece: number;
   /** 0 inside the range; outside in half-widths, above positive. */
   distance: number;
@@ -31,18 +34,16 @@ interface Finding {
 
 export interface Comparison {
   as: 'copy' | 'original';
-  closeness: { overall: number; groups: Record<FeatureGroup, number | null> };
+  closeness: { overall: number | null; groups: Record<FeatureGroup, number | null> };
   ownInvention: number;
   findings: Finding[];
   /** Index of the source work whose layout comes nearest. */
   nearest: number;
 }
 
-/** Features that say little by themselves, or owe much to how the picture was taken: findings, but counted a quarter toward closeness. */
-const LIGHT_NAMES = new Set(['marks.coherence', 'colour.warm', 'colour.cool', ...SURFACE_BANDS.map((b) => `marks.${b}`)]);
-const LIGHT = (name: string) => name.startsWith('marks.share.') || LIGHT_NAMES.has(name);
-
-interface Scored extends Finding {
+/** A finding with what it is judged by. */
+interface Judged extends Finding {
+  /** How far from the middle, in standard deviations foreseen for a further work of the hand. */
   deviation: number;
 }
 
@@ -57,67 +58,100 @@ export const inMm = (f: Feature, widthMm: number): Feature => {
   };
 };
 
+/** Features of a picture known too poorly for its marks to be judged by. */
+export const withoutMarks = (features: FeatureSet): FeatureSet =>
+  Object.fromEntries(Object.entries(features).map(([name, f]) => [name, f.group === 'marks' ? { ...f, value: null, spread: null } : f]));
+
 /** Sizes in mm where both sides know their width, else per thousandth of the picture's width. */
 function inCommonUnits(name: string, m: Measured, mm: boolean): Feature | undefined {
   const f = m.features[name];
   return f && mm && featureSpec(name)?.size ? inMm(f, m.widthMm!) : f;
 }
 
-function judge(name: string, range: Range, value: number, unit: FeatureUnit): Scored {
-  const spec = featureSpec(name);
-  const offset = spec ? featureDifference(spec, range.mid, value) : value - range.mid;
-  const half = (range.high - range.low) / 2;
-  const distance = Math.abs(offset) <= half ? 0 : Math.sign(offset) * (Math.abs(offset) / half - 1);
-  const finding = {
-    group: spec ? spec.group : ('colour' as const),
-    feature: name,
-    unit,
-    master: { low: range.low, mid: range.mid, high: range.high },
-    // Beside a range across 0°, a direction is given on the range's side.
-    piece: spec?.axial ? range.mid + offset : value,
-    distance,
-  };
-  return { ...finding, deviation: Math.abs(offset) / range.sd };
+/** A reading of the piece beside the range it is held against. */
+interface Held {
+  name: string;
+  reading: Feature & { value: number };
+  range: Range;
+  foreseen: number;
+  offset: number;
 }
 
-function paletteFinding(sources: readonly Measured[], piece: Measured): Scored | null {
+function held(name: string, range: Range, reading: Feature & { value: number }): Held {
+  const { spec, centre } = range;
+  const away = featureDifference(spec, centre, scaled(spec, reading.value));
+  return { name, reading, range, foreseen: foreseenSpread(range, reading), offset: spec.oneSided ? Math.max(0, away) : away };
+}
+
+/** How often chance alone takes a further work of the hand as far. */
+const chanceOf = ({ range, foreseen, offset }: Held): number =>
+  studentTwoSided(offset / foreseen, range.df) / (range.spec.oneSided ? 2 : 1);
+
+function distanceFrom(value: number, { low, mid, high }: Finding['master']): number {
+  if (value > high) return (value - high) / Math.max(high - mid, 1e-9);
+  return low !== null && value < low ? (value - low) / Math.max(mid - low, 1e-9) : 0;
+}
+
+/** What lies beyond chance, judged over all that is held against a range. */
+function judgeAll(list: readonly Held[]): Judged[] {
+  const chances = boundChances(list.map((h) => ({ family: h.range.spec.family, p: chanceOf(h) })));
+  return list.map(({ name, reading, range, foreseen, offset }, i) => {
+    const { spec } = range;
+    const master = boundsOf(range, foreseen, chances[i]);
+    // Beside a range across 0°, a direction is given on the range's side.
+    const piece = spec.axial ? master.mid + offset : reading.value;
+    return {
+      group: spec.group,
+      feature: name,
+      unit: reading.unit,
+      master,
+      piece,
+      distance: distanceFrom(piece, master),
+      deviation: Math.abs(offset) / foreseen,
+    };
+  });
+}
+
+/** A value held to a tolerance that an aim asks, not to what works of a hand vary by. */
+function judgeAsked(finding: Pick<Finding, 'group' | 'feature' | 'unit' | 'piece'>, mid: number, half: number): Judged {
+  const master = { low: mid - half, mid, high: mid + half };
+  return {
+    ...finding,
+    master,
+    distance: distanceFrom(finding.piece, master),
+    deviation: (2 * Math.abs(finding.piece - mid)) / half,
+  };
+}
+
+/** Distance of a palette from the works' palettes, held against the works' distances from each other. */
+function paletteHeld(sources: readonly Measured[], piece: Measured, priors: Priors): Held | null {
   if (!sources.length || !piece.palette.length) return null;
-  const distances = sources.map((s) => paletteDistance(s.palette, piece.palette));
-  const value = distances.reduce((a, b) => a + b, 0) / distances.length;
-  const among: Feature[] = [];
-  for (let i = 0; i < sources.length; i++)
-    for (let j = i + 1; j < sources.length; j++)
-      among.push({
-        group: 'colour',
-        unit: 'ΔE',
-        value: paletteDistance(sources[i].palette, sources[j].palette),
-        spread: null,
-      });
-  const usual = 4.5;
-  const mid = among.length ? among.reduce((s, f) => s + f.value!, 0) / among.length : usual;
-  // Judged from the demo: photographs of pieces without a fault of colour stand up to 7 off, its works 4 from each other.
-  const sd = Math.max(1.6, 0.4 * mid);
-  return judge('colour.palette', { low: Math.max(0, mid - 2 * sd), mid, high: mid + 2 * sd, sd, works: sources.length }, value, 'ΔE');
+  const feature = (value: number): Feature & { value: number } => ({ group: 'colour', unit: 'ΔE', value, spread: null });
+  const meanDistance = (of: Measured, to: readonly Measured[]) => mean(to.map((s) => paletteDistance(s.palette, of.palette)));
+  const others = sources.flatMap((s) =>
+    sources.length > 1
+      ? [
+          feature(
+            meanDistance(
+              s,
+              sources.filter((o) => o !== s),
+            ),
+          ),
+        ]
+      : [],
+  );
+  const usual = priors['colour.palette']?.usual ?? 4.5;
+  const range = rangeOf('colour.palette', others.length ? others : [feature(usual)], priors);
+  return range && held('colour.palette', range, feature(meanDistance(piece, sources)));
 }
 
 /** A copy held against the work it was made from, place by place after registering: nine fields' darkness and the whole's size and place. */
-function placeFindings(source: Measured, piece: Measured): Scored[] {
+function placeFindings(source: Measured, piece: Measured): Judged[] {
   const [a, b] = [source.layout, piece.layout];
   const r = registerLayouts(a, b, false);
-  const out: Scored[] = [];
-  const push = (group: FeatureGroup, feature: string, unit: FeatureUnit, mid: number, half: number, value: number) => {
-    const off = value - mid;
-    const distance = Math.abs(off) <= half ? 0 : Math.sign(off) * (Math.abs(off) / half - 1);
-    out.push({
-      group,
-      feature,
-      unit,
-      master: { low: mid - half, mid, high: mid + half },
-      piece: value,
-      distance,
-      deviation: (2 * Math.abs(off)) / half,
-    });
-  };
+  const out: Judged[] = [];
+  const push = (group: FeatureGroup, feature: string, unit: FeatureUnit, mid: number, half: number, piece: number) =>
+    out.push(judgeAsked({ group, feature, unit, piece }, mid, half));
   push('composition', 'place.scale', 'ratio', 1, 0.04, r.scale);
   push('composition', 'place.shiftX', 'ratio', 0, 0.03, r.shift[0]);
   push('composition', 'place.shiftY', 'ratio', 0, 0.03, r.shift[1]);
@@ -139,31 +173,56 @@ function placeFindings(source: Measured, piece: Measured): Scored[] {
   return out;
 }
 
-function closenessOf(findings: readonly Scored[], weights: Partial<Record<FeatureGroup, number>>): Comparison['closeness'] {
-  const groups = Object.fromEntries(
+/** Degrees of freedom of the curve by which a deviation counts: heavy tails, so that one fault does not hide all else. */
+const TAILS = 2;
+/** At this mean deviation (logarithms of likelihood) closeness is one half, and how steeply it falls there. */
+const [HALF, STEEPNESS] = [1.3, 3];
+/** Power of the mean over a group's features: over 1, so that one clear fault counts for more than many small ones. */
+const PRONOUNCED = 1.5;
+
+/** Closeness of so much mean deviation, 0 to 100. */
+const closenessAt = (deviation: number): number => 100 / (1 + (deviation / HALF) ** STEEPNESS);
+
+/** Where things stand on the sheet hardly tells hands apart: by itself it does so in 62 of 100 cases, the other groups in 88 to 94. */
+const USUAL_WEIGHTS: Partial<Record<FeatureGroup, number>> = { composition: 0.5 };
+
+/** How much less likely a deviation is than none, under Student's t: logarithm, 0 or more. */
+const unlikelihood = (z: number): number => ((TAILS + 1) / 2) * Math.log1p((z * z) / TAILS);
+
+/** Mean over a group's findings, null where it has none: what is nearly the same counted once told hands apart less well (0.91 against 0.93 by marks). */
+const deviationsByGroup = (findings: readonly Judged[]) =>
+  Object.fromEntries(
     FEATURE_GROUPS.map((group): [FeatureGroup, number | null] => {
-      let sum = 0;
-      let total = 0;
-      for (const f of findings) {
-        if (f.group !== group) continue;
-        const w = LIGHT(f.feature) ? 0.25 : 1;
-        // Falls smoothly with the whole deviation: half at about two and a half standard deviations.
-        sum += w / (1 + (f.deviation / 2.5) ** 2);
-        total += w;
-      }
-      return [group, total > 0 ? 100 * clamp(sum / total, 0, 1) : null];
+      const each = findings.filter((f) => f.group === group).map((f) => unlikelihood(f.deviation));
+      return [group, each.length ? mean(each.map((v) => v ** PRONOUNCED)) ** (1 / PRONOUNCED) : null];
     }),
   ) as Record<FeatureGroup, number | null>;
+
+/** The most a piece can come to that misses a rule of the study by so many half-widths: 80 at one, 60 far out. */
+const ruledMost = (missedBy: number): number => 100 - (40 * missedBy) / (1 + missedBy);
+
+function closenessOf(
+  findings: readonly Judged[],
+  weights: Partial<Record<FeatureGroup, number>>,
+  ruled: ReadonlySet<string>,
+): Comparison['closeness'] {
+  const deviations = deviationsByGroup(findings);
+  const groups = Object.fromEntries(FEATURE_GROUPS.map((g) => [g, deviations[g] === null ? null : closenessAt(deviations[g])])) as Record<
+    FeatureGroup,
+    number | null
+  >;
   let sum = 0;
   let total = 0;
   for (const g of FEATURE_GROUPS) {
-    const v = groups[g];
-    const w = weights[g] ?? 1;
+    const v = deviations[g];
+    const w = (weights[g] ?? 1) * (USUAL_WEIGHTS[g] ?? 1);
     if (v === null || !(w > 0)) continue;
     sum += w * v;
     total += w;
   }
-  return { overall: total > 0 ? sum / total : 0, groups };
+  if (!total) return { overall: null, groups };
+  const missed = Math.max(0, ...findings.filter((f) => ruled.has(f.feature)).map((f) => Math.abs(f.distance)));
+  return { overall: Math.min(closenessAt(sum / total), ruledMost(missed)), groups };
 }
 
 export interface CompareOptions {
@@ -171,30 +230,55 @@ export interface CompareOptions {
   /** What the study wants of a copy; without one it is held against the master's range and place by place. */
   aim?: Aim;
   weights?: Partial<Record<FeatureGroup, number>>;
+  /** Features that a rule of the study is about: a piece that clearly misses one is not close. */
+  ruled?: readonly string[];
+  /** How features vary within a hand; those that ship with the application where none are given. */
+  priors?: Priors;
 }
 
-interface HeldTo {
-  range: Range;
-  reading: Feature & { value: number };
-}
-
-/** The range each of the piece's readings is held against, by feature name, in the units both sides have. */
-function rangesFor(sources: readonly Measured[], piece: Measured, mm: boolean, asked: Asked | null, nearest: number) {
-  const ranges = new Map<string, HeldTo>();
-  for (const name of Object.keys(piece.features)) {
+/** The piece's readings that the works have too, in the units both sides have. */
+function sharedReadings(piece: Measured, mm: boolean): [name: string, reading: Feature & { value: number }][] {
+  return Object.keys(piece.features).flatMap((name): [string, Feature & { value: number }][] => {
     const reading = inCommonUnits(name, piece, mm)!;
-    const spec = featureSpec(name);
-    if (reading.value === null || !spec) continue;
-    const values = (works: readonly Measured[]) => works.flatMap((s) => inCommonUnits(name, s, mm) ?? []);
+    return reading.value === null || !featureSpec(name) ? [] : [[name, { ...reading, value: reading.value }]];
+  });
+}
+
+/** Every reading of the piece judged: against the hand's range, or, for a copy's proportions, against what its aim asks. */
+function judgeReadings(
+  sources: readonly Measured[],
+  piece: Measured,
+  { asked, nearest, priors }: { asked: Asked | null; nearest: number; priors: Priors },
+): Judged[] {
+  const mm = piece.widthMm !== null && sources.every((s) => s.widthMm !== null);
+  const ranged: Held[] = [];
+  const copied: Judged[] = [];
+  const mids = new Map<string, number>();
+  for (const [name, reading] of sharedReadings(piece, mm)) {
+    const spec = featureSpec(name)!;
     const model = inCommonUnits(name, sources[nearest], mm)?.value ?? null;
     // A copy's proportions are those of the work it was made from, where that one shows them.
-    const range =
-      spec.group === 'proportion' && asked?.proportion && model !== null
-        ? copyRange(model, spec.unit, asked.proportion)
-        : rangeOf(name, values(asked?.oneWork && model !== null ? [sources[nearest]] : sources));
-    if (range) ranges.set(name, { range, reading: { ...reading, value: reading.value } });
+    if (spec.group === 'proportion' && asked?.proportion && model !== null) {
+      const about = { group: spec.group, feature: name, unit: spec.unit, piece: reading.value };
+      copied.push(judgeAsked(about, model, copyTolerance(model, spec.unit, asked.proportion)));
+      mids.set(name, model);
+      continue;
+    }
+    const works = asked?.oneWork && model !== null ? [sources[nearest]] : sources;
+    const range = rangeOf(
+      name,
+      works.flatMap((s) => inCommonUnits(name, s, mm) ?? []),
+      priors,
+    );
+    if (!range) continue;
+    ranged.push(held(name, range, reading));
+    if (spec.group === 'proportion') mids.set(name, unscaled(spec, range.centre));
   }
-  return ranges;
+  const palette = paletteHeld(asked?.oneWork ? [sources[nearest]] : sources, piece, priors);
+  if (palette) ranged.push(palette);
+  const kept = asked?.signature ? signatureOf(mids, asked.signature) : null;
+  const open = (name: string) => !kept || !mids.has(name) || kept.has(name);
+  return [...judgeAll(ranged.filter((h) => open(h.name))), ...copied.filter((f) => open(f.feature))];
 }
 
 /**
@@ -204,7 +288,6 @@ function rangesFor(sources: readonly Measured[], piece: Measured, mm: boolean, a
  */
 export function compare(sources: readonly Measured[], piece: Measured, options: CompareOptions): Comparison {
   if (!sources.length) throw new CoreError('source');
-  const mm = piece.widthMm !== null && sources.every((s) => s.widthMm !== null);
   const invention: Invention | null = inventionOf(
     sources.map((s) => s.layout),
     piece.layout,
@@ -212,22 +295,14 @@ export function compare(sources: readonly Measured[], piece: Measured, options: 
   const nearest = invention?.nearest ?? 0;
   const copy = options.as === 'copy';
   const asked = copy && options.aim ? ASKED[options.aim] : null;
-  const ranges = rangesFor(sources, piece, mm, asked, nearest);
-  if (asked?.signature) {
-    const mids = new Map([...ranges].filter(([n]) => n.startsWith('proportion.')).map(([n, r]) => [n, r.range.mid]));
-    const kept = signatureOf(mids, asked.signature);
-    for (const name of mids.keys()) if (!kept.has(name)) ranges.delete(name);
-  }
-  const scored = [...ranges].map(([name, { range, reading }]) => judge(name, range, reading.value, reading.unit));
-  const palette = paletteFinding(asked?.oneWork ? [sources[nearest]] : sources, piece);
-  if (palette) scored.push(palette);
-  if (copy && (asked?.places ?? true)) scored.push(...placeFindings(sources[nearest], piece));
-  scored.sort((a, b) => Math.abs(b.distance) - Math.abs(a.distance) || b.deviation - a.deviation);
+  const judged = judgeReadings(sources, piece, { asked, nearest, priors: options.priors ?? PRIORS });
+  if (copy && (asked?.places ?? true)) judged.push(...placeFindings(sources[nearest], piece));
+  judged.sort((a, b) => Math.abs(b.distance) - Math.abs(a.distance) || b.deviation - a.deviation);
   return {
     as: options.as,
-    closeness: closenessOf(scored, options.weights ?? {}),
+    closeness: closenessOf(judged, options.weights ?? {}, new Set(options.ruled)),
     ownInvention: invention?.score ?? 100,
-    findings: scored.map(({ deviation: _deviation, ...f }) => f),
+    findings: judged.map(({ deviation: _deviation, ...f }) => f),
     nearest,
   };
 }

@@ -1,6 +1,7 @@
-/** Knows the flat list of features that comparison works on: group, unit, and how much works of one hand usually differ. */
+/** Knows the flat list of features that comparison works on: group, unit, the scale they are compared on, and which say the same. */
 import { MARK_KINDS } from '../marks/kinds';
 import { SURFACE_BANDS } from '../marks/surface';
+import { TEXTURE_COLOUR, TEXTURE_DARK, TEXTURE_DETAIL } from '../marks/texture';
 import { measureOf } from '../proportion/measures';
 import type { Measure } from '../proportion/template';
 
@@ -9,82 +10,139 @@ export const FEATURE_GROUPS: readonly FeatureGroup[] = ['proportion', 'marks', '
 
 export type FeatureUnit = 'degrees' | 'ratio' | 'share' | 'mm' | 'permille' | 'L*' | 'C*' | 'count' | 'heads' | 'offset' | 'ΔE';
 
+/**
+ * The scale on which equal steps mean equal amounts: as it stands, its logarithm (sizes, ratios), or its log-odds (shares).
+ * `from` is what lies too near 0 (and, for shares, 1) to be told apart.
+ */
+type FeatureScale = { as: 'plain' } | { as: 'log'; from: number } | { as: 'logit'; from: number };
+
 export interface FeatureSpec {
   group: FeatureGroup;
   unit: FeatureUnit;
+  scale: FeatureScale;
+  /** Features that say nearly the same thing are judged once. */
+  family: string;
   /** Directions repeat every 180°. */
   axial?: true;
   /** A size on the sheet: compared in mm or, without both scales, per thousandth of the picture's width. */
   size?: true;
-  /**
-   * Typical standard deviation between works of one hand: a part of the middle value, and a floor in the feature's own
-   * unit. Judged from the demo's invented works, no outside source.
-   */
-  typical: { part: number; floor: number };
+  /** A distance: there is no too little of it. */
+  oneSided?: true;
+  /** The least standard deviation between works of one hand on that scale, whatever was measured: common practice, no source. */
+  typical?: number;
 }
 
-const spec = (group: FeatureGroup, unit: FeatureUnit, part: number, floor: number, more: Partial<FeatureSpec> = {}): FeatureSpec => ({
-  group,
-  unit,
-  typical: { part, floor },
-  ...more,
-});
+const PLAIN: FeatureScale = { as: 'plain' };
+const log = (from: number): FeatureScale => ({ as: 'log', from });
+/** Shares of a picture are known to about a fiftieth. */
+const SHARE: FeatureScale = { as: 'logit', from: 0.02 };
+
+type Row = [
+  name: string,
+  unit: FeatureUnit,
+  scale: FeatureScale,
+  more?: Partial<Pick<FeatureSpec, 'family' | 'axial' | 'size' | 'typical'>>,
+];
+const size = { size: true } as const;
+
+const rows = (group: FeatureGroup, list: readonly Row[]): [string, FeatureSpec][] =>
+  list.map(([name, unit, scale, more]) => [name, { group, unit, scale, family: name, ...more }]);
 
 /** Features every profile has, in order. */
-export const FEATURES: Readonly<Record<string, FeatureSpec>> = {
-  'marks.direction': spec('marks', 'degrees', 0, 6, { axial: true }),
-  'marks.crossing': spec('marks', 'degrees', 0, 12),
-  'marks.coherence': spec('marks', 'ratio', 0, 0.1),
-  'marks.spacing': spec('marks', 'permille', 0.1, 0.1, { size: true }),
-  'marks.spacingVariation': spec('marks', 'ratio', 0.2, 0.03),
-  'marks.lineWidth': spec('marks', 'permille', 0.12, 0.05, { size: true }),
-  'marks.lineSwell': spec('marks', 'ratio', 0.25, 0.42),
-  'marks.strokeLength': spec('marks', 'permille', 0.18, 0.4, { size: true }),
-  'marks.straightness': spec('marks', 'ratio', 0, 0.02),
-  'marks.coverage': spec('marks', 'share', 0.15, 0.05),
-  ...Object.fromEntries(MARK_KINDS.map((k) => [`marks.share.${k}`, spec('marks', 'share', 0.2, 0.08)])),
-  'edges.outlined': spec('marks', 'share', 0.15, 0.07),
-  'edges.sharp': spec('marks', 'share', 0.15, 0.07),
-  'edges.soft': spec('marks', 'share', 0.15, 0.07),
-  'edges.lost': spec('marks', 'share', 0.2, 0.05),
-  'marks.colourSlack': spec('marks', 'permille', 0.3, 1, { size: true }),
-  'marks.finish': spec('marks', 'ratio', 0.2, 0.05),
-  ...Object.fromEntries(SURFACE_BANDS.map((b) => [`marks.${b}`, spec('marks', 'ΔE', 0.35, 0.4)])),
-  'colour.groundL': spec('colour', 'L*', 0, 2.5),
-  'colour.groundChroma': spec('colour', 'C*', 0.1, 2.5),
-  'colour.count': spec('colour', 'count', 0.12, 0.35),
-  'colour.chroma': spec('colour', 'C*', 0.12, 2),
-  'colour.chromaHigh': spec('colour', 'C*', 0.12, 3),
-  'colour.warm': spec('colour', 'share', 0, 0.09),
-  'colour.cool': spec('colour', 'share', 0, 0.09),
-  'colour.balance': spec('colour', 'ratio', 0, 0.16),
-  'colour.accent': spec('colour', 'share', 0.3, 0.002),
-  'value.mean': spec('value', 'L*', 0, 4),
-  'value.dark': spec('value', 'L*', 0, 4),
-  'value.light': spec('value', 'L*', 0, 2.5),
-  'value.range': spec('value', 'L*', 0, 4.5),
-  'value.darkShare': spec('value', 'share', 0.2, 0.03),
-  'value.lightShare': spec('value', 'share', 0.1, 0.06),
-  'value.focusContrast': spec('value', 'L*', 0.15, 2),
-  'composition.centreX': spec('composition', 'ratio', 0, 0.06),
-  'composition.centreY': spec('composition', 'ratio', 0, 0.06),
-  'composition.coverage': spec('composition', 'share', 0, 0.09),
-  'composition.margin': spec('composition', 'ratio', 0, 0.03),
-  'composition.envelope': spec('composition', 'ratio', 0, 0.06),
+export const FEATURES: Readonly<Record<string, FeatureSpec>> = Object.fromEntries([
+  ...rows('marks', [
+    ['marks.direction', 'degrees', PLAIN, { axial: true }],
+    ['marks.crossing', 'degrees', PLAIN],
+    ['marks.coherence', 'ratio', SHARE],
+    ['marks.spacing', 'permille', log(0), size],
+    ['marks.spacingVariation', 'ratio', log(0.02)],
+    ['marks.lineWidth', 'permille', log(0), size],
+    ['marks.lineSwell', 'ratio', log(0)],
+    ['marks.strokeLength', 'permille', log(0), size],
+    ['marks.straightness', 'ratio', SHARE],
+    ['marks.coverage', 'share', SHARE],
+    ...MARK_KINDS.map((k): Row => [`marks.share.${k}`, 'share', SHARE, { family: 'marks.share' }]),
+    ['edges.outlined', 'share', SHARE, { family: 'edges' }],
+    ['edges.sharp', 'share', SHARE, { family: 'edges' }],
+    ['edges.soft', 'share', SHARE, { family: 'edges' }],
+    ['edges.lost', 'share', SHARE, { family: 'edges' }],
+    ['marks.colourSlack', 'permille', log(0.5), size],
+    ['marks.finish', 'ratio', log(0.02)],
+    ...SURFACE_BANDS.map((b): Row => [`marks.${b}`, 'ΔE', log(0.05), { family: 'marks.surface' }]),
+    ...TEXTURE_DETAIL.map((d): Row => [`marks.${d}Detail`, 'L*', log(0.05), { family: 'marks.detail' }]),
+    ...TEXTURE_COLOUR.map((d): Row => [`marks.${d}Colour`, 'ratio', log(0.02), { family: 'marks.detailColour' }]),
+    ...TEXTURE_DARK.map((d): Row => [`marks.${d}Dark`, 'offset', PLAIN, { family: 'marks.detailDark' }]),
+    ['marks.even', 'share', SHARE, { family: 'marks.detail' }],
+  ]),
+  ...rows('colour', [
+    // The same sheet photographed twice differs by so much, here and below.
+    ['colour.groundL', 'L*', PLAIN, { typical: 2 }],
+    ['colour.groundChroma', 'C*', log(2), { typical: 0.15 }],
+    ['colour.count', 'count', log(0)],
+    ['colour.chroma', 'C*', log(1), { family: 'colour.chroma' }],
+    ['colour.chromaHigh', 'C*', log(1), { family: 'colour.chroma' }],
+    ['colour.warm', 'share', SHARE, { family: 'colour.warmth' }],
+    ['colour.cool', 'share', SHARE, { family: 'colour.warmth' }],
+    ['colour.balance', 'ratio', PLAIN, { family: 'colour.warmth' }],
+    ['colour.accent', 'share', { as: 'logit', from: 0.001 }],
+  ]),
+  ...rows('value', [
+    ['value.mean', 'L*', PLAIN, { family: 'value.tones', typical: 2 }],
+    ['value.dark', 'L*', PLAIN, { family: 'value.ends', typical: 2 }],
+    ['value.light', 'L*', PLAIN, { family: 'value.ends', typical: 1.5 }],
+    ['value.range', 'L*', PLAIN, { family: 'value.ends', typical: 2 }],
+    ['value.darkShare', 'share', SHARE, { family: 'value.tones' }],
+    ['value.lightShare', 'share', SHARE, { family: 'value.tones' }],
+    ['value.focusContrast', 'L*', log(1)],
+  ]),
+  ...rows('composition', [
+    ['composition.centreX', 'ratio', PLAIN],
+    ['composition.centreY', 'ratio', PLAIN],
+    ['composition.coverage', 'share', SHARE, { family: 'composition.extent' }],
+    ['composition.margin', 'ratio', log(0.02), { family: 'composition.extent' }],
+    ['composition.envelope', 'ratio', SHARE],
+  ]),
+]);
+
+/** Not a reading of one picture but a distance between two. */
+const PALETTE: FeatureSpec = { group: 'colour', unit: 'ΔE', scale: log(1), family: 'colour.palette', oneSided: true };
+
+/** A twentieth between works of one hand; angles and small offsets by what they are. */
+const PROPORTIONS: Readonly<Record<Measure['unit'], Pick<FeatureSpec, 'unit' | 'scale' | 'typical'>>> = {
+  degrees: { unit: 'degrees', scale: PLAIN, typical: 2 },
+  offset: { unit: 'offset', scale: PLAIN, typical: 0.012 },
+  heads: { unit: 'heads', scale: log(0), typical: 0.05 },
+  ratio: { unit: 'ratio', scale: log(0.05), typical: 0.05 },
 };
 
-const PROPORTIONS: Readonly<Record<Measure['unit'], FeatureSpec>> = {
-  degrees: spec('proportion', 'degrees', 0, 2),
-  offset: spec('proportion', 'offset', 0, 0.012),
-  heads: spec('proportion', 'heads', 0.05, 0.05),
-  ratio: spec('proportion', 'ratio', 0.05, 0.012),
-};
+/** A value on its feature's scale. */
+export function scaled({ scale }: Pick<FeatureSpec, 'scale'>, v: number): number {
+  if (scale.as === 'plain') return v;
+  const least = Math.max(0, v) + Math.max(scale.from, 1e-9);
+  return Math.log(scale.as === 'log' ? least : least / (1 - Math.min(1, Math.max(0, v)) + scale.from));
+}
+
+/** The value that stands there on its feature's scale; what cannot be (a share under 0 or over 1) is cut. */
+export function unscaled({ scale }: Pick<FeatureSpec, 'scale'>, u: number): number {
+  if (scale.as === 'plain') return u;
+  if (scale.as === 'log') return Math.max(0, Math.exp(u) - Math.max(scale.from, 1e-9));
+  const odds = Math.exp(-Math.abs(u));
+  const v = u > 0 ? (1 + scale.from - scale.from * odds) / (1 + odds) : ((1 + scale.from) * odds - scale.from) / (1 + odds);
+  return Math.min(1, Math.max(0, v));
+}
+
+/** A reading's standard deviation on its feature's scale. */
+export function scaledSpread(spec: Pick<FeatureSpec, 'scale'>, value: number, spread: number | null): number {
+  if (!spread) return 0;
+  return (scaled(spec, value + spread) - scaled(spec, value - spread)) / 2;
+}
 
 /** Spec of any feature name, proportions included; null for an unknown name. */
 export function featureSpec(name: string): FeatureSpec | null {
   if (Object.hasOwn(FEATURES, name)) return FEATURES[name];
+  if (name === 'colour.palette') return PALETTE;
   const measure = name.startsWith('proportion.') ? measureOf(name.slice('proportion.'.length)) : null;
-  return measure && PROPORTIONS[measure.unit];
+  return measure && { group: 'proportion', family: name, ...PROPORTIONS[measure.unit] };
 }
 
 export interface Feature {

@@ -3,34 +3,51 @@ import { CoreError } from '../errors';
 import { typed } from '../message';
 import { ciede2000 } from '../colour/difference';
 import { labPlanes, LabPlanes } from '../colour/lab';
-import { Palette, PaletteEntry, readPalette } from '../colour/palette';
+import { LEFT_OUT, Palette, PaletteEntry, readPalette } from '../colour/palette';
 import { temperatureShares, TemperatureShares } from '../colour/temperature';
 import { focusOf, readValues, Values } from '../colour/values';
 import { Composition, readComposition, workedArea } from '../composition/composition';
 import { EdgeShares, readEdges } from '../marks/edges';
 import { departure } from '../marks/ink';
-import { OverallMarks, Reading, readOverall, readPatch } from '../marks/reading';
+import { MARK_KINDS } from '../marks/kinds';
+import { MarkScale, OverallMarks, Reading, readOverall, readPatch } from '../marks/reading';
 import { colourSlack } from '../marks/slack';
 import { SURFACE_BANDS } from '../marks/surface';
+import { TEXTURE_NAMES } from '../marks/texture';
 import { Landmarks } from '../proportion/align';
 import { measureProportions, Proportion } from '../proportion/measures';
 import { TemplateName } from '../proportion/templates';
-import { cropImage, Mask, Rect, rectInside, RgbImage } from '../raster/image';
+import { frameOf } from '../capture/frame';
+import { cropImage, Mask, Point, Rect, rectInside, RgbImage } from '../raster/image';
+import { filled, keptOf, maskOf } from '../raster/leftOut';
 import { reduceToLongSide } from '../raster/resample';
+import { sharpnessOf } from '../raster/sharpness';
 import { histogramQuantiles } from '../raster/statistics';
 import { Feature, FEATURES, featureSpec, FeatureSet } from './features';
 import { Layout, layoutOf } from './layout';
 import { readingSpread } from './readingError';
+import { atRung, Resolution, Rung } from './scale';
 
 /** Raised whenever the same picture would read, or be compared, differently. */
-export const PROFILE_VERSION = 4;
+export const PROFILE_VERSION = 6;
 
 const FORM_SIDE = 1024;
 const MARK_SIDE = 4096;
 const MARK_PX_PER_MM = 10;
+/** A picture proper of fewer px along a side holds nothing to measure. */
+const LEAST_FRAME = 16;
 
 export interface ProfileOptions {
-  mmPerPixel?: number | null;
+  /** Real width of the picture proper. */
+  widthMm?: number | null;
+  /** Where the picture proper lies in the file; found where none is given. */
+  frame?: Rect | null;
+  /** Outlines in the file's px of what is left out of every reading. */
+  leftOut?: readonly (readonly Point[])[] | null;
+  /** Share of the px that carry detail, where it has been judged already. */
+  sharpness?: number;
+  /** The scale of a comparison; without one the picture is read as finely as it is known. */
+  rung?: Rung | null;
   patches?: readonly Rect[];
   colours?: number;
   values?: number;
@@ -52,6 +69,10 @@ export interface Profile {
 
 export interface ProfileWithMaps {
   profile: Profile;
+  /** The picture proper in the file's px; places and shares refer to it. */
+  frame: Rect;
+  /** Share of its px that carry detail. */
+  sharpness: number;
   /** Where which kind was read; for maps on screen. */
   kinds: OverallMarks['map'];
   /** Where the strongest contrast lies, 0–1. */
@@ -69,7 +90,12 @@ function markSize(image: RgbImage, mmPerPixel: number | null): { image: RgbImage
 }
 
 /** Reads one patch given in the picture's own pixels; throws when it does not lie inside. */
-export function measurePatch(image: RgbImage, patch: Rect, ground: readonly number[] | null, mmPerPixel: number | null): Reading {
+export function measurePatch(
+  image: RgbImage,
+  patch: Rect,
+  ground: readonly number[] | null,
+  { mmPerPixel, pictureWidth }: Pick<MarkScale, 'mmPerPixel' | 'pictureWidth'>,
+): Reading {
   if (!rectInside(patch, image.width, image.height))
     throw new CoreError('patch', { patch: typed(patch.join(',')), width: image.width, height: image.height });
   const whole = patch.map(Math.round) as unknown as Rect;
@@ -80,33 +106,55 @@ export function measurePatch(image: RgbImage, patch: Rect, ground: readonly numb
     Math.min(whole[3], image.height - whole[1]),
   ]);
   const { image: small, factor } = markSize(cut, mmPerPixel);
-  return readPatch(small, ground, { factor, pictureWidth: image.width, mmPerPixel });
+  return readPatch(small, ground, { factor, pictureWidth, mmPerPixel });
+}
+
+/** What of a picture decides the scale it can be compared at. */
+export function resolutionOf(image: RgbImage, o: Pick<ProfileOptions, 'widthMm' | 'frame' | 'sharpness'>): Resolution & { frame: Rect } {
+  const frame = checkedFrame(image, o.frame ?? null) ?? frameOf(image);
+  return { width: frame[2], height: frame[3], widthMm: o.widthMm ?? null, sharpness: o.sharpness ?? sharpnessOf(image, frame), frame };
+}
+
+function checkedFrame(image: RgbImage, frame: Rect | null): Rect | null {
+  if (!frame) return null;
+  const whole = frame.map(Math.round) as unknown as Rect;
+  if (!rectInside(whole, image.width, image.height) || Math.min(whole[2], whole[3]) < LEAST_FRAME)
+    throw new CoreError('frame', { frame: typed(frame.join(',')), width: image.width, height: image.height, least: LEAST_FRAME });
+  return whole;
 }
 
 /** The whole profile. Deterministic; see the command-line contract for every field's meaning and unit. */
 export function measurePicture(image: RgbImage, options: ProfileOptions = {}): ProfileWithMaps {
-  const mmPerPixel = options.mmPerPixel ?? null;
-  const form = reduceToLongSide(image, FORM_SIDE);
+  const resolution = resolutionOf(image, options);
+  const { frame, sharpness, widthMm } = resolution;
+  const mmPerPixel = widthMm === null ? null : widthMm / frame[2];
+  const proper = frame[2] === image.width && frame[3] === image.height ? image : cropImage(image, frame);
+  const outlines = (options.leftOut ?? []).map((o) => o.map(([x, y]): Point => [x - frame[0], y - frame[1]]));
+  const { image: read, leftOut: leftOutOf } = withoutPlaces(atRung(proper, resolution, options.rung ?? null), proper.width, outlines);
+  const form = reduceToLongSide(read, FORM_SIDE);
+  const leftOut = leftOutOf(form);
   const lab = labPlanes(form);
-  const palette = readPalette(form, lab.L, options.colours ?? 6);
+  const palette = readPalette(form, lab.L, options.colours ?? 6, leftOut);
   const groundEntry = palette.ground === null ? null : palette.entries[palette.ground];
   const ground = groundEntry && { hex: groundEntry.hex, lab: groundEntry.lab, share: groundEntry.share };
   const worked = workedArea(ground ? departure(form, ground.lab) : null, form.width, form.height);
-  const values = readValues(lab.L, options.values ?? 5);
-  const painted = ground ? paintedPixels(palette, worked) : null;
+  if (leftOut) for (let i = 0; i < worked.data.length; i++) if (leftOut.data[i]) worked.data[i] = 0;
+  const lightness = keptOf(lab.L.data, leftOut);
+  const values = readValues({ data: lightness }, options.values ?? 5);
+  const painted = ground || leftOut ? paintedPixels(palette, worked) : null;
   const temperature = temperatureShares(lab, painted);
-  const mark = markSize(image, mmPerPixel);
-  const scale = { factor: mark.factor, pictureWidth: image.width, mmPerPixel };
-  const marks = readOverall(mark.image, ground?.lab ?? null, scale);
-  const edges = readEdges(lab.L, mark.image, values.steps);
-  const composition = readComposition(worked);
-  const focus = focusOf(form);
-  const chroma = chromaOf(chromaPlane(lab));
+  const mark = markSize(read, widthMm === null ? null : widthMm / read.width).image;
+  const scale = { factor: proper.width / mark.width, pictureWidth: proper.width, mmPerPixel };
+  const marks = readOverall(mark, ground?.lab ?? null, scale, leftOutOf(mark));
+  const edges = readEdges(lab.L, mark, values.steps, leftOut);
+  const composition = readComposition(worked, leftOut);
+  const focus = focusOf(form, leftOut);
+  const chroma = chromaOf(keptOf(chromaPlane(lab), leftOut));
   const template = options.landmarks?.template;
   const proportions = template && template !== 'free' ? measureProportions(template, options.landmarks!.points) : [];
   const patches = (options.patches ?? []).map((patch) => ({
     patch,
-    ...measurePatch(image, patch, ground?.lab ?? null, mmPerPixel),
+    ...measurePatch(image, patch, ground?.lab ?? null, { mmPerPixel, pictureWidth: proper.width }),
   }));
   const { margin, ...shape } = composition;
   const features = collect({
@@ -122,7 +170,7 @@ export function measurePicture(image: RgbImage, options: ProfileOptions = {}): P
     focus: focus.contrast,
     proportions,
     lab,
-    worked,
+    lightness,
     bare: ground !== null,
   });
   return {
@@ -138,16 +186,36 @@ export function measurePicture(image: RgbImage, options: ProfileOptions = {}): P
       proportions,
       features,
     },
+    frame,
+    sharpness,
     kinds: marks.map,
     focus: focus.at,
     layout: layoutOf(form, worked),
   };
 }
 
+/** A picture with places left out filled from round them, and where they lie at any of its sizes; outlines in px of a picture `width` px wide. */
+function withoutPlaces(image: RgbImage, width: number, outlines: readonly (readonly Point[])[]) {
+  const leftOut = (at: RgbImage): Mask | null => {
+    if (!outlines.length) return null;
+    const k = at.width / width;
+    const places = maskOf(
+      outlines.map((o) => o.map(([x, y]): Point => [x * k, y * k])),
+      at.width,
+      at.height,
+    );
+    if (places.data.every((v) => v === 1)) throw new CoreError('allLeftOut');
+    return places.data.some((v) => v === 1) ? places : null;
+  };
+  const here = leftOut(image);
+  return { image: here ? filled(image, here) : image, leftOut };
+}
+
 /** Where the picture is worked or painted: not the ground's colour, or within the worked area. */
 function paintedPixels(palette: Palette, worked: Mask): Uint8Array {
   const out = new Uint8Array(worked.data.length);
-  for (let i = 0; i < out.length; i++) out[i] = palette.labels[i] === palette.ground && !worked.data[i] ? 0 : 1;
+  for (let i = 0; i < out.length; i++)
+    out[i] = palette.labels[i] === LEFT_OUT || (palette.labels[i] === palette.ground && !worked.data[i]) ? 0 : 1;
   return out;
 }
 
@@ -176,7 +244,8 @@ interface Gathered {
   focus: number;
   proportions: Proportion[];
   lab: LabPlanes;
-  worked: Mask;
+  /** L* of every px that is not left out. */
+  lightness: Float32Array;
   bare: boolean;
 }
 
@@ -196,11 +265,10 @@ function vividShare(entries: readonly PaletteEntry[]): number {
 
 function collect(g: Gathered): FeatureSet {
   const r = g.marks.reading;
-  const L = g.lab.L;
   const share = (test: (v: number) => boolean) => {
     let n = 0;
-    for (const v of L.data) if (test(v)) n++;
-    return n / L.data.length;
+    for (const v of g.lightness) if (test(v)) n++;
+    return n / g.lightness.length;
   };
   const entropy = -g.palette.entries.reduce((s, e) => s + (e.share > 0 ? e.share * Math.log(e.share) : 0), 0);
   const accent = vividShare(g.palette.entries);
@@ -251,7 +319,8 @@ function collect(g: Gathered): FeatureSet {
     'composition.envelope': [g.composition.envelope.fit],
   };
   for (const band of SURFACE_BANDS) values[`marks.${band}`] = [g.marks.surface?.mean[band] ?? null, g.marks.surface?.spread[band]];
-  for (const [kind, part] of Object.entries(g.marks.shares)) values[`marks.share.${kind}`] = [part];
+  for (const k of TEXTURE_NAMES) values[`marks.${k}`] = [g.marks.texture?.value[k] ?? null, g.marks.texture?.spread[k]];
+  for (const kind of MARK_KINDS) values[`marks.share.${kind}`] = [g.marks.shares?.[kind] ?? null];
   for (const p of g.proportions) values[`proportion.${p.name}`] = [p.value];
   const names = [...Object.keys(FEATURES), ...g.proportions.map((p) => `proportion.${p.name}`)];
   return Object.fromEntries(

@@ -1,60 +1,69 @@
-/** Knows the master's range of a feature: a 90 % prediction interval from few works, shrunk toward the usual spread of one hand. */
+/** Knows the master's range of a feature: a prediction interval from few works, shrunk toward the usual spread of one hand. */
 import { axialDifference, mean } from '../raster/statistics';
-import { Feature, featureSpec, FeatureSpec } from './features';
+import { Feature, featureSpec, FeatureSpec, scaled, scaledSpread, unscaled } from './features';
+import { Priors, PRIORS } from './priors';
+import { readingSpread } from './readingError';
+import { studentPoint } from './student';
 
 export interface Range {
-  low: number;
-  mid: number;
-  high: number;
-  /** One standard deviation between works, after shrinking. */
+  spec: FeatureSpec;
+  /** Middle of the works, on the feature's scale. */
+  centre: number;
+  /** One standard deviation between works there, after shrinking, and the degrees of freedom it is known with. */
   sd: number;
+  df: number;
+  /** Mean variance of the works' own readings there. */
+  readingVariance: number;
   works: number;
 }
 
-/** How many works the usual spread counts for. */
-const PRIOR_WORKS = 4;
-
-/** Two-sided 90 % point of Student's t (5 % in each tail), by Hill's expansion from the normal (1970); df ≥ 1. */
-export function studentT95(df: number): number {
-  const z = 1.6448536269514722;
-  if (df <= 1) return 6.313751514675043;
-  if (df <= 2) return 2.919985580355516;
-  const g1 = (z ** 3 + z) / 4;
-  const g2 = (5 * z ** 5 + 16 * z ** 3 + 3 * z) / 96;
-  const g3 = (3 * z ** 7 + 19 * z ** 5 + 17 * z ** 3 - 15 * z) / 384;
-  return z + g1 / df + g2 / df ** 2 + g3 / df ** 3;
-}
-
-/** Usual standard deviation between works of one hand around a middle value. */
-function typicalSpread(spec: FeatureSpec, mid: number): number {
-  return Math.max(spec.typical.floor, spec.typical.part * Math.abs(mid));
-}
+/** Where nothing was measured of how a feature varies within one hand: a quarter (or a quarter of the odds), counting for four works. */
+const UNKNOWN = { within: 0.25, weight: 4 };
 
 /** Difference b − a in the feature's own sense: directions the short way round. */
-export function featureDifference(spec: FeatureSpec, a: number, b: number): number {
+export function featureDifference(spec: Pick<FeatureSpec, 'axial'>, a: number, b: number): number {
   return spec.axial ? axialDifference(a, b) : b - a;
 }
 
 /**
- * Range from the values of a master's works; null for none. One work alone gives its range from its own tiles and the
- * usual spread. Around a first value for axial features, so low and high may leave [0, 180).
+ * Range from the values of a master's works; null for none. Their variance is moderated by the usual one of a hand (Smyth
+ * 2004), from which alone one work has its range. Around a first value for axial features.
  */
-export function rangeOf(name: string, works: readonly Feature[]): Range | null {
+export function rangeOf(name: string, works: readonly Feature[], priors: Priors = PRIORS): Range | null {
   const spec = featureSpec(name);
   const known = works.filter((w): w is Feature & { value: number } => w.value !== null);
   if (!spec || !known.length) return null;
-  const first = known[0].value;
-  const values = known.map((k) => (spec.axial ? first + axialDifference(first, k.value) : k.value));
-  let mid = mean(values);
-  if (spec.axial) mid = ((mid % 180) + 180) % 180;
+  const first = scaled(spec, known[0].value);
+  const values = known.map((k) => first + featureDifference(spec, first, scaled(spec, k.value)));
   const centre = mean(values);
   const n = values.length;
   const squares = values.reduce((s, v) => s + (v - centre) ** 2, 0);
-  const usual = typicalSpread(spec, mid);
-  const readingVariance = mean(known.map((k) => (k.spread ?? 0) ** 2));
-  // The readings' own error widens the range: a quarter of its variance is added to the usual one, of at most three times that.
-  const prior = usual * usual + Math.min(readingVariance, 3 * usual * usual) / 4;
-  const sd = Math.sqrt((squares + PRIOR_WORKS * prior) / (n - 1 + PRIOR_WORKS));
-  const half = studentT95(n - 1 + PRIOR_WORKS) * sd * Math.sqrt(1 + 1 / n);
-  return { low: mid - half, mid, high: mid + half, sd, works: n };
+  const readingVariance = mean(known.map((k) => scaledSpread(spec, k.value, k.spread) ** 2));
+  // Works of one hand cannot be known to vary less than the best reading of them is off.
+  const [middle, unit] = [unscaled(spec, centre), known[0].unit];
+  const { within, weight } = priors[name] ?? { ...UNKNOWN, within: spec.typical ?? UNKNOWN.within };
+  const usual = Math.max(within, spec.typical ?? 0, scaledSpread(spec, middle, readingSpread(name, unit, middle))) ** 2;
+  const df = n - 1 + weight;
+  return { spec, centre, sd: Math.sqrt((squares + weight * usual) / df), df, readingVariance, works: n };
+}
+
+/**
+ * Standard deviation with which one more reading of the same hand is foreseen. What its reading is less sure than the
+ * works' widens it, at most as much as the works' own spread does; the works' own error is in the spread between them.
+ */
+export function foreseenSpread({ spec, sd, readingVariance, works }: Range, piece: Pick<Feature, 'spread'> & { value: number }): number {
+  const less = Math.max(0, scaledSpread(spec, piece.value, piece.spread) ** 2 - readingVariance);
+  return Math.sqrt(sd * sd * (1 + 1 / works) + Math.min(less, sd * sd));
+}
+
+/** Bounds in the feature's own unit that a further work leaves with chance `alpha`; one-sided features have no lower one. */
+export function boundsOf(range: Range, foreseen: number, alpha: number): { low: number | null; mid: number; high: number } {
+  const { spec, centre, df } = range;
+  const half = studentPoint(Math.min(1, spec.oneSided ? 2 * alpha : alpha), df) * foreseen;
+  const mid = spec.axial ? ((centre % 180) + 180) % 180 : centre;
+  return {
+    low: spec.oneSided ? null : unscaled(spec, mid - half),
+    mid: unscaled(spec, mid),
+    high: unscaled(spec, mid + half),
+  };
 }

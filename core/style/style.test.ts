@@ -5,7 +5,7 @@ import { TEMPLATE_NAMES } from '../proportion/templates';
 import { Feature, FEATURES, FeatureSet } from './features';
 import { compare, Measured } from './compare';
 import { Layout } from './layout';
-import { rangeOf, studentT95 } from './range';
+import { boundsOf, foreseenSpread, rangeOf } from './range';
 import { paletteDistance } from './transport';
 import { english } from '../../tests/support/english';
 import { featureTitle, nextStep, sayFinding } from './words';
@@ -17,32 +17,49 @@ const feature = (value: number | null, name = 'marks.spacing'): Feature => ({
   spread: 0,
 });
 
-test('Student’s t at 95 % one-sided agrees with printed tables to two figures', () => {
-  // Two-sided 90 % points, from memory of the usual tables.
-  for (const [df, t] of [
-    [1, 6.314],
-    [2, 2.92],
-    [3, 2.353],
-    [5, 2.015],
-    [10, 1.812],
-    [30, 1.697],
-  ] as const)
-    expect(studentT95(df)).toBeCloseTo(t, 1);
-});
-
 test('a range holds its middle, narrows with agreeing works, and goes round 0° the short way', () => {
-  const one = rangeOf('marks.spacing', [feature(5)])!;
-  const many = rangeOf('marks.spacing', [feature(5), feature(5.05), feature(4.95), feature(5.02), feature(4.98)])!;
+  const bounds = (name: string, values: readonly (number | null)[]) => {
+    const range = rangeOf(
+      name,
+      values.map((v) => feature(v, name)),
+    )!;
+    return boundsOf(range, foreseenSpread(range, { value: values[0]!, spread: 0 }), 0.1);
+  };
+  const one = bounds('marks.spacing', [5]);
+  const many = bounds('marks.spacing', [5, 5.05, 4.95, 5.02, 4.98]);
   expect(one.low).toBeLessThan(5);
   expect(one.high).toBeGreaterThan(5);
-  expect(many.high - many.low).toBeLessThan(one.high - one.low);
-  const axial = rangeOf(
-    'marks.direction',
-    [178, 2, 1, 179].map((v) => feature(v, 'marks.direction')),
-  )!;
+  expect(many.high - many.low!).toBeLessThan(one.high - one.low!);
+  // A size is judged by its logarithm: as many times more as less.
+  expect(one.high / one.mid).toBeCloseTo(one.mid / one.low!, 6);
+  const axial = bounds('marks.direction', [178, 2, 1, 179]);
   expect(Math.min(axial.mid, 180 - axial.mid)).toBeLessThan(1);
   expect(rangeOf('marks.spacing', [feature(null)])).toBeNull();
   expect(rangeOf('no.such', [feature(1)])).toBeNull();
+});
+
+test('a range never leaves the possible', () => {
+  for (const name of Object.keys(FEATURES))
+    for (const v of [0, 0.01, 0.5, 0.99, 1]) {
+      const spec = FEATURES[name];
+      if (spec.scale.as === 'plain') continue;
+      const range = rangeOf(name, [feature(v, name)])!;
+      const { low, mid, high } = boundsOf(range, foreseenSpread(range, { value: v, spread: 0.1 }), 0.001);
+      expect(low).toBeGreaterThanOrEqual(0);
+      expect(mid).toBeCloseTo(v, 6);
+      expect(high).toBeGreaterThan(low!);
+      if (spec.scale.as === 'logit') expect(high).toBeLessThanOrEqual(1);
+    }
+});
+
+test('a piece read less surely than the works is held to a wider range', () => {
+  const range = rangeOf(
+    'marks.spacing',
+    [5, 5.2, 4.9].map((v) => ({ ...feature(v), spread: 0.1 * v })),
+  )!;
+  const [sure, unsure] = [0.4, 1.5].map((spread) => foreseenSpread(range, { value: 5, spread }));
+  expect(foreseenSpread(range, { value: 5, spread: 0.01 })).toBe(sure);
+  expect(unsure).toBeGreaterThan(1.2 * sure);
 });
 
 const layout = (seed: number): Layout => {
@@ -60,16 +77,32 @@ const measured = (spacing: number, seed: number, widthMm: number | null = null):
 
 test('what departs stands first, signed, with the range it left; an equal piece is close on every group', () => {
   const works = [measured(5, 1), measured(5.1, 2), measured(4.9, 3)];
-  const far = compare(works, measured(9, 9), { as: 'original' });
+  const far = compare(works, measured(15, 9), { as: 'original' });
   expect(far.findings[0].feature).toBe('marks.spacing');
   expect(far.findings[0].distance).toBeGreaterThan(1);
   expect(english(sayFinding(far.findings[0]))).toMatch(/farther apart/);
   const less = compare(works, measured(2, 9), { as: 'original' });
-  expect(less.findings[0].distance).toBeLessThan(-1);
+  expect(less.findings[0].distance).toBeLessThan(-0.3);
   const near = compare(works, measured(5, 9), { as: 'original' });
-  expect(near.closeness.overall).toBeGreaterThan(far.closeness.overall);
+  expect(near.closeness.overall).toBeGreaterThan(far.closeness.overall!);
   expect(near.closeness.groups.proportion).toBeNull();
   for (const f of near.findings) expect(Number.isFinite(f.distance)).toBe(true);
+});
+
+test('a piece that clearly misses a rule of the study is not close, however near all else is', () => {
+  const works = [measured(5, 1), measured(5.1, 2), measured(4.9, 3)];
+  const overall = (spacing: number, ruled: string[]) => compare(works, measured(spacing, 9), { as: 'original', ruled }).closeness.overall!;
+  expect(overall(15, [])).toBeGreaterThan(90);
+  expect(overall(15, ['marks.spacing'])).toBeLessThan(80);
+  expect(overall(40, ['marks.spacing'])).toBeLessThan(overall(15, ['marks.spacing']));
+  expect(overall(5, ['marks.spacing'])).toBe(overall(5, []));
+});
+
+test('a group counts by the weight a teacher gives it, and where nothing counts there is no closeness', () => {
+  const works = [measured(5, 1), measured(5.1, 2), measured(4.9, 3)];
+  const far = (weights: Record<string, number>) => compare(works, measured(15, 9), { as: 'original', weights }).closeness.overall;
+  expect(far({ marks: 4 })!).toBeLessThan(far({ marks: 0.2 })!);
+  expect(far({ proportion: 0, marks: 0, colour: 0, value: 0, composition: 0 })).toBeNull();
 });
 
 test('sizes are compared in mm when every width is known, else per thousandth', () => {

@@ -11,7 +11,8 @@ export const fieldName = (i: number): Message => message(`fields.${FIELD_ROWS[Ma
 export interface Said {
   feature: string;
   unit: FeatureUnit;
-  master: { low: number; mid: number; high: number };
+  /** `low` is null where there is no too little: a distance. */
+  master: { low: number | null; mid: number; high: number };
   piece: number;
   distance: number;
 }

@@ -22,7 +22,7 @@ async function ofWorks(tx: Transaction, { teacherId, studyId }: Where, changes: 
     const [there] = await tx.select({ id: works.id }).from(works).where(eq(works.id, id));
     // What is measured is compared when that is done; what is gone, or only changed sides, at once.
     if (!there) compare = true;
-    else if (touches(c, 'pictureId', 'widthMm')) await askToMeasure(tx, teacherId, { id, studyId });
+    else if (touches(c, 'pictureId', 'widthMm', 'place')) await askToMeasure(tx, teacherId, { id, studyId });
     else if (touches(c, 'foil')) compare = true;
   }
   return compare;
@@ -51,6 +51,8 @@ export async function reckonAnew(tx: Transaction, where: Where, changes: readonl
   await ofPieces(tx, where, of('pieces'));
   let all = await ofWorks(tx, where, of('works'));
   all ||= of('studies').some((c) => touches(c, 'aim'));
+  // Another sentence of a rule changes nothing that is measured.
+  all ||= of('rules').some((c) => (c.before?.feature ?? '') !== (c.after?.feature ?? ''));
   const points = of('landmark_sets');
   if (points.length) {
     const sides = points.map((c) => ({

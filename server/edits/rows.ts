@@ -23,7 +23,7 @@ const nameOf = (table: MySqlTable): string => getTableConfig(table).name;
 const NO_PART: ReadonlySet<MySqlTable> = new Set<MySqlTable>([schema.jobs, schema.edits, schema.editPictures]);
 
 /** Counted and reckoned by the server itself: a change of these alone is no edit, and undo leaves them be. */
-const OWN_ACCOUNT: Readonly<Record<string, readonly string[]>> = { pieces: ['state', 'messages', 'rectifiedId'] };
+const OWN_ACCOUNT: Readonly<Record<string, readonly string[]>> = { pieces: ['state', 'messages', 'rectifiedId', 'sharpness'] };
 const counted = (table: MySqlTable, name: string): boolean =>
   name === 'version' || name === 'updatedAt' || (OWN_ACCOUNT[nameOf(table)] ?? []).includes(name);
 

@@ -76,7 +76,7 @@ async function studentPage(gathered: Gathered, name: string | null, pieces: read
     piece: await shown(gathered.teacherId, piece.rectifiedId),
     source: await pictureIn(gathered, source.pictureId),
     sourceTitle: source.title,
-    closeness: comparison.closeness.overall,
+    closeness: comparison.closeness.overall ?? 0,
     ownInvention: comparison.ownInvention,
     works: works.map(sayFinding),
     findings: next.map((f) => ({ said: sayFinding(f), next: nextStep(f), note: noteOf(f.feature)?.note ?? '' })),

@@ -66,7 +66,7 @@ test('a work and a photograph come to a comparison by themselves; one that is da
   startRunner(1);
   await until(async () => (await own()).every((j) => j.state === 'done' || j.state === 'failed'));
   const { pictureId, widthMm } = await workOf(teacher, work);
-  expect(await profileOf(pictureId, widthMm)).not.toBeNull();
+  expect(await profileOf({ pictureId, widthMm })).not.toBeNull();
   expect(await database().select().from(comparisons).where(eq(comparisons.pieceId, piece))).toHaveLength(1);
   expect((await own()).find((j) => j.pieceId === broken)).toMatchObject({
     state: 'failed',

@@ -17,7 +17,7 @@ async function carryOut(job: Job): Promise<void> {
   switch (job.kind) {
     case 'measure-work': {
       const work = await workOf(job.teacherId, job.workId!);
-      await ensureProfile(job.teacherId, work.pictureId, work.widthMm);
+      await ensureProfile(job.teacherId, work);
       await changing((tx) => compareAgain(tx, job.teacherId, work.studyId));
       return;
     }

@@ -48,7 +48,7 @@ const handIn = async (spacing: number) =>
 async function compared(): Promise<{ work: string; piece: string }> {
   const work = await addWork(teacher, study, await sheetBytes(16), 'w.png', { widthMm: 297 });
   const { pictureId } = await workOf(teacher, work);
-  await ensureProfile(teacher, pictureId, 297);
+  await ensureProfile(teacher, { pictureId, widthMm: 297 });
   const piece = await handIn(20);
   await placeCorners(teacher, piece, 1, CORNERS);
   await connectedFor('background', () => processPiece(teacher, piece));

@@ -40,6 +40,8 @@ export async function askForWhatWaits(): Promise<{ works: number; pieces: number
         eq(profiles.pictureId, works.pictureId),
         eq(profiles.profileVersion, PROFILE_VERSION),
         eq(profiles.widthMm, sql`coalesce(${works.widthMm}, 0)`),
+        eq(profiles.place, works.place),
+        eq(profiles.rung, ''),
       ),
     )
     .where(and(isNull(profiles.id), notExists(jobOn(jobs.workId, works.id, 'measure-work'))));

@@ -2,6 +2,7 @@
 import { SAMPLE_HANDS } from '../../atelier/hands';
 import { rectify } from '../../core/capture/rectify';
 import { cropAndTurn } from '../../core/raster/crop';
+import { sharpnessOf } from '../../core/raster/sharpness';
 import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
 import { compare, Comparison } from '../../core/style/compare';
 import { labFromHex } from '../../core/colour/lab';
@@ -31,8 +32,7 @@ const PREVIEW_SIDE = 1400;
 const buffer = (bytes: Uint8Array) => Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
 
 async function measureTask(t: MeasureTask): Promise<ProfileWithMaps> {
-  const image = await decodeUpright(buffer(t.bytes), t.name);
-  return measurePicture(image, { mmPerPixel: t.widthMm === null ? null : t.widthMm / image.width });
+  return measurePicture(await decodeUpright(buffer(t.bytes), t.name), t.options);
 }
 
 async function squareUpTask(t: SquareUpTask): Promise<SquaredUp> {
@@ -51,6 +51,7 @@ async function squareUpTask(t: SquareUpTask): Promise<SquaredUp> {
     falloff: squared.lighting.falloff,
     warnings: squared.warnings,
     picture,
+    sharpness: squared.image && sharpnessOf(squared.image),
     photoPreview,
   };
 }
@@ -129,6 +130,8 @@ async function carryOut(t: WorkTask): Promise<unknown> {
   switch (t.task) {
     case 'measure':
       return measureTask(t);
+    case 'sharpness':
+      return sharpnessOf(await decodeUpright(buffer(t.bytes), t.name));
     case 'square-up':
       return squareUpTask(t);
     case 'upright':

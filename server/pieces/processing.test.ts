@@ -56,7 +56,7 @@ beforeAll(async () => {
   student = (await rosterOf(study))[0].id;
   work = await addWork(teacher, study, await drawing(16), 'Ferry.png', { widthMm: 297 });
   const { pictureId, widthMm } = await workOf(teacher, work);
-  await ensureProfile(teacher, pictureId, widthMm);
+  await ensureProfile(teacher, { pictureId, widthMm });
 });
 
 const hand = async (spacing: number, kind: 'copy' | 'original') => {

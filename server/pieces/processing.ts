@@ -1,24 +1,26 @@
 /** Knows the background work on a piece: squared up, measured, and measuredWorks against the master's works. */
 import { and, asc, eq, inArray } from 'drizzle-orm';
-import { Measured } from '../../core/style/compare';
+import { Measured, withoutMarks } from '../../core/style/compare';
 import { featureSpec, FeatureSet } from '../../core/style/features';
-import { PROFILE_VERSION, ProfileWithMaps } from '../../core/style/profile';
+import type { ProfileWithMaps } from '../../core/style/profile';
+import { oneScale, ownRung, Resolution } from '../../core/style/scale';
 import { measureProportions } from '../../core/proportion/measures';
 import { isTemplate } from '../../core/proportion/templates';
-import { changing, database, newId } from '../database/connection';
+import { changing, database } from '../database/connection';
 import { ensureProfile } from '../pictures/readings';
 import { getBlob, pictureOf, putPicture } from '../pictures/store';
 import { putMade } from '../pictures/takeIn';
 import { askToCompare } from '../queue/asking';
-import { comparisons, landmarkSets, pieces, profiles, works } from '../schema';
-import { pieceOf, studyOf } from '../accounts/ownership';
+import { comparisons, landmarkSets, pieces, works } from '../schema';
+import type { Frame } from '../schema/studies';
+import { pieceOf, PieceRow, studyOf } from '../accounts/ownership';
 import { inThread } from '../threads/threads';
-import { stampOf } from './stamps';
+import { ruledFeatures, stampOf } from './stamps';
 
 const RESULT_PIXELS = 9e6;
 
 /**
- * Finds the sheet, squares it up, evens the light, measures it: the background work of one piece. What was found is
+ * Finds the sheet, squares it up, evens the light: the background work of one piece; it is measured when it is compared. What was found is
  * stored whole, and only where the piece still is what it was found of.
  */
 export async function processPiece(teacherId: string, id: string): Promise<void> {
@@ -32,7 +34,6 @@ export async function processPiece(teacherId: string, id: string): Promise<void>
   const bytes = await getBlob(db, photo.sha256);
   const squared = await inThread({ task: 'square-up', bytes, name: photo.name, paper: [w, h], corners: given, pxPerMm });
   const { picture } = squared;
-  const profile = picture && (await inThread({ task: 'measure', bytes: picture.png, name: photo.name, widthMm: w }));
   await changing(async (tx) => {
     const [still] = await tx
       .select({ id: pieces.id })
@@ -43,26 +44,20 @@ export async function processPiece(teacherId: string, id: string): Promise<void>
     if (!still) return;
     const about = { teacherId, name: photo.name, width: photo.width, height: photo.height };
     await putPicture(tx, Buffer.from(squared.photoPreview), { ...about, role: 'preview', madeFrom: photo.id, mime: 'image/jpeg' });
-    if (!picture || !profile) {
+    if (!picture) {
       await tx.update(pieces).set({ state: 'no-sheet', messages: squared.warnings }).where(eq(pieces.id, id));
       return;
     }
     const rectifiedId = await putMade(tx, teacherId, 'rectified', photo.id, photo.name, picture);
-    const reading = {
-      id: newId(),
-      pictureId: rectifiedId,
-      profileVersion: PROFILE_VERSION,
-      widthMm: w,
-      document: profile,
-      createdAt: new Date(),
-    };
-    await tx
-      .insert(profiles)
-      .values(reading)
-      .onDuplicateKeyUpdate({ set: { profileVersion: PROFILE_VERSION } });
     await tx
       .update(pieces)
-      .set({ rectifiedId, state: 'ready', messages: squared.warnings, ...(given ? {} : { corners: squared.corners }) })
+      .set({
+        rectifiedId,
+        state: 'ready',
+        sharpness: squared.sharpness,
+        messages: squared.warnings,
+        ...(given ? {} : { corners: squared.corners }),
+      })
       .where(eq(pieces.id, id));
     await askToCompare(tx, teacherId, piece);
   });
@@ -93,8 +88,23 @@ function withProportions(features: FeatureSet, sets: readonly Points[]): Feature
   return out;
 }
 
-function measured({ profile, layout }: ProfileWithMaps, sets: readonly Points[], widthMm: number | null): Measured {
-  return { features: withProportions(profile.features, sets), palette: profile.palette, layout, widthMm };
+function measured({ profile, layout }: ProfileWithMaps, sets: readonly Points[], widthMm: number | null, marks = true): Measured {
+  const features = marks ? profile.features : withoutMarks(profile.features);
+  return { features: withProportions(features, sets), palette: profile.palette, layout, widthMm };
+}
+
+/** The squared-up sheet as finely as it is known; what was squared up before that was asked is looked at now. */
+async function squaredUp(teacherId: string, piece: PieceRow, rectifiedId: string): Promise<Resolution & { frame: Frame }> {
+  const { width, height, sha256, name } = await pictureOf(database(), teacherId, rectifiedId);
+  const sharpness = piece.sharpness ?? (await inThread({ task: 'sharpness', bytes: await getBlob(database(), sha256), name }));
+  if (piece.sharpness === null)
+    await changing((tx) =>
+      tx
+        .update(pieces)
+        .set({ sharpness })
+        .where(and(eq(pieces.id, piece.id), eq(pieces.rectifiedId, rectifiedId))),
+    );
+  return { frame: [0, 0, width, height], width, height, widthMm: piece.paperWidthMm, sharpness };
 }
 
 /** Compares a piece with every work of its study that is not a foil, and stores what was found. */
@@ -119,30 +129,38 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
         sources.map((s) => s.id),
       ),
     );
+  const ruled = await ruledFeatures(piece.studyId);
   const stamp = stampOf({
     aim,
+    ruled,
     piece: { ...piece, sets: ownSets },
     works: sources.map((w) => ({ ...w, sets: workSets.filter((s) => s.workId === w.id) })),
   });
+  const asKnown: (Resolution & { frame: Frame })[] = [];
+  for (const w of sources) {
+    const { frame, sharpness } = await ensureProfile(teacherId, w);
+    asKnown.push({ frame: [...frame], width: frame[2], height: frame[3], widthMm: w.widthMm, sharpness });
+  }
+  const sheet = await squaredUp(teacherId, piece, piece.rectifiedId);
+  const { rung, tooPoor } = oneScale(asKnown, sheet);
   const measuredWorks: Measured[] = [];
-  for (const w of sources)
-    measuredWorks.push(
-      measured(
-        await ensureProfile(teacherId, w.pictureId, w.widthMm),
-        workSets.filter((s) => s.workId === w.id),
-        w.widthMm,
-      ),
-    );
-  const reading = measured(await ensureProfile(teacherId, piece.rectifiedId, piece.paperWidthMm), ownSets, piece.paperWidthMm);
+  for (const [i, w] of sources.entries()) {
+    const at = { ...asKnown[i], rung: tooPoor.includes(i) ? ownRung(asKnown[i]) : rung };
+    const sets = workSets.filter((s) => s.workId === w.id);
+    measuredWorks.push(measured(await ensureProfile(teacherId, w, at), sets, w.widthMm, !tooPoor.includes(i)));
+  }
+  const read = await ensureProfile(teacherId, { pictureId: piece.rectifiedId, widthMm: piece.paperWidthMm }, { ...sheet, rung });
+  const reading = measured(read, ownSets, piece.paperWidthMm);
   const result = await inThread({
     task: 'compare',
     sources: measuredWorks,
     piece: reading,
-    options: { as: piece.kind === 'copy' ? 'copy' : 'original', aim },
+    options: { as: piece.kind === 'copy' ? 'copy' : 'original', aim, ruled },
   });
   const values = {
     stamp,
-    closeness: result.closeness.overall,
+    // The palettes at least are always held against each other.
+    closeness: result.closeness.overall ?? 0,
     ownInvention: result.ownInvention,
     document: { ...result, nearestWorkId: sources[result.nearest].id },
     createdAt: new Date(),

@@ -1,15 +1,17 @@
 /** Knows what a comparison was made from, as one stamp: another stamp means that it is out of date. */
 import { createHash } from 'node:crypto';
-import { and, asc, eq, isNotNull } from 'drizzle-orm';
+import { and, asc, eq, isNotNull, ne } from 'drizzle-orm';
 import { PROFILE_VERSION } from '../../core/style/profile';
 import { database } from '../database/connection';
-import { comparisons, landmarkSets, pieces, studies, works } from '../schema';
+import { comparisons, landmarkSets, pieces, rules, studies, works } from '../schema';
 
 interface Stamped {
   aim: string;
+  /** Features that a rule is about. */
+  ruled: readonly string[];
   piece: { id: string; rectifiedId: string | null; paperWidthMm: number; sets: readonly Set[] };
   /** The works it is sourcesWithSets against, in their order. */
-  works: readonly { id: string; pictureId: string; widthMm: number | null; sets: readonly Set[] }[];
+  works: readonly { id: string; pictureId: string; widthMm: number | null; place: string; sets: readonly Set[] }[];
 }
 
 interface Set {
@@ -23,12 +25,21 @@ const setsOf = (sets: readonly Set[]) =>
     .sort()
     .join(',');
 
-export function stampOf({ aim, piece, works }: Stamped): string {
+export function stampOf({ aim, ruled, piece, works }: Stamped): string {
   const reading = `${piece.rectifiedId}:${piece.paperWidthMm}:${setsOf(piece.sets)}`;
-  const parts = works.map((w) => `${w.id}:${w.pictureId}:${w.widthMm}:${setsOf(w.sets)}`);
+  const parts = works.map((w) => `${w.id}:${w.pictureId}:${w.widthMm}:${w.place}:${setsOf(w.sets)}`);
   return createHash('sha256')
-    .update([PROFILE_VERSION, aim, reading, ...parts].join('|'))
+    .update([PROFILE_VERSION, aim, [...ruled].sort().join(), reading, ...parts].join('|'))
     .digest('hex');
+}
+
+/** The features of a study that a rule is about. */
+export async function ruledFeatures(studyId: string): Promise<string[]> {
+  const rows = await database()
+    .select({ feature: rules.feature })
+    .from(rules)
+    .where(and(eq(rules.studyId, studyId), ne(rules.feature, '')));
+  return rows.map((r) => r.feature);
 }
 
 interface Outdated {
@@ -60,9 +71,10 @@ export async function outdatedComparisons(): Promise<Outdated[]> {
       .select({ id: landmarkSets.id, version: landmarkSets.version, workId: landmarkSets.workId, pieceId: landmarkSets.pieceId })
       .from(landmarkSets)
       .where(eq(landmarkSets.studyId, studyId));
+    const ruled = await ruledFeatures(studyId);
     const sourcesWithSets = sources.map((w) => ({ ...w, sets: sets.filter((s) => s.workId === w.id) }));
     for (const { piece, aim, stamp, teacherId } of rows)
-      if (stamp !== stampOf({ aim, piece: { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) }, works: sourcesWithSets }))
+      if (stamp !== stampOf({ aim, ruled, piece: { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) }, works: sourcesWithSets }))
         out.push({ id: piece.id, studyId, teacherId });
   }
   return out;

@@ -76,7 +76,7 @@ async function wholeStudy(teacher: string, classId: string | null, spacing: numb
   await placeLandmarks(teacher, { subject: 'work', subjectId: work, template: 'free' }, 0, { mast: [50, 60] }, LABEL);
   await cropWork(teacher, work, (await workOf(teacher, work)).version, { x: 0, y: 0, w: 470, h: 330, turn: 0 });
   const { pictureId, widthMm } = await workOf(teacher, work);
-  await ensureProfile(teacher, pictureId, widthMm);
+  await ensureProfile(teacher, { pictureId, widthMm });
   const { plan } = await planOf(await studyOf(teacher, study));
   await savePlan(teacher, study, 0, plan, LABEL);
   return { study, work };
@@ -88,7 +88,7 @@ test('a study goes with every photograph, reading, job and edit; what another st
   const kept = await newStudy(teacher, { title: 'Kept' });
   // The same picture is in both studies.
   const shared = await addWork(teacher, kept, await sheetBytes(40), 'shared.png', {});
-  await ensureProfile(teacher, (await workOf(teacher, shared)).pictureId, null);
+  await ensureProfile(teacher, await workOf(teacher, shared));
   const before = await everything();
   const { study } = await wholeStudy(teacher, classId, 31);
   await addWork(teacher, study, await sheetBytes(40), 'shared.png', {});

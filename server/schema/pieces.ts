@@ -29,6 +29,8 @@ export const pieces = mysqlTable(
     corners: jsonText<[number, number][]>('corners'),
     placedByHand: boolean('placed_by_hand').notNull().default(false),
     state: mysqlEnum('state', ['waiting', 'ready', 'no-sheet', 'failed']).notNull().default('waiting'),
+    /** Share of the squared-up picture's px that carry detail; null until it is squared up. */
+    sharpness: double('sharpness'),
     messages: said('told').notNull(),
     version: int('version').notNull().default(1),
     createdAt: instant('created_at').notNull(),

@@ -74,6 +74,9 @@ export const workGroups = mysqlTable(
   (t) => [uniqueIndex('work_groups_name').on(t.studyId, t.name)],
 );
 
+export type Frame = [x: number, y: number, w: number, h: number];
+export type Outline = [x: number, y: number][];
+
 export const works = mysqlTable(
   'works',
   {
@@ -87,6 +90,12 @@ export const works = mysqlTable(
     dated: varchar('dated', { length: 40 }).notNull().default(''),
     widthMm: double('width_mm'),
     heightMm: double('height_mm'),
+    /** The picture proper in picture px, where the teacher has said so; null where it is found. */
+    frame: jsonText<Frame>('frame'),
+    /** Outlines, in picture px, of what is left out of every reading. */
+    leftOut: jsonText<Outline[]>('left_out'),
+    /** Key of frame and places left out among the readings; empty for neither. */
+    place: varchar('place', { length: 64 }).notNull().default(''),
     foil: boolean('foil').notNull().default(false),
     impressions: text('impressions').notNull(),
     position: int('position').notNull().default(0),
@@ -108,7 +117,7 @@ export const facts = mysqlTable('facts', {
   source: varchar('source', { length: 190 }),
 });
 
-/** Readings of one picture by one version of the core at one known width (0 where unknown). */
+/** Readings of one picture by one version of the core at one known width (0 where unknown), in one place, at one rung of the ladder of scales. */
 export const profiles = mysqlTable(
   'profiles',
   {
@@ -118,10 +127,13 @@ export const profiles = mysqlTable(
       .references(() => pictures.id, { onDelete: 'cascade' }),
     profileVersion: int('profile_version').notNull(),
     widthMm: double('width_mm').notNull().default(0),
+    place: varchar('place', { length: 64 }).notNull().default(''),
+    /** Empty for the picture as finely as it is known. */
+    rung: varchar('rung', { length: 12 }).notNull().default(''),
     document: jsonText<unknown>('document').notNull(),
     createdAt: instant('created_at').notNull(),
   },
-  (t) => [uniqueIndex('profiles_picture').on(t.pictureId, t.profileVersion, t.widthMm)],
+  (t) => [uniqueIndex('profiles_reading').on(t.pictureId, t.profileVersion, t.widthMm, t.place, t.rung)],
 );
 
 /** A patch kept from the reading window, in picture pixels. */

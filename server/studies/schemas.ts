@@ -3,7 +3,7 @@ import { array, boolean, mixed, number, object, string } from 'yup';
 import { amount, asMessage, Message, message } from '../../core/message';
 import { LESSON_MEDIA } from '../../core/lesson/media';
 import { MARK_KINDS } from '../../core/marks/kinds';
-import type { RuleSaid } from '../schema/studies';
+import type { Frame, Outline, RuleSaid } from '../schema/studies';
 import { saying } from '../validation';
 
 /** Text without spaces at its ends. The library's own trimming breaks on what is no text at all. */
@@ -52,6 +52,12 @@ export const classSchema = object({
     .default([]),
 });
 
+const MOST_OUTLINES = 12;
+const MOST_CORNERS = 200;
+const numbersOf = (v: unknown, count: number): boolean =>
+  Array.isArray(v) && v.length === count && v.every((n) => typeof n === 'number' && Number.isFinite(n));
+const isOutline = (v: unknown): boolean => Array.isArray(v) && v.length >= 3 && v.length <= MOST_CORNERS && v.every((p) => numbersOf(p, 2));
+
 export const workChangeSchema = object({
   version: number().integer().required(),
   title: words().min(1, saying('work.title')).max(120),
@@ -61,6 +67,18 @@ export const workChangeSchema = object({
   group: words().max(60),
   foil: boolean(),
   impressions: string().max(4000),
+  /** The picture proper, picture px; null where it is to be found. */
+  frame: mixed<Frame>()
+    .nullable()
+    .test('frame', saying('frame'), (v) => v === undefined || v === null || numbersOf(v, 4)),
+  /** Outlines of what is left out of every reading, picture px. */
+  leftOut: mixed<Outline[]>()
+    .nullable()
+    .test(
+      'leftOut',
+      saying('leftOut', { outlines: MOST_OUTLINES, corners: MOST_CORNERS }),
+      (v) => v === undefined || v === null || (Array.isArray(v) && v.length <= MOST_OUTLINES && v.every(isOutline)),
+    ),
 });
 
 export const cropSchema = object({

@@ -29,22 +29,25 @@ test('a new work takes its title from the file, is asked to be measured once, an
   });
   expect(await asked()).toMatchObject([{ kind: 'measure-work', state: 'queued', workId: id }]);
   const { pictureId } = await workOf(teacher, id);
-  expect(await profileOf(pictureId, null)).toBeNull();
-  const bare = await ensureProfile(teacher, pictureId, null);
+  expect(await profileOf({ pictureId, widthMm: null })).toBeNull();
+  const bare = await ensureProfile(teacher, { pictureId, widthMm: null });
   expect(bare.profile.marks.overall.spacing!.mm).toBeNull();
   await updateWork(teacher, id, 1, { widthMm: 240 });
-  expect(await profileOf(pictureId, 240)).toBeNull();
-  const sized = await ensureProfile(teacher, pictureId, 240);
+  expect(await profileOf({ pictureId, widthMm: 240 })).toBeNull();
+  const sized = await ensureProfile(teacher, { pictureId, widthMm: 240 });
   const { spacing } = sized.profile.marks.overall;
   expect(spacing!.mm).toBeCloseTo((spacing!.px * 240) / 480, 6);
   // Both are kept: undoing the width needs no new measuring.
-  expect(await profileOf(pictureId, null)).toEqual(bare);
+  expect(await profileOf({ pictureId, widthMm: null })).toEqual(bare);
 });
 
 test('two servers measuring the same picture store one reading', async () => {
   const id = await addWork(teacher, study, await sheetBytes(19), 'a.png', { widthMm: 200 });
   const { pictureId } = await workOf(teacher, id);
-  const [a, b] = await Promise.all([ensureProfile(teacher, pictureId, 200), ensureProfile(teacher, pictureId, 200)]);
+  const [a, b] = await Promise.all([
+    ensureProfile(teacher, { pictureId, widthMm: 200 }),
+    ensureProfile(teacher, { pictureId, widthMm: 200 }),
+  ]);
   expect(a).toEqual(b);
   expect(await database().select({ id: profiles.id }).from(profiles).where(eq(profiles.pictureId, pictureId))).toHaveLength(1);
 });
@@ -55,7 +58,7 @@ test('what an older core has read is asked for anew, what the present one has re
   const fresh = await addWork(teacher, study, await sheetBytes(22), 'fresh.png', {});
   for (const id of [old, fresh]) {
     const { pictureId, widthMm } = await workOf(teacher, id);
-    await ensureProfile(teacher, pictureId, widthMm);
+    await ensureProfile(teacher, { pictureId, widthMm });
   }
   await db
     .update(profiles)

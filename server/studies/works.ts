@@ -6,10 +6,12 @@ import { carryPatch, carryPoints, Crop, wholeCrop } from '../../core/raster/crop
 import { changing, database, newId, type Transaction } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
 import { sentence, conflict, UserError } from '../errors';
+import { placeOf } from '../pictures/readings';
 import { getBlob, pictureOf } from '../pictures/store';
 import { putMade, takeInPicture } from '../pictures/takeIn';
 import { askToMeasure } from '../queue/asking';
 import { facts, jobs, landmarkSets, pictures, pins, profiles, workGroups, works } from '../schema';
+import type { Frame, Outline } from '../schema/studies';
 import { inThread } from '../threads/threads';
 import { lockStudy, studyOf, within, workOf, WorkRow } from '../accounts/ownership';
 
@@ -38,6 +40,8 @@ export interface WorkFields {
   group: string;
   foil: boolean;
   impressions: string;
+  frame: Frame | null;
+  leftOut: Outline[] | null;
 }
 
 export async function addWork(
@@ -94,11 +98,24 @@ const about = (teacherId: string, { id, studyId }: WorkRow, label: Message) => (
 });
 const itself = (id: string) => ({ table: works, where: eq(works.id, id) });
 
+const LEAST_SIDE = 16;
+
+function checkInside([x, y, w, h]: Frame, { width, height }: { width: number; height: number }, field: 'frame' | 'crop' = 'frame'): void {
+  if (x < 0 || y < 0 || w < LEAST_SIDE || h < LEAST_SIDE || x + w > width + 1 || y + h > height + 1)
+    throw new UserError(400, sentence(field), field);
+}
+
 /** Changes a work; `version` is the one the screen showed. Gives the new version. */
 export function updateWork(teacherId: string, id: string, version: number, fields: Partial<WorkFields>): Promise<number> {
   return within(workOf, teacherId, id, async (tx, work) => {
     const { group, ...plain } = fields;
-    const set = { ...plain, ...(group === undefined ? {} : { groupId: await groupNamed(tx, work.studyId, group) }) };
+    if (plain.frame) checkInside(plain.frame, await pictureOf(tx, teacherId, work.pictureId));
+    const { frame = work.frame, leftOut = work.leftOut } = plain;
+    const set = {
+      ...plain,
+      place: placeOf(frame, leftOut),
+      ...(group === undefined ? {} : { groupId: await groupNamed(tx, work.studyId, group) }),
+    };
     const what = several((Object.keys(fields) as (keyof WorkFields)[]).map((f) => message(`edits.field.${f}`)));
     await logged(tx, about(teacherId, work, message('edits.work', { fields: what, title: typed(work.title) })), [itself(id)], () =>
       setWork(tx, id, version, set),
@@ -117,22 +134,15 @@ export async function cropWork(teacherId: string, id: string, version: number, f
   const { pictureId, version: present } = await workOf(teacherId, id);
   if (present !== version) throw conflict('work');
   const picture = await pictureOf(database(), teacherId, pictureId);
-  if (
-    frame.x < 0 ||
-    frame.y < 0 ||
-    frame.w < 16 ||
-    frame.h < 16 ||
-    frame.x + frame.w > picture.width + 1 ||
-    frame.y + frame.h > picture.height + 1
-  )
-    throw new UserError(400, sentence('crop'), 'crop');
+  checkInside([frame.x, frame.y, frame.w, frame.h], picture, 'crop');
   const crop = wholeCrop(frame, picture.width, picture.height);
   const made = await inThread({ task: 'upright', bytes: await getBlob(database(), picture.sha256), name: picture.name, crop });
   await within(workOf, teacherId, id, async (tx, work) => {
     const uprightId = await putMade(tx, teacherId, 'upright', picture.id, picture.name, made);
     const scopes = [itself(id), { table: landmarkSets, where: eq(landmarkSets.workId, id) }, { table: pins, where: eq(pins.workId, id) }];
     await logged(tx, about(teacherId, work, message('edits.crop', { title: typed(work.title) })), scopes, async () => {
-      await setWork(tx, id, version, { pictureId: uprightId });
+      // What was framed or left out lay in the picture as it was.
+      await setWork(tx, id, version, { pictureId: uprightId, frame: null, leftOut: null, place: '' });
       for (const set of await tx.select().from(landmarkSets).where(eq(landmarkSets.workId, id)))
         await tx
           .update(landmarkSets)
@@ -207,6 +217,8 @@ export async function worksWithReadings(
         eq(profiles.pictureId, works.pictureId),
         eq(profiles.profileVersion, PROFILE_VERSION),
         eq(profiles.widthMm, sql`coalesce(${works.widthMm}, 0)`),
+        eq(profiles.place, works.place),
+        eq(profiles.rung, ''),
       ),
     )
     .where(and(eq(works.studyId, studyId), eq(works.foil, false)))

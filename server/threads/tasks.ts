@@ -4,7 +4,7 @@ import type { Kit } from '../../core/colour/mixing';
 import type { Message } from '../../core/message';
 import type { Crop } from '../../core/raster/crop';
 import type { Comparison, CompareOptions, Measured } from '../../core/style/compare';
-import type { ProfileWithMaps } from '../../core/style/profile';
+import type { ProfileOptions, ProfileWithMaps } from '../../core/style/profile';
 import type { UserError } from '../errors';
 import type { ReportDocument } from './reportDocument';
 
@@ -12,7 +12,7 @@ export interface MeasureTask {
   task: 'measure';
   bytes: Uint8Array;
   name: string;
-  widthMm: number | null;
+  options: ProfileOptions;
 }
 
 export interface SquareUpTask {
@@ -22,6 +22,13 @@ export interface SquareUpTask {
   paper: [number, number];
   corners: [number, number][] | null;
   pxPerMm: number;
+}
+
+/** Share of a picture's px that carry detail. */
+interface SharpnessTask {
+  task: 'sharpness';
+  bytes: Uint8Array;
+  name: string;
 }
 
 export interface UprightTask {
@@ -59,7 +66,7 @@ export interface DrawSampleTask {
   index: number;
 }
 
-export type WorkTask = MeasureTask | SquareUpTask | UprightTask | CompareTask | StandTask | ReportTask | DrawSampleTask;
+export type WorkTask = MeasureTask | SharpnessTask | SquareUpTask | UprightTask | CompareTask | StandTask | ReportTask | DrawSampleTask;
 
 export interface MadePicture {
   png: Uint8Array;
@@ -74,6 +81,8 @@ export interface SquaredUp {
   falloff: number;
   warnings: Message[];
   picture: MadePicture | null;
+  /** Share of the squared-up picture's px that carry detail. */
+  sharpness: number | null;
   photoPreview: Uint8Array;
 }
 
@@ -84,6 +93,7 @@ export interface StandPhotograph {
 
 export interface Results {
   measure: ProfileWithMaps;
+  sharpness: number;
   'square-up': SquaredUp;
   upright: MadePicture;
   compare: Comparison;

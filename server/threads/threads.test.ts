@@ -10,7 +10,9 @@ test('a crop asked for behind six pictures being measured is done before the thi
   const bytes = await sheetBytes(13);
   const order: string[] = [];
   const measuring = [1, 2, 3, 4, 5, 6].map((i) =>
-    connectedFor('background', () => inThread({ task: 'measure', bytes, name: 'a', widthMm: 297 })).then(() => order.push(`measured ${i}`)),
+    connectedFor('background', () => inThread({ task: 'measure', bytes, name: 'a', options: { widthMm: 297 } })).then(() =>
+      order.push(`measured ${i}`),
+    ),
   );
   await inThread({ task: 'upright', bytes, name: 'a', crop: { x: 0, y: 0, w: 100, h: 100, turn: 0 } });
   order.push('cropped');

@@ -2,6 +2,7 @@
 import sharp from 'sharp';
 import { RgbImage } from '../../core/raster/image';
 import { colourAccuracy } from './colour';
+import { handsAccuracy } from './hands';
 import { marksAccuracy } from './marks';
 import { rectifyAccuracy } from './rectify';
 import { shapesAccuracy } from './shapes';
@@ -49,6 +50,13 @@ const PARTS: Readonly<Record<string, Part>> = {
       `${n} works a hand in each set. Area under the curve, leaving each work out in turn: 1 where it always comes out nearer to its own hand than any work of the others; mean closeness of its own and of the others’ works in brackets.`,
     print: styleAccuracy,
   },
+  hands: {
+    title: 'Real hands',
+    many: 0,
+    about: () =>
+      'Pictures by real people, not by this project: each of a hand’s works left out in turn and held against its others, and every other picture against all of them; the hand under test left out of what was fitted. They are not part of the project.',
+    print: () => handsAccuracy(pictures),
+  },
   spread: {
     title: 'Honesty of the spreads',
     many: 2,
@@ -58,12 +66,15 @@ const PARTS: Readonly<Record<string, Part>> = {
   },
 };
 
-const words = process.argv.slice(2);
+const given = process.argv.slice(2);
+const flag = given.indexOf('--pictures');
+const pictures = flag < 0 ? null : (given[flag + 1] ?? null);
+const words = given.filter((_, i) => flag < 0 || (i !== flag && i !== flag + 1));
 const asked = words.filter((w) => w in PARTS);
-const given = words.map(Number).find((n) => n > 0);
+const seeds = words.map(Number).find((n) => n > 0);
 for (const [name, part] of Object.entries(PARTS)) {
   if (asked.length && !asked.includes(name)) continue;
-  const many = given ?? part.many;
+  const many = seeds ?? part.many;
   process.stderr.write(`${part.title} …\n`);
   process.stdout.write(`## ${part.title}\n\n${part.about(many)}\n\n${await part.print(many)}\n\n`);
 }

@@ -41,7 +41,7 @@ async function again(set: SeedSet, jpeg: Spoil, tally: Tally): Promise<void> {
     for (const seed of set.seeds) {
       const work = furtherWork(hand, seed);
       const { image } = await hand.draw(work, PX_PER_MM);
-      const read = (i: RgbImage, widthMm: number) => measurePicture(i, { mmPerPixel: widthMm / i.width }).profile.features;
+      const read = (i: RgbImage, widthMm: number) => measurePicture(i, { widthMm }).profile.features;
       const truth = read(image, work.widthMm);
       const cut = Math.round(0.02 * image.width);
       const others: FeatureSet[] = [
@@ -61,7 +61,7 @@ async function drawn(set: SeedSet, tally: Tally): Promise<void> {
   for (const seed of set.seeds) {
     const work = furtherWork(ANSGRAVE_HAND, seed + 20);
     const { image, strokes } = await ANSGRAVE_HAND.draw(work, PX_PER_MM);
-    const { features } = measurePicture(image, { mmPerPixel: 1 / PX_PER_MM }).profile;
+    const { features } = measurePicture(image, { widthMm: image.width / PX_PER_MM }).profile;
     const rules = ANSGRAVE_HAND.rules as Record<string, number>;
     count(tally, 'marks.direction', rules.angle, features['marks.direction']);
     count(tally, 'marks.spacing', rules.spacing, inMm(features['marks.spacing'], work.widthMm));

@@ -7,6 +7,7 @@ import { FEATURE_GROUPS } from '../../core/style/features';
 import { cropImage, RgbImage } from '../../core/raster/image';
 import { mean, quantile, seededRandom } from '../../core/raster/statistics';
 import { measured } from '../support/measured';
+import { rocArea } from './hands';
 import { number, SeedSet, seedSets, table } from './tables';
 
 const PX_PER_MM = 4;
@@ -27,13 +28,6 @@ async function worksOf({ seeds }: SeedSet): Promise<Work[]> {
       out.push({ hand, image, own: measured(image, work.widthMm) });
     }
   return out;
-}
-
-/** Area under the receiver's operating curve: how often one of the first beats one of the second. */
-function rocArea(first: readonly number[], second: readonly number[]): number {
-  let won = 0;
-  for (const a of first) for (const b of second) won += a > b ? 1 : a === b ? 0.5 : 0;
-  return won / (first.length * second.length);
 }
 
 /** For each hand: works left out in turn against all works of the others, by group. */

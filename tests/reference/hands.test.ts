@@ -67,7 +67,7 @@ test('a work left out comes out nearer to its own hand than works of other hands
       for (const other of shown) {
         if (other.hand === left.hand) continue;
         all[0]++;
-        if (own > near(other)) won[0]++;
+        if (own! > near(other)!) won[0]++;
       }
     }
     expect(won[0] / all[0]).toBeGreaterThanOrEqual(0.95);

@@ -1,5 +1,6 @@
 /** Small made-up pictures for tests. */
 import sharp, { type Sharp } from 'sharp';
+import type { RgbImage } from '../../core/raster/image';
 
 /** Hatching on a pale sheet with one red field, as a sharp pipeline ready for any format. */
 export function drawnPicture(width = 900, height = 640, spacing = 14): Sharp {
@@ -9,6 +10,12 @@ export function drawnPicture(width = 900, height = 640, spacing = 14): Sharp {
   ).join('');
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><rect width="100%" height="100%" fill="#eee6d6"/><clipPath id="c"><rect x="60" y="60" width="${width - 120}" height="${height - 120}"/></clipPath><g clip-path="url(#c)">${lines}</g><rect x="120" y="120" width="150" height="110" fill="#b8322c"/></svg>`;
   return sharp(Buffer.from(svg));
+}
+
+/** The pixels of a pipeline. */
+export async function rasterOf(picture: Sharp): Promise<RgbImage> {
+  const { data, info } = await picture.removeAlpha().toColourspace('srgb').raw().toBuffer({ resolveWithObject: true });
+  return { width: info.width, height: info.height, data: new Uint8Array(data) };
 }
 
 export const madePicture = (width = 900, height = 640, spacing = 14): Promise<Buffer> =>

@@ -13,7 +13,7 @@ export function Closeness({ comparison }: { comparison: Comparison }) {
   const own = comparison.ownInvention;
   return (
     <section className="mt-1">
-      <p className="text-lg">{say('compare.closeness', { closeness: figure(comparison.closeness.overall), own: figure(own) })}</p>
+      <p className="text-lg">{say('compare.closeness', { closeness: figure(comparison.closeness.overall ?? 0), own: figure(own) })}</p>
       <p className="text-sm">{say(`compare.layout.${own < 25 ? 'near' : own > 60 ? 'own' : 'between'}`)}</p>
       <dl className="mt-2 grid grid-cols-[6rem_1fr_2rem] items-center gap-x-2 text-sm">
         {groups

@@ -28,6 +28,8 @@ interface Props {
   works: MarksWork[];
   work: MarksWork;
   ground: number[] | null;
+  /** Width of the picture proper, px. */
+  properWidth: number;
   overall: Reading | null;
   edges: { outlined: number; sharp: number; soft: number; lost: number } | null;
   /** What else is told of the whole work: surface, colour against line, finish. */
@@ -51,7 +53,7 @@ export function MarksBench(props: Props) {
   return <Reader key={props.work.id} {...props} />;
 }
 
-function Reader({ studyId, works, work, ground, overall, edges, surface, shares, rules }: Props) {
+function Reader({ studyId, works, work, ground, properWidth, overall, edges, surface, shares, rules }: Props) {
   const say = useSay();
   const looking = useLooking();
   const { act, problem } = useAct();
@@ -72,7 +74,7 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
       }
       busy.current = true;
       try {
-        setLive(await readingWorker().patch(url, wanted, ground, work.widthMm === null ? null : work.widthMm / work.pictureWidth));
+        setLive(await readingWorker().patch(url, wanted, ground, properWidth, work.widthMm));
         setFailed(null);
       } catch (error) {
         setFailed(problemOf(error));
@@ -84,7 +86,7 @@ function Reader({ studyId, works, work, ground, overall, edges, surface, shares,
       }
     };
     void read(rect);
-  }, [rect, url, ground, work.widthMm, work.pictureWidth]);
+  }, [rect, url, ground, work.widthMm, properWidth]);
   const clamp = (r: Rect): Rect => {
     const w = Math.max(40, Math.min(work.pictureWidth, 640, Math.round(r[2])));
     const h = Math.max(40, Math.min(work.pictureHeight, 640, Math.round(r[3])));

@@ -25,8 +25,8 @@ export const proportion = {
     bottom: 'von unten',
     square: 'Feld',
     fold: 'Falz',
-    squareAt: '{column, number} quer, {row, number} hinunter',
-    foldAt: '{column, number} quer, {row, number} hinunter',
+    squareAt: 'Spalte {column, number}, Zeile {row, number}',
+    foldAt: 'Spalte {column, number}, Zeile {row, number}',
   },
 } as const;
 

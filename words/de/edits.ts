@@ -54,5 +54,7 @@ export const edits = {
     group: 'Gruppe',
     foil: 'Gegenhalten',
     impressions: 'erste Eindrücke',
+    frame: 'das Bild ohne Passepartout',
+    leftOut: 'ausgelassene Stellen',
   },
 } as const;

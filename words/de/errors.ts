@@ -117,6 +117,8 @@ export const errors = {
     students: 'Eine Klasse fasst höchstens 60 Personen.',
     steps: 'Ein Plan fasst höchstens 24 Schritte.',
   },
+  frame: 'Der Rahmen muss aus x, y, Breite und Höhe in px bestehen, im Bild liegen und in jeder Richtung mindestens 16 px messen.',
+  leftOut: 'Ausgelassene Stellen sind höchstens {outlines, number} Umrisse aus 3 bis {corners, number} Ecken mit je zwei Zahlen.',
   crop: 'Der Rahmen muss im Bild liegen und in jeder Richtung mindestens 16 px messen.',
   quarters: 'Bitte um Viertel drehen: 0, 90, 180 oder 270.',
   template: 'Diese Art von Punkten gibt es nicht.',

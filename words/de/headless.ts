@@ -17,6 +17,8 @@ export const headless = {
   aligned: 'Maßstab {scale}, gedreht {rotation}°, verschoben {x}, {y} px; mittlere Abweichung {rms} px',
   recipe: '{deltaE}  {hex}  {parts}',
   difference: 'ΔE00 {n}',
+  tooPoor:
+    '{path} zeigt nicht einmal ein Drittel der Einzelheiten, die die anderen Werke meist zeigen; seine Strichführung wird ausgelassen',
   warning: 'Warnung: {words}',
   jsonTwice: '--json wurde mehr als einmal angegeben',
   noFile: '{what}: {path}: es gibt keine solche Datei, oder sie lässt sich nicht lesen',

@@ -77,7 +77,7 @@ export const cautions = {
   acrylic: 'Acryl geht nicht mehr heraus, wenn es trocken ist: Schürzen an, Pinsel nie trocknen lassen.',
   roller: 'Finger weg von Walzen und Pressen; Druckfarbe macht Flecken: Schürzen an.',
   labels:
-    'Etiketten und Sicherheitsdatenblätter lesen; auf ASTM D-4236 oder EN 71 achten, wie die örtlichen Regeln es verlangen. Schulordnung und örtliche Vorschriften gehen vor.',
+    'Etiketten und Sicherheitsdatenblätter lesen; auf ASTM D-4236 oder EN 71 achten, je nachdem, was die örtlichen Regeln verlangen. Schulordnung und örtliche Vorschriften gehen vor.',
   photographs: 'Fotos von Arbeiten: keine vollen Namen, Einwilligung, wie die Schule sie verlangt, nichts verlässt diesen Rechner.',
 } as const;
 

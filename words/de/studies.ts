@@ -58,7 +58,7 @@ export const sheets = {
 export const classes = {
   title: 'Klassen',
   none: 'Noch keine Klasse. Eine Studie kommt auch ohne aus: eine Person studiert allein.',
-  at: 'an {school}',
+  at: '({school})',
   students: '{n, plural, one {# Person} other {# Personen}}',
   new: 'Neue Klasse',
   name: 'Name',
@@ -74,7 +74,7 @@ export const cupboard = {
   none: 'Noch keine Farben.',
   tint: 'Aufhellung {paint, number} : {white, number}',
   labels:
-    'Auf jeder Tube nach ASTM D-4236 oder EN 71 sehen, wie die örtlichen Regeln es verlangen, und dem Etikett und der Schulordnung folgen.',
+    'Auf jeder Tube nach ASTM D-4236 oder EN 71 achten, je nachdem, was die örtlichen Regeln verlangen, und dem Etikett und der Schulordnung folgen.',
 } as const;
 
 export const settings = {

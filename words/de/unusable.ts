@@ -61,5 +61,8 @@ export const unusable = {
   steps: 'steps: bitte mindestens eine Technik wählen',
   technique: 'steps: es gibt keine Technik „{name}“',
   period: 'minutes: ein Abschnitt von {length, number} Minuten lässt keine Zeit zum Arbeiten; bitte mindestens {least, number} geben',
+  frame:
+    'frame: „{frame}“ liegt nicht im Bild, das {width, number} mal {height, number} px groß ist, oder misst an einer Seite unter {least, number} px',
+  allLeftOut: 'ausgelassen: vom Bild bleibt nichts zu lesen; lass weniger davon aus',
   patch: 'patch {patch} liegt nicht im Bild, das {width, number} mal {height, number} px groß ist',
 } as const;

@@ -54,5 +54,7 @@ export const edits = {
     group: 'group',
     foil: 'foil',
     impressions: 'first impressions',
+    frame: 'the picture without its mount',
+    leftOut: 'places left out',
   },
 } as const;

@@ -103,6 +103,8 @@ export const errors = {
     students: 'A class holds at most 60 students.',
     steps: 'A plan holds at most 24 steps.',
   },
+  frame: 'The frame must be x, y, width and height in px, lie inside the picture, and be at least 16 px each way.',
+  leftOut: 'Places left out are at most {outlines, number} outlines of 3 to {corners, number} corners, each two numbers.',
   crop: 'The cropping frame must lie inside the picture and be at least 16 px each way.',
   quarters: 'Turn by quarters: 0, 90, 180 or 270.',
   template: 'There is no such kind of points.',

@@ -18,6 +18,7 @@ export const headless = {
   recipe: '{deltaE}  {hex}  {parts}',
   difference: 'ΔE00 {n}',
   warning: 'warning: {words}',
+  tooPoor: '{path} shows under a third of the detail that the other works mostly show; its marks are left out',
   jsonTwice: '--json was given more than once',
   noFile: '{what}: {path}: there is no such file, or it cannot be read',
   noPictureFile: '{path}: there is no such file, or it cannot be read',

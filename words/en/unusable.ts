@@ -61,5 +61,8 @@ export const unusable = {
   steps: 'steps: choose at least one technique',
   technique: 'steps: there is no technique “{name}”',
   period: 'minutes: a period of {length, number} minutes leaves no time to work; give at least {least, number}',
+  frame:
+    'frame: “{frame}” does not lie inside the picture, which is {width, number} by {height, number} px, or is under {least, number} px along a side',
+  allLeftOut: 'left out: nothing of the picture is left to read; leave less of it out',
   patch: 'patch {patch} does not lie inside the picture, which is {width, number} by {height, number} px',
 } as const;

@@ -77,10 +77,20 @@ const api = {
     const picture = shown(posterise(L, read));
     return transfer({ ...picture, steps: read }, [picture.rgba.buffer]);
   },
-  async patch(url: string, rect: Rect, ground: number[] | null, mmPerPixel: number | null): Promise<{ reading: Reading; ms: number }> {
+  /** `properWidth` px of the picture proper are `widthMm`. */
+  async patch(
+    url: string,
+    rect: Rect,
+    ground: number[] | null,
+    properWidth: number,
+    widthMm: number | null,
+  ): Promise<{ reading: Reading; ms: number }> {
     const image = await open(url);
     const begun = performance.now();
-    const reading = measurePatch(image, rect, ground, mmPerPixel);
+    const reading = measurePatch(image, rect, ground, {
+      pictureWidth: properWidth,
+      mmPerPixel: widthMm === null ? null : widthMm / properWidth,
+    });
     return { reading, ms: performance.now() - begun };
   },
   /** The reference bent so that `reference` points (px of a width × height frame) stand at `bent`; long side `side` px. */

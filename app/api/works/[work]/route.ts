@@ -7,7 +7,7 @@ import { removeWork, updateWork } from '@/server/studies/works';
 /** A work and its readings; `profile` is null until they have been taken. */
 export const GET = handle(async ({ teacher, params }) => {
   const work = await workOf(teacher.id, params.work);
-  return { work, profile: await profileOf(work.pictureId, work.widthMm) };
+  return { work, profile: await profileOf(work) };
 });
 
 export const PATCH = handle(async ({ teacher, request, params }) => {

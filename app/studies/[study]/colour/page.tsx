@@ -30,7 +30,7 @@ export default async function ColourPage({
     widthMm: w.widthMm,
   }));
   const work = slim.find((w) => w.id === wanted) ?? slim[0];
-  const reading = await profileOf(work.pictureId, work.widthMm);
+  const reading = await profileOf(work);
   const read = reading && {
     palette: reading.profile.palette,
     ground: reading.profile.ground,

@@ -23,7 +23,7 @@ export default async function MarksPage({
   if (!works.length) return <NoWorks studyId={study} />;
   const wanted = (await searchParams).work;
   const work = works.find((w) => w.id === wanted) ?? works[0];
-  const reading = await profileOf(work.pictureId, work.widthMm);
+  const reading = await profileOf(work);
   const shares = MARK_KINDS.map((k): [typeof k, number] => [k, reading?.profile.features[`marks.share.${k}`]?.value ?? 0]).sort(
     (a, b) => b[1] - a[1],
   );
@@ -43,6 +43,7 @@ export default async function MarksPage({
       works={slim}
       work={slim.find((w) => w.id === work.id)!}
       ground={reading?.profile.ground?.lab ?? null}
+      properWidth={reading?.frame[2] ?? work.pictureWidth}
       overall={reading?.profile.marks.overall ?? null}
       edges={reading?.profile.edges ?? null}
       surface={reading ? tellSurface(reading.profile.features, reading.kinds, work.widthMm) : []}

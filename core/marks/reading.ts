@@ -186,6 +186,9 @@ const WIDE = 0.2;
 /** Share of the worked area that must be hatched before the whole picture has a spacing, and be in strokes before they are told of. */
 const [LEAST_HATCHED, LEAST_STROKED] = [0.08, 0.08];
 
+/** Fewer strokes than this in a whole picture say nothing of how it is drawn. */
+const LEAST_STROKES = 20;
+
 /** Fewer worked tiles than this say nothing of what shares the kinds have in a picture, and how its strokes run. */
 const LEAST_TILES = 8;
 
@@ -359,7 +362,8 @@ function summarise(
         )
       : null;
   const widthReading = width && { px: width[0], thin: width[1], thick: width[2] };
-  const followedStrokes = stroked ? lengthReading(strokes, widthReading, scale) : { strokeLength: null, straightness: null };
+  const followedStrokes =
+    stroked && strokes.length >= LEAST_STROKES ? lengthReading(strokes, widthReading, scale) : { strokeLength: null, straightness: null };
   // A few hatched places in a picture of washes say nothing of how the whole is hatched.
   const spacing = windows.spacing.length >= 2 && sharesOf(HATCHED, shares) >= LEAST_HATCHED ? median(windows.spacing) : null;
   const detail = active.map((t) => t.detail);

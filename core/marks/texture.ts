@@ -43,7 +43,7 @@ interface Texture {
   detail: Record<(typeof TEXTURE_DETAIL)[number], number>;
   /** Detail in colour over detail in light. */
   colour: Record<(typeof TEXTURE_COLOUR)[number], number>;
-  /** Cube root of the mean cube over the root mean square: over 0 for dark marks on light, under 0 for light on dark. */
+  /** Skewness, its inverse hyperbolic sine: over 0 for dark marks on light, under 0 for light on dark. */
   dark: Record<(typeof TEXTURE_DARK)[number], number>;
   /** Share without any change of colour. */
   even: number;
@@ -78,7 +78,7 @@ function textureFrom(windows: readonly TextureSums[], least: number): Texture | 
   if (n < least) return null;
   const rms = (k: number) => Math.sqrt(total((w) => w.light[k]) / n);
   const colour = (k: number) => Math.sqrt(total((w) => w.colour[k]) / n) / Math.max(0.1, rms(k));
-  const dark = (k: number) => -Math.cbrt(total((w) => w.cubes[k]) / n) / Math.max(0.1, rms(k));
+  const dark = (k: number) => -Math.asinh(total((w) => w.cubes[k]) / n / Math.max(0.1, rms(k)) ** 3);
   return {
     detail: { fine: rms(FINE), small: rms(SMALL), broad: rms(BROAD) },
     colour: { small: colour(SMALL), large: colour(LARGE) },

@@ -29,7 +29,7 @@ import { readingSpread } from './readingError';
 import { atRung, Resolution, Rung } from './scale';
 
 /** Raised whenever the same picture would read, or be compared, differently. */
-export const PROFILE_VERSION = 6;
+export const PROFILE_VERSION = 7;
 
 const FORM_SIDE = 1024;
 const MARK_SIDE = 4096;

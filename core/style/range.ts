@@ -26,6 +26,12 @@ export function featureDifference(spec: Pick<FeatureSpec, 'axial'>, a: number, b
 }
 
 /**
+ * The usual spread is known from many works of ten hands: a range's tails are at least those of so many degrees of freedom. With
+ * only those of its own few works, nothing could ever be told of a master of whom one postcard is at hand.
+ */
+const LEAST_DF = 20;
+
+/**
  * Range from the values of a master's works; null for none. Their variance is moderated by the usual one of a hand (Smyth
  * 2004), from which alone one work has its range. Around a first value for axial features.
  */
@@ -43,8 +49,8 @@ export function rangeOf(name: string, works: readonly Feature[], priors: Priors 
   const [middle, unit] = [unscaled(spec, centre), known[0].unit];
   const { within, weight } = priors[name] ?? { ...UNKNOWN, within: spec.typical ?? UNKNOWN.within };
   const usual = Math.max(within, spec.typical ?? 0, scaledSpread(spec, middle, readingSpread(name, unit, middle))) ** 2;
-  const df = n - 1 + weight;
-  return { spec, centre, sd: Math.sqrt((squares + weight * usual) / df), df, readingVariance, works: n };
+  const pooled = n - 1 + weight;
+  return { spec, centre, sd: Math.sqrt((squares + weight * usual) / pooled), df: Math.max(LEAST_DF, pooled), readingVariance, works: n };
 }
 
 /**

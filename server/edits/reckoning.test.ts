@@ -106,7 +106,31 @@ test('corners ask for squaring up, first of all; a removed piece for nothing, an
   expect([await undo(), await redo()]).toEqual([COMPARE, []]);
 });
 
-test('notes and rules ask for nothing', async () => {
+test('a frame and places left out ask for measuring, and a frame outside the picture is refused', async () => {
+  expect(await asking(() => change({ frame: [10, 10, 300, 200] }))).toEqual(MEASURE);
+  expect((await workOf(teacher, work)).place).not.toBe('');
+  const left: [number, number][] = [
+    [20, 20],
+    [60, 20],
+    [60, 60],
+  ];
+  expect(await asking(() => change({ leftOut: [left] }))).toEqual(MEASURE);
+  expect(await undo()).toEqual(MEASURE);
+  expect(await workOf(teacher, work)).toMatchObject({ frame: [10, 10, 300, 200], leftOut: null });
+  await expect(change({ frame: [400, 10, 300, 200] })).rejects.toMatchObject({ status: 400, field: 'frame' });
+  // As it was, it is read as it was.
+  expect(await asking(() => change({ frame: null }))).toEqual(MEASURE);
+  expect((await workOf(teacher, work)).place).toBe('');
+});
+
+test('a rule about a reading is part of the comparison; its words are not', async () => {
+  const rule = { kind: 'feature', feature: 'marks.spacing', sentence: 'X.', evidence: '' } as const;
+  expect(await asking(() => addRule(teacher, study, rule))).toEqual(COMPARE);
+  expect(await asking(() => addRule(teacher, study, { ...rule, sentence: 'Y.' }))).toEqual([]);
+  expect([await undo(), await undo()]).toEqual([[], COMPARE]);
+});
+
+test('notes and sentences a person answers ask for nothing', async () => {
   expect(await asking(() => noteFinding(teacher, piece, { feature: 'marks.spacing', setAside: true, note: '', version: 0 }))).toEqual([]);
   expect(await asking(() => addRule(teacher, study, { kind: 'never', feature: '', sentence: 'X.', evidence: '' }))).toEqual([]);
   expect(await undo()).toEqual([]);

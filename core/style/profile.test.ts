@@ -1,0 +1,68 @@
+/** A profile's frame, left-out places and scale. */
+import sharp from 'sharp';
+import { drawnPicture, rasterOf } from '../../tests/support/pictures';
+import { Point, RgbImage } from '../raster/image';
+import { measurePicture } from './profile';
+
+const raw = ({ width, height, data }: RgbImage) => sharp(Buffer.from(data), { raw: { width, height, channels: 3 } });
+let image: RgbImage;
+beforeAll(async () => {
+  image = await rasterOf(drawnPicture(900, 640, 14));
+});
+
+test('the frame given is all that is read: as if the rest had been cut away', async () => {
+  const cut = await rasterOf(raw(image).extract({ left: 60, top: 40, width: 700, height: 560 }));
+  const framed = measurePicture(image, { frame: [60, 40, 700, 560], widthMm: 200 });
+  const alone = measurePicture(cut, { frame: [0, 0, 700, 560], widthMm: 200 });
+  expect(framed.frame).toEqual([60, 40, 700, 560]);
+  expect(framed.profile).toEqual(alone.profile);
+  // The scale is that of the frame.
+  expect(framed.profile.marks.overall.spacing!.mm! / framed.profile.marks.overall.spacing!.px).toBeCloseTo(200 / 700, 9);
+});
+
+test('a frame outside the picture or next to nothing is refused by name', () => {
+  for (const frame of [
+    [-5, 0, 100, 100],
+    [0, 0, 2000, 100],
+    [10, 10, 4, 300],
+  ] as const)
+    expect(() => measurePicture(image, { frame })).toThrow(expect.objectContaining({ message: expect.stringContaining('frame') }));
+});
+
+test('a place left out counts for nothing: its colour, its marks and its darkness are gone, the rest reads as before', () => {
+  const { profile: whole } = measurePicture(image, {});
+  // The red field, with a little round it.
+  const outline: Point[] = [
+    [112, 112],
+    [280, 112],
+    [280, 240],
+    [112, 240],
+  ];
+  const { profile: without } = measurePicture(image, { leftOut: [outline] });
+  const red = (p: typeof whole) => p.palette.filter((e) => e.lch[1] > 30).reduce((s, e) => s + e.share, 0);
+  expect(red(whole)).toBeGreaterThan(0.02);
+  expect(red(without)).toBe(0);
+  expect(without.palette.reduce((s, e) => s + e.share, 0)).toBeCloseTo(1, 6);
+  expect(Math.abs(without.marks.overall.spacing!.px / whole.marks.overall.spacing!.px - 1)).toBeLessThan(0.02);
+  expect(without.chroma.mean).toBeLessThan(whole.chroma.mean - 0.5);
+});
+
+test('all left out is an error that says so', () => {
+  const outline: Point[] = [
+    [-10, -10],
+    [2000, -10],
+    [2000, 2000],
+    [-10, 2000],
+  ];
+  expect(() => measurePicture(image, { leftOut: [outline] })).toThrow(
+    expect.objectContaining({ message: expect.stringContaining('allLeftOut') }),
+  );
+});
+
+test('at one rung an enlarged picture reads like its original', async () => {
+  const enlarged = await rasterOf(raw(image).resize(1800, null, { kernel: 'cubic' }));
+  const rung = { per: 'mm', px: 3 } as const;
+  const [a, b] = [image, enlarged].map((i) => measurePicture(i, { widthMm: 300, rung }).profile.features);
+  for (const name of ['marks.spacing', 'marks.lineWidth', 'marks.smallDetail', 'marks.coverage', 'value.mean'])
+    expect(Math.abs(b[name].value! / a[name].value! - 1)).toBeLessThan(0.1);
+});

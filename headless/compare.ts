@@ -1,63 +1,18 @@
 /** `compare`: a piece held against a master's works. */
 import { figure, message, several, typed } from '../core/message';
-import type { Rect } from '../core/raster/image';
-import { compare, Measured, withoutMarks } from '../core/style/compare';
+import { compare, Measured } from '../core/style/compare';
 import { FeatureGroup } from '../core/style/features';
-import { measurePicture, ProfileOptions, resolutionOf } from '../core/style/profile';
-import { oneScale, ownRung, Resolution, Rung } from '../core/style/scale';
+import { oneScale, ownRung } from '../core/style/scale';
 import { groupName, sayFinding } from '../core/style/words';
 import { Say } from '../words/say';
-import { landmarksFor, ReadText } from './measure';
+import { askedAs, Known, known, measured } from './known';
+import type { ReadText } from './measure';
 import { last, number, Words } from './options';
-import { openPicture } from './picture';
 import { Unusable } from './unusable';
-
-interface Asked {
-  path: string;
-  widthMm: number | null;
-  landmarks?: string;
-}
-
-/** Sources in order, with the width and landmarks that follow each. */
-function askedSources(words: Words): Asked[] {
-  const out: Asked[] = [];
-  for (const { name, value } of words.options) {
-    if (name === 'source') out.push({ path: value, widthMm: null });
-    if (name !== 'source-width-mm' && name !== 'source-landmarks') continue;
-    const before = out.at(-1);
-    if (!before) throw new Unusable('follows', { name: typed(name) });
-    if (name === 'source-width-mm') before.widthMm = number(name, value, 1, 20000);
-    else before.landmarks = value;
-  }
-  return out;
-}
-
-interface Known extends Resolution {
-  path: string;
-  frame: Rect;
-  landmarks: ProfileOptions['landmarks'];
-}
-
-/** What decides the scale a picture is compared at; the picture itself is opened again to be read, so that one at a time is held. */
-async function known(asked: Asked, what: string, read: ReadText): Promise<Known> {
-  const { image } = await openPicture(asked.path);
-  const landmarks = await landmarksFor(asked.landmarks, `--${what}-landmarks`, image, read);
-  return { path: asked.path, landmarks, ...resolutionOf(image, { widthMm: asked.widthMm }) };
-}
-
-async function measured({ path, ...options }: Known, rung: Rung, marks = true): Promise<Measured> {
-  const { profile, layout } = measurePicture((await openPicture(path)).image, { ...options, rung });
-  return {
-    features: marks ? profile.features : withoutMarks(profile.features),
-    palette: profile.palette,
-    layout,
-    widthMm: options.widthMm,
-  };
-}
 
 export async function compareFiles(words: Words, read: ReadText, say: Say): Promise<{ json: unknown; plain: string }> {
   if (words.positional.length) throw new Unusable('notUnderstood', { word: typed(words.positional[0]) });
-  const sources = askedSources(words);
+  const sources = askedAs('source', words);
   const path = last(words, 'piece');
   const as = last(words, 'as') ?? 'original';
   if (!sources.length) throw new Unusable('missingMore', { name: typed('source'), remedy: 'source' });

@@ -29,13 +29,20 @@ const file = (name: string, content: string | Buffer): string => {
   return path;
 };
 
-let picture: string;
-beforeAll(async () => {
-  const lines = Array.from({ length: 60 }, (_, i) => `<path d="M ${40 + i * 12} 380 l 90 -300" stroke="#223" stroke-width="2.5"/>`).join(
-    '',
-  );
+const hatched = (gap: number): Sharp => {
+  const lines = Array.from(
+    { length: Math.round(720 / gap) },
+    (_, i) => `<path d="M ${40 + i * gap} 380 l 90 -300" stroke="#223" stroke-width="2.5"/>`,
+  ).join('');
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="460"><rect width="800" height="460" fill="#e8dcc0"/>${lines}<rect x="20" y="20" width="120" height="60" fill="#2f6f5a"/></svg>`;
-  picture = file('study.png', await sharp(Buffer.from(svg)).png().toBuffer());
+  return sharp(Buffer.from(svg));
+};
+
+let picture: string;
+let other: string;
+beforeAll(async () => {
+  picture = file('study.png', await hatched(12).png().toBuffer());
+  other = file('other.png', await hatched(20).png().toBuffer());
 });
 
 const READING = [
@@ -114,6 +121,26 @@ test('landmarks give proportions and their features', async () => {
   });
   expect(d.features['proportion.heads-tall'].value).toBe(4.5);
   expect(d.features['proportion.arm-length'].value).toBeNull();
+});
+
+test('hand tells what is constant, what varies and what parts it from a foil; of one work its tiles stand for works', async () => {
+  const sources = ['--source', picture, '--source-width-mm', '200', '--source', picture, '--source-width-mm', '200'];
+  const two = await run('hand', ...sources, '--foil', other, '--foil-width-mm', '200', '--foil', other, '--foil-width-mm', '200', '--json');
+  expect(two.code).toBe(0);
+  const d = JSON.parse(two.out);
+  expect(Object.keys(d)).toEqual(['format', 'constant', 'varies', 'parts']);
+  expect(Object.keys(d.constant[0])).toEqual(['group', 'feature', 'unit', 'low', 'mid', 'high', 'constancy', 'words']);
+  for (const trait of d.varies) expect(Object.keys(trait)).toEqual(['group', 'feature', 'unit', 'low', 'mid', 'high', 'words']);
+  expect(Object.keys(d.parts[0])).toEqual(['group', 'feature', 'unit', 'hand', 'foil', 'effect', 'words']);
+  const spacing = d.parts.find((p: { feature: string }) => p.feature === 'marks.spacing');
+  expect(spacing.unit).toBe('mm');
+  expect(spacing.effect).toBeLessThan(0);
+  const one = await run('hand', '--source', picture, '--json');
+  expect(one.code).toBe(0);
+  expect(one.err).toMatch(/only work of its hand/);
+  expect(Object.keys(JSON.parse(one.out))).toEqual(['format', 'constant', 'varies']);
+  const wrong = await run('hand', '--foil-width-mm', '3', '--source', picture);
+  expect(wrong).toMatchObject({ code: 2, out: '', err: expect.stringMatching(/--foil-width-mm: must follow the --foil/) });
 });
 
 test('compare gives closeness, own invention and findings farthest first', async () => {

@@ -45,6 +45,11 @@ const COMMANDS: Record<string, Command> = {
     const { compareFiles } = await import('./compare');
     return { words, outcome: await compareFiles(words, textOf, say) };
   },
+  hand: async (input, say) => {
+    const words = readWords(input, ['source', 'source-width-mm', 'source-landmarks', 'foil', 'foil-width-mm', 'foil-landmarks']);
+    const { handFiles } = await import('./hand');
+    return { words, outcome: await handFiles(words, textOf, say) };
+  },
   mix: async (input, say) => {
     const words = readWords(input, ['target', 'kit']);
     const target = required(words, 'target');

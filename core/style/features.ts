@@ -12,9 +12,9 @@ export type FeatureUnit = 'degrees' | 'ratio' | 'share' | 'mm' | 'permille' | 'L
 
 /**
  * The scale on which equal steps mean equal amounts: as it stands, its logarithm (sizes, ratios), or its log-odds (shares).
- * `from` is what lies too near 0 (and, for shares, 1) to be told apart.
+ * `from` is what lies too near 0 (and, for shares, 1) to be told apart, `within` what a plain value cannot leave.
  */
-type FeatureScale = { as: 'plain' } | { as: 'log'; from: number } | { as: 'logit'; from: number };
+type FeatureScale = { as: 'plain'; within?: readonly [number, number] } | { as: 'log'; from: number } | { as: 'logit'; from: number };
 
 export interface FeatureSpec {
   group: FeatureGroup;
@@ -33,6 +33,7 @@ export interface FeatureSpec {
 }
 
 const PLAIN: FeatureScale = { as: 'plain' };
+const LIGHTNESS: FeatureScale = { as: 'plain', within: [0, 100] };
 const log = (from: number): FeatureScale => ({ as: 'log', from });
 /** Shares of a picture are known to about a fiftieth. */
 const SHARE: FeatureScale = { as: 'logit', from: 0.02 };
@@ -52,7 +53,7 @@ const rows = (group: FeatureGroup, list: readonly Row[]): [string, FeatureSpec][
 export const FEATURES: Readonly<Record<string, FeatureSpec>> = Object.fromEntries([
   ...rows('marks', [
     ['marks.direction', 'degrees', PLAIN, { axial: true }],
-    ['marks.crossing', 'degrees', PLAIN],
+    ['marks.crossing', 'degrees', { as: 'plain', within: [0, 90] }],
     ['marks.coherence', 'ratio', SHARE],
     ['marks.spacing', 'permille', log(0), size],
     ['marks.spacingVariation', 'ratio', log(0.02)],
@@ -76,28 +77,28 @@ export const FEATURES: Readonly<Record<string, FeatureSpec>> = Object.fromEntrie
   ]),
   ...rows('colour', [
     // The same sheet photographed twice differs by so much, here and below.
-    ['colour.groundL', 'L*', PLAIN, { typical: 2 }],
+    ['colour.groundL', 'L*', LIGHTNESS, { typical: 2 }],
     ['colour.groundChroma', 'C*', log(2), { typical: 0.15 }],
     ['colour.count', 'count', log(0)],
     ['colour.chroma', 'C*', log(1), { family: 'colour.chroma' }],
     ['colour.chromaHigh', 'C*', log(1), { family: 'colour.chroma' }],
     ['colour.warm', 'share', SHARE, { family: 'colour.warmth' }],
     ['colour.cool', 'share', SHARE, { family: 'colour.warmth' }],
-    ['colour.balance', 'ratio', PLAIN, { family: 'colour.warmth' }],
+    ['colour.balance', 'ratio', { as: 'plain', within: [-1, 1] }, { family: 'colour.warmth' }],
     ['colour.accent', 'share', { as: 'logit', from: 0.001 }],
   ]),
   ...rows('value', [
-    ['value.mean', 'L*', PLAIN, { family: 'value.tones', typical: 2 }],
-    ['value.dark', 'L*', PLAIN, { family: 'value.ends', typical: 2 }],
-    ['value.light', 'L*', PLAIN, { family: 'value.ends', typical: 1.5 }],
-    ['value.range', 'L*', PLAIN, { family: 'value.ends', typical: 2 }],
+    ['value.mean', 'L*', LIGHTNESS, { family: 'value.tones', typical: 2 }],
+    ['value.dark', 'L*', LIGHTNESS, { family: 'value.ends', typical: 2 }],
+    ['value.light', 'L*', LIGHTNESS, { family: 'value.ends', typical: 1.5 }],
+    ['value.range', 'L*', LIGHTNESS, { family: 'value.ends', typical: 2 }],
     ['value.darkShare', 'share', SHARE, { family: 'value.tones' }],
     ['value.lightShare', 'share', SHARE, { family: 'value.tones' }],
     ['value.focusContrast', 'L*', log(1)],
   ]),
   ...rows('composition', [
-    ['composition.centreX', 'ratio', PLAIN],
-    ['composition.centreY', 'ratio', PLAIN],
+    ['composition.centreX', 'ratio', { as: 'plain', within: [0, 1] }],
+    ['composition.centreY', 'ratio', { as: 'plain', within: [0, 1] }],
     ['composition.coverage', 'share', SHARE, { family: 'composition.extent' }],
     ['composition.margin', 'ratio', log(0.02), { family: 'composition.extent' }],
     ['composition.envelope', 'ratio', SHARE],
@@ -124,7 +125,7 @@ export function scaled({ scale }: Pick<FeatureSpec, 'scale'>, v: number): number
 
 /** The value that stands there on its feature's scale; what cannot be (a share under 0 or over 1) is cut. */
 export function unscaled({ scale }: Pick<FeatureSpec, 'scale'>, u: number): number {
-  if (scale.as === 'plain') return u;
+  if (scale.as === 'plain') return scale.within ? Math.min(scale.within[1], Math.max(scale.within[0], u)) : u;
   if (scale.as === 'log') return Math.max(0, Math.exp(u) - Math.max(scale.from, 1e-9));
   const odds = Math.exp(-Math.abs(u));
   const v = u > 0 ? (1 + scale.from - scale.from * odds) / (1 + odds) : ((1 + scale.from) * odds - scale.from) / (1 + odds);

@@ -1,6 +1,6 @@
 /** Knows what is said of a reading or a finding: which sentence, and what stands in it. */
 import { amount, Amount, AmountUnit, Figure, figure, Message, message, Typed, typed, Values } from '../message';
-import type { FeatureGroup, FeatureUnit } from './features';
+import { FeatureGroup, featureSpec, FeatureUnit } from './features';
 
 export const FIELD_ROWS = ['upper', 'middle', 'lower'] as const;
 export const FIELD_COLUMNS = ['left', 'middle', 'right'] as const;
@@ -96,6 +96,44 @@ export const nextStep = ({ feature, distance }: Pick<Said, 'feature' | 'distance
 
 /** Title of a feature for lists and charts. */
 export const featureTitle = (feature: string): Message => message(`${keyOf(feature)}.title`, whereOf(feature));
+
+interface SaidTrait {
+  feature: string;
+  unit: FeatureUnit;
+  low: number;
+  mid: number;
+  high: number;
+}
+
+/** What stays or changes from work to work of a hand, as a sentence with its range where that can be told. */
+export function sayTrait({ feature, unit, low, high }: SaidTrait, as: 'constant' | 'varies'): Message {
+  // Strokes that may run any way have no range.
+  const anyWay = featureSpec(feature)?.axial && high - low >= 90;
+  const [from, to] = [low, high].map((v) => (anyWay ? null : valueWithUnit(feature, v, unit)));
+  const title = featureTitle(feature);
+  return from && to ? message(`hand.${as}.range`, { title, from, to }) : message(`hand.${as}.plain`, { title });
+}
+
+/** What parts a hand from another, as a sentence. */
+export function sayParting({
+  feature,
+  unit,
+  hand,
+  foil,
+  effect,
+}: {
+  feature: string;
+  unit: FeatureUnit;
+  hand: { mid: number };
+  foil: { mid: number };
+  effect: number;
+}): Message {
+  const [here, there] = [hand.mid, foil.mid].map((v) => valueWithUnit(feature, v, unit));
+  const title = featureTitle(feature);
+  return here && there
+    ? message('hand.parts.pair', { title, here, there })
+    : message('hand.parts.plain', { title, more: effect > 0 ? 'yes' : 'no', much: Math.abs(effect) > 3 ? 'much' : 'some' });
+}
 
 export const groupName = (group: FeatureGroup): Message => message(`groups.${group}`);
 

@@ -449,3 +449,19 @@ export const groups = {
   value: 'Helligkeit',
   composition: 'Anordnung',
 } as const;
+
+/** Was von Werk zu Werk einer Hand bleibt oder wechselt, und was sie von einer anderen trennt. */
+export const hand = {
+  constant: {
+    range: '{title}: bleibt von Werk zu Werk, von {from} bis {to}.',
+    plain: '{title}: bleibt von Werk zu Werk.',
+  },
+  varies: {
+    range: '{title}: wechselt von Werk zu Werk, von {from} bis {to}.',
+    plain: '{title}: wechselt von Werk zu Werk.',
+  },
+  parts: {
+    pair: '{title}: {here}, bei der anderen Hand {there}.',
+    plain: '{title}: {much, select, much {viel } other {}}{more, select, yes {mehr} other {weniger}} als bei der anderen Hand.',
+  },
+};

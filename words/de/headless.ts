@@ -17,6 +17,8 @@ export const headless = {
   aligned: 'Maßstab {scale}, gedreht {rotation}°, verschoben {x}, {y} px; mittlere Abweichung {rms} px',
   recipe: '{deltaE}  {hex}  {parts}',
   difference: 'ΔE00 {n}',
+  tiles:
+    '{path} ist hier das einzige Werk seiner Hand; seine sechs Teile stehen für Werke, und was von Werk zu Werk wechselt, ist nicht zu sehen',
   tooPoor:
     '{path} zeigt nicht einmal ein Drittel der Einzelheiten, die die anderen Werke meist zeigen; seine Strichführung wird ausgelassen',
   warning: 'Warnung: {words}',
@@ -29,8 +31,9 @@ export const headless = {
   noCommand: '{name}: es gibt keinen solchen Befehl',
   twoColours: 'colour-difference: bitte zwei Farben angeben, jede als L,a,b',
   manyPoints: '--polygon: mehr als 20000 Punkte; bitte weniger angeben',
-  follows: '--{name}: muss auf das --source folgen, zu dem es gehört',
+  follows: '--{name}: muss auf das --{what} folgen, zu dem es gehört',
   notUnderstood: 'compare: „{word}“ wird nicht verstanden; bitte Werke mit --source und die Arbeit mit --piece nennen',
+  notUnderstoodHand: 'hand: „{word}“ wird nicht verstanden; bitte Werke mit --source und Werke einer anderen Hand mit --foil nennen',
   as: '--as: „{as}“ muss copy oder original sein',
   pointOutside:
     '{what}: der Punkt „{name}“ bei {x}, {y} liegt weit außerhalb des Bildes, das {width, number} mal {height, number} px groß ist',

@@ -454,3 +454,19 @@ export const groups = {
   value: 'Values',
   composition: 'Placing',
 } as const;
+
+/** What stays or changes from work to work of a hand, and what parts it from another. */
+export const hand = {
+  constant: {
+    range: '{title}: steady from work to work, from {from} to {to}.',
+    plain: '{title}: steady from work to work.',
+  },
+  varies: {
+    range: '{title}: changes from work to work, from {from} to {to}.',
+    plain: '{title}: changes from work to work.',
+  },
+  parts: {
+    pair: '{title}: {here}, in the other hand {there}.',
+    plain: '{title}: {much, select, much {much } other {}}{more, select, yes {more} other {less}} than in the other hand.',
+  },
+};

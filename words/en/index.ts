@@ -3,7 +3,7 @@ import { background, app, bench, deleting, shared, signIn, steps, trouble } from
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
 import { edits } from './edits';
 import { errors } from './errors';
-import { features, fields, groups } from './features';
+import { features, fields, groups, hand } from './features';
 import { headless } from './headless';
 import { kinds } from './kinds';
 import { amounts, cautions, drying, hints, items, order, schedule } from './lesson';
@@ -36,6 +36,7 @@ export const en = {
   features: { ...features, proportion: proportions },
   fields,
   groups,
+  hand,
   hanging,
   headless,
   hints,

@@ -13,6 +13,7 @@ const HELP = `Old Hand: the measured study of a master's style
   ./oldhand measure PICTURE …                           a picture's profile
   ./oldhand rectify PHOTO --paper WxH --out OUT.png …   a photograph of a sheet, squared up and evened out
   ./oldhand compare --source S … --piece P              a piece held against a master's works
+  ./oldhand hand --source S … [--foil F …]              what is constant in a hand, what varies, what parts two
   ./oldhand mix --target HEX --kit KIT.json             recipes for a colour from a paint kit
   ./oldhand colour-difference LAB LAB                   CIEDE2000 of two colours, each L,a,b
   ./oldhand fit-shapes --polygon "x,y x,y …"            basic shapes for an outline, best first

@@ -3,34 +3,14 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { SAMPLE_HANDS } from '../../atelier/hands';
-import { RgbImage } from '../../core/raster/image';
-import { Measured } from '../../core/style/compare';
-import { measurePicture, resolutionOf } from '../../core/style/profile';
-import { oneScale, OneScale, Resolution, Rung, rungName } from '../../core/style/scale';
+import { oneScale, OneScale } from '../../core/style/scale';
+import { Measurer, measurer } from '../support/measured';
 import { rasterOf } from '../support/pictures';
 
-export interface Piece {
+export interface Piece extends Measurer {
   name: string;
   /** Which hand it is by; null for one nobody else here is by. */
   hand: string | null;
-  resolution: Resolution;
-  /** Measured at a rung; kept, since many comparisons ask for the same. */
-  at: (rung: Rung) => Measured;
-}
-
-function pieceOf(name: string, hand: string | null, image: RgbImage, widthMm: number | null): Piece {
-  const resolution = resolutionOf(image, { widthMm });
-  const kept = new Map<string, Measured>();
-  const at = (rung: Rung): Measured => {
-    const key = rungName(rung);
-    const known = kept.get(key);
-    if (known) return known;
-    const { profile, layout } = measurePicture(image, { ...resolution, rung });
-    const measured = { features: profile.features, palette: profile.palette, layout, widthMm };
-    kept.set(key, measured);
-    return measured;
-  };
-  return { name, hand, resolution, at };
 }
 
 /** The first `many` works of each invented hand. */
@@ -39,7 +19,7 @@ export async function drawnHands(many: number): Promise<Piece[]> {
   for (const hand of SAMPLE_HANDS)
     for (const work of hand.works.slice(0, many)) {
       const { image } = await hand.draw(work, 4);
-      out.push(pieceOf(work.title, hand.key, image, work.widthMm));
+      out.push({ name: work.title, hand: hand.key, ...measurer(image, work.widthMm) });
     }
   return out;
 }
@@ -51,7 +31,7 @@ export async function realPictures(folder: string): Promise<Piece[]> {
     .filter((f) => /\.(jpe?g|png)$/i.test(f))
     .sort()) {
     const image = await rasterOf(sharp(join(folder, file)));
-    out.push(pieceOf(file, /^hand-([a-z])-/.exec(file)?.[1] ?? null, image, null));
+    out.push({ name: file, hand: /^hand-([a-z])-/.exec(file)?.[1] ?? null, ...measurer(image, null) });
   }
   return out;
 }

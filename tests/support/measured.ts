@@ -1,16 +1,28 @@
 /** Pictures measured as comparison needs them. */
 import { Measured } from '../../core/style/compare';
 import { measurePicture, resolutionOf } from '../../core/style/profile';
-import { oneScale, Rung } from '../../core/style/scale';
+import { Resolution, Rung, rungName } from '../../core/style/scale';
 import { RgbImage } from '../../core/raster/image';
 
-export function measured(image: RgbImage, widthMm: number | null, rung: Rung | null = null): Measured {
-  const { profile, layout } = measurePicture(image, { widthMm, rung });
-  return { features: profile.features, palette: profile.palette, layout, widthMm };
+export interface Measurer {
+  resolution: Resolution;
+  /** Measured at a rung; kept, since many comparisons ask for the same. */
+  at: (rung: Rung | null) => Measured;
 }
 
-/** A picture and another of it, both `widthMm` wide, at the one scale they are compared at. */
-export function measuredAt(widthMm: number, image: RgbImage, other: RgbImage): [Measured, Measured] {
-  const { rung } = oneScale([resolutionOf(image, { widthMm })], resolutionOf(other, { widthMm }));
-  return [measured(image, widthMm, rung), measured(other, widthMm, rung)];
+export function measurer(image: RgbImage, widthMm: number | null): Measurer {
+  const resolution = resolutionOf(image, { widthMm });
+  const kept = new Map<string, Measured>();
+  const at = (rung: Rung | null): Measured => {
+    const key = rungName(rung);
+    const known = kept.get(key);
+    if (known) return known;
+    const { profile, layout } = measurePicture(image, { ...resolution, rung });
+    const measured = { features: profile.features, palette: profile.palette, layout, widthMm };
+    kept.set(key, measured);
+    return measured;
+  };
+  return { resolution, at };
 }
+
+export const measured = (image: RgbImage, widthMm: number | null): Measured => measurer(image, widthMm).at(null);

@@ -1,11 +1,11 @@
 /** `compare`: a piece held against a master's works. */
 import { figure, message, several, typed } from '../core/message';
-import { compare, Measured } from '../core/style/compare';
+import { compare } from '../core/style/compare';
 import { FeatureGroup } from '../core/style/features';
-import { oneScale, ownRung } from '../core/style/scale';
+import { oneScale } from '../core/style/scale';
 import { groupName, sayFinding } from '../core/style/words';
 import { Say } from '../words/say';
-import { askedAs, Known, known, measured } from './known';
+import { askedAs, Known, known, measured, measuredWorks } from './known';
 import type { ReadText } from './measure';
 import { last, number, Words } from './options';
 import { Unusable } from './unusable';
@@ -31,12 +31,7 @@ export async function compareFiles(words: Words, read: ReadText, say: Say): Prom
     read,
   );
   const { rung, tooPoor } = oneScale(works, piece);
-  const readWorks: Measured[] = [];
-  for (const [i, w] of works.entries()) {
-    const poor = tooPoor.includes(i);
-    if (poor) process.stderr.write(say('headless.warning', { words: message('headless.tooPoor', { path: typed(w.path) }) }) + '\n');
-    readWorks.push(await measured(w, poor ? ownRung(w) : rung, !poor));
-  }
+  const readWorks = await measuredWorks(works, { rung, tooPoor: tooPoor.map((i) => works[i]) }, say);
   const { nearest: _nearest, ...result } = compare(readWorks, await measured(piece, rung), { as });
   const findings = result.findings.map((f) => ({ ...f, words: say(sayFinding(f)) }));
   const groups = (Object.entries(result.closeness.groups) as [FeatureGroup, number | null][]).map(([g, v]) =>

@@ -1,9 +1,10 @@
 /** Pictures named on the command line with their widths and landmarks, and how they are measured at one scale, one at a time. */
-import { typed } from '../core/message';
+import { message, typed } from '../core/message';
 import { cropImage, Rect } from '../core/raster/image';
 import { Measured, withoutMarks } from '../core/style/compare';
 import { measurePicture, ProfileOptions, resolutionOf } from '../core/style/profile';
-import { Resolution, Rung } from '../core/style/scale';
+import { OneScale, ownRung, Resolution, Rung } from '../core/style/scale';
+import { Say } from '../words/say';
 import { landmarksFor, ReadText } from './measure';
 import { number, Words } from './options';
 import { openPicture } from './picture';
@@ -51,6 +52,25 @@ export async function measured({ path, ...options }: Known, rung: Rung, marks = 
     widthMm: options.widthMm,
   };
 }
+
+/** Works measured at their one scale; one known too poorly is measured as finely as it is known, without its marks, and said. */
+export async function measuredWorks(
+  works: readonly Known[],
+  { rung, tooPoor }: Pick<OneScale, 'rung'> & { tooPoor: readonly Known[] },
+  say: Say,
+): Promise<Measured[]> {
+  const out: Measured[] = [];
+  for (const w of works) {
+    const poor = tooPoor.includes(w);
+    if (poor) warn('tooPoor', w, say);
+    out.push(await measured(w, poor ? ownRung(w) : rung, !poor));
+  }
+  return out;
+}
+
+/** A warning about a picture, on standard error. */
+export const warn = (key: string, { path }: Known, say: Say): boolean =>
+  process.stderr.write(say('headless.warning', { words: message(`headless.${key}`, { path: typed(path) }) }) + '\n');
 
 /** A picture's six tiles measured as if each were a work; where things stand in a tile says nothing of the whole. */
 export async function measuredTiles({ path, frame: [x, y, w, h], widthMm, sharpness }: Known, rung: Rung): Promise<Measured[]> {

@@ -1,7 +1,6 @@
 /** Knows how much of a picture's pixel count is real: an enlarged or blurred picture holds less than its pixels say. */
-import { lightnessFromLuminance } from '../colour/lab';
-import { linearFromByte } from '../colour/srgb';
-import { Rect, RgbImage } from './image';
+import { lightnessPlane } from '../colour/lab';
+import { cropImage, Rect, RgbImage } from './image';
 import { quantile } from './statistics';
 
 const TILE = 128;
@@ -16,16 +15,6 @@ const FACTORS = [1.3, 1.5, 1.8, 2.15, 2.6, 3.1, 3.7, 4.5, 5.4, 6.5, 8];
 const LOST = 0.22;
 /** Contrasts under this, in L*, tell nothing. */
 const LEAST_CONTRAST = 6;
-
-function lightnessTile({ data, width }: RgbImage, [x0, y0, w, h]: Rect): Float32Array {
-  const out = new Float32Array(w * h);
-  for (let y = 0; y < h; y++)
-    for (let x = 0, i = ((y0 + y) * width + x0) * 3; x < w; x++, i += 3)
-      out[y * w + x] = lightnessFromLuminance(
-        0.2126390059 * linearFromByte[data[i]] + 0.7151686788 * linearFromByte[data[i + 1]] + 0.0721923154 * linearFromByte[data[i + 2]],
-      );
-  return out;
-}
 
 interface Taps {
   first: Int32Array;
@@ -124,7 +113,7 @@ function tilesOf(image: RgbImage, [x0, y0, w, h]: Rect): Rect[] {
  * and large again; 1 where there is too little contrast to tell. Only `within` (px; the picture proper) is looked at.
  */
 export function sharpnessOf(image: RgbImage, within: Rect = [0, 0, image.width, image.height]): number {
-  const tiles = tilesOf(image, within).map((rect) => ({ size: rect[2], data: lightnessTile(image, rect) }));
+  const tiles = tilesOf(image, within).map((rect) => ({ size: rect[2], data: lightnessPlane(cropImage(image, rect)).data }));
   const lossAt = (factor: number) => tiles.map(({ size, data }) => quantile(lossOf(data, size, factor), 0.995));
   const contrasts = lossAt(12);
   const contrast = Math.max(...contrasts);

@@ -62,6 +62,10 @@ export function oneScale(works: readonly Resolution[], piece: Resolution): OneSc
   return { rung: roundedDown(Math.min(finenessOf(piece, per), ...kept), per), tooPoor };
 }
 
+/** The finest scale that all works but the too poor reach, where there is no piece beside them. */
+export const commonScale = (works: readonly Resolution[]): OneScale =>
+  works.map((w) => oneScale(works, w)).reduce((best, s) => (s.rung.px > best.rung.px ? s : best));
+
 /** The picture proper at a rung, or as finely as it is really known; it is never enlarged. */
 export function atRung(image: RgbImage, { widthMm, sharpness }: Pick<Resolution, 'widthMm' | 'sharpness'>, rung: Rung | null): RgbImage {
   const long = Math.max(image.width, image.height);

@@ -3,7 +3,7 @@ import { mean, quantile } from '../../core/raster/statistics';
 import { compare, Comparison } from '../../core/style/compare';
 import { FEATURE_GROUPS } from '../../core/style/features';
 import { oneScale } from '../../core/style/scale';
-import { byHand, drawnHands, Piece, realPictures, scaleOf } from '../fit/hands';
+import { atOwnScale, byHand, drawnHands, Piece, realPictures } from '../fit/hands';
 import { priorsFrom } from '../fit/priors';
 import { number, table } from './tables';
 
@@ -31,9 +31,8 @@ const scoreOf = ({ closeness }: Comparison, s: (typeof SCORES)[number]): number 
 const scores = (list: readonly Comparison[], s: (typeof SCORES)[number]): number[] => list.flatMap((c) => scoreOf(c, s) ?? []);
 
 function trialOf(hand: string, real: readonly Piece[], drawn: readonly Piece[]): Trial {
-  const atOneScale = (works: readonly Piece[]) => works.map((w) => w.at(scaleOf(works).rung));
   const fitted = [...byHand([...drawn, ...real.filter((p) => p.hand !== hand)]).values()].filter((works) => works.length > 2);
-  const priors = priorsFrom(fitted.map(atOneScale));
+  const priors = priorsFrom(fitted.map(atOwnScale));
   const all = real.filter((p) => p.hand === hand);
   const held = (piece: Piece) => {
     const works = all.filter((w) => w !== piece);

@@ -3,7 +3,8 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { SAMPLE_HANDS } from '../../atelier/hands';
-import { oneScale, OneScale } from '../../core/style/scale';
+import { Measured } from '../../core/style/compare';
+import { commonScale } from '../../core/style/scale';
 import { Measurer, measurer } from '../support/measured';
 import { rasterOf } from '../support/pictures';
 
@@ -43,9 +44,8 @@ export function byHand(pieces: readonly Piece[]): Map<string, Piece[]> {
   return out;
 }
 
-/** The scale of a hand's works alone. */
-export const scaleOf = (works: readonly Piece[]): OneScale =>
-  oneScale(
-    works.map((w) => w.resolution),
-    works[0].resolution,
-  );
+/** A hand's works measured at their own one scale. */
+export function atOwnScale(works: readonly Piece[]): Measured[] {
+  const { rung } = commonScale(works.map((w) => w.resolution));
+  return works.map((w) => w.at(rung));
+}

@@ -1,6 +1,6 @@
 /** Fits what is fitted on pictures and prints the data file: `npm run fit -- --pictures FOLDER`. */
 import { existsSync } from 'node:fs';
-import { byHand, drawnHands, realPictures, scaleOf } from './hands';
+import { byHand, drawnHands, realPictures, atOwnScale } from './hands';
 import { priorsFrom } from './priors';
 
 async function main([flag, folder]: readonly string[]): Promise<void> {
@@ -9,12 +9,7 @@ async function main([flag, folder]: readonly string[]): Promise<void> {
     process.exit(2);
   }
   const hands = [...byHand([...(await drawnHands(5)), ...(await realPictures(folder))]).values()].filter((works) => works.length > 2);
-  const priors = priorsFrom(
-    hands.map((works) => {
-      const { rung } = scaleOf(works);
-      return works.map((w) => w.at(rung));
-    }),
-  );
+  const priors = priorsFrom(hands.map(atOwnScale));
   process.stdout.write(JSON.stringify(priors));
 }
 

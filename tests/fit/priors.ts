@@ -4,7 +4,7 @@ import { Prior, Priors } from '../../core/style/priors';
 import { featureDifference } from '../../core/style/range';
 import { inMm, Measured } from '../../core/style/compare';
 import { paletteDistance } from '../../core/style/transport';
-import { mean } from '../../core/raster/statistics';
+import { mean, standardDeviation } from '../../core/raster/statistics';
 
 /** Variances under this part of the usual one say that a feature was hardly there, not that the hand is so exact. */
 const LEAST_VARIANCE = 5e-4;
@@ -22,8 +22,7 @@ function varianceOf(name: string, works: readonly Measured[]): HandVariance | nu
   });
   if (values.length < 3) return null;
   const off = values.map((v) => featureDifference(spec, values[0], v));
-  const centre = mean(off);
-  return { variance: off.reduce((s, v) => s + (v - centre) ** 2, 0) / (off.length - 1), df: off.length - 1 };
+  return { variance: standardDeviation(off) ** 2, df: off.length - 1 };
 }
 
 /** Digamma and trigamma by recurrence and their asymptotic series (Abramowitz and Stegun 6.3.18, 6.4.12). */
@@ -51,7 +50,7 @@ interface HandVariance {
 function moderated(hands: readonly HandVariance[]): Pick<Prior, 'within' | 'weight'> {
   const logs = hands.map(({ variance, df }) => Math.log(variance + LEAST_VARIANCE) - digamma(df / 2) + Math.log(df / 2));
   const centre = mean(logs);
-  const between = hands.length > 2 ? logs.reduce((s, v) => s + (v - centre) ** 2, 0) / (logs.length - 1) : Infinity;
+  const between = hands.length > 2 ? standardDeviation(logs) ** 2 : Infinity;
   const left = between - mean(hands.map(({ df }) => trigamma(df / 2)));
   let [low, high] = [LEAST_WEIGHT, MOST_WEIGHT];
   for (let k = 0; k < 60; k++) {
@@ -66,7 +65,7 @@ function moderated(hands: readonly HandVariance[]): Pick<Prior, 'within' | 'weig
 function palettePrior(hands: readonly (readonly Measured[])[], spec: NonNullable<ReturnType<typeof featureSpec>>): Prior {
   const each = hands.map((works) => works.map((w) => mean(works.filter((o) => o !== w).map((o) => paletteDistance(w.palette, o.palette)))));
   const logs = each.map((d) => d.map((v) => scaled(spec, v)));
-  const hand = moderated(logs.map((l) => ({ variance: l.reduce((s, v) => s + (v - mean(l)) ** 2, 0) / (l.length - 1), df: l.length - 1 })));
+  const hand = moderated(logs.map((l) => ({ variance: standardDeviation(l) ** 2, df: l.length - 1 })));
   const all = hands.flatMap((works, i) =>
     works.flatMap((w) => hands.flatMap((o, j) => (i === j ? [] : [paletteDistance(w.palette, o[0].palette)]))),
   );
@@ -84,8 +83,7 @@ export function priorsFrom(hands: readonly (readonly Measured[])[]): Priors {
     if (!variances.length) continue;
     const everyone = hands.flat().flatMap((w) => (w.features[name]?.value === null ? [] : [scaled(spec, w.features[name].value!)]));
     const off = everyone.map((v) => featureDifference(spec, everyone[0], v));
-    const between = off.reduce((s, v) => s + (v - mean(off)) ** 2, 0) / Math.max(1, off.length - 1);
-    out[name] = { ...moderated(variances), between: round(Math.sqrt(between)), hands: variances.length };
+    out[name] = { ...moderated(variances), between: round(standardDeviation(off)), hands: variances.length };
   }
   out['colour.palette'] = palettePrior(hands, featureSpec('colour.palette')!);
   return out;

@@ -118,6 +118,8 @@ test('a frame and places left out ask for measuring, and a frame outside the pic
   expect(await undo()).toEqual(MEASURE);
   expect(await workOf(teacher, work)).toMatchObject({ frame: [10, 10, 300, 200], leftOut: null });
   await expect(change({ frame: [400, 10, 300, 200] })).rejects.toMatchObject({ status: 400, field: 'frame' });
+  // By one px too: the core would not read it.
+  await expect(change({ frame: [10, 10, 471, 200] })).rejects.toMatchObject({ status: 400, field: 'frame' });
   // As it was, it is read as it was.
   expect(await asking(() => change({ frame: null }))).toEqual(MEASURE);
   expect((await workOf(teacher, work)).place).toBe('');

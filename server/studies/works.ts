@@ -100,8 +100,12 @@ const itself = (id: string) => ({ table: works, where: eq(works.id, id) });
 
 const LEAST_SIDE = 16;
 
-function checkInside([x, y, w, h]: Frame, { width, height }: { width: number; height: number }, field: 'frame' | 'crop' = 'frame'): void {
-  if (x < 0 || y < 0 || w < LEAST_SIDE || h < LEAST_SIDE || x + w > width + 1 || y + h > height + 1)
+/** Px by which a drawn crop may stick out, since it is cut to the picture; a frame is read as it stands. */
+const SLACK = { frame: 0, crop: 1 };
+
+function checkInside([x, y, w, h]: Frame, { width, height }: { width: number; height: number }, field: keyof typeof SLACK): void {
+  const slack = SLACK[field];
+  if (x < 0 || y < 0 || w < LEAST_SIDE || h < LEAST_SIDE || x + w > width + slack || y + h > height + slack)
     throw new UserError(400, sentence(field), field);
 }
 
@@ -109,7 +113,7 @@ function checkInside([x, y, w, h]: Frame, { width, height }: { width: number; he
 export function updateWork(teacherId: string, id: string, version: number, fields: Partial<WorkFields>): Promise<number> {
   return within(workOf, teacherId, id, async (tx, work) => {
     const { group, ...plain } = fields;
-    if (plain.frame) checkInside(plain.frame, await pictureOf(tx, teacherId, work.pictureId));
+    if (plain.frame) checkInside(plain.frame, await pictureOf(tx, teacherId, work.pictureId), 'frame');
     const { frame = work.frame, leftOut = work.leftOut } = plain;
     const set = {
       ...plain,

@@ -36,7 +36,7 @@ const TONE = ['colour.groundL', 'colour.groundChroma', 'colour.palette', 'value.
 export const STUDENTS: readonly Student[] = [
   s('Abel', 'R', { spacing: 2.9 }, ['marks.spacing', 'marks.coverage'], { attempts: 3 }),
   s('Bruna', 'K', { angle: 118 }, ['marks.direction']),
-  s('Cato', 'L', { headsTall: 3.2 }, ['proportion.heads-tall'], { attempts: 2 }),
+  s('Cato', 'L', { headsTall: 3.2 }, ['proportion.figure-standing.heads-tall'], { attempts: 2 }),
   s('Dita', 'M', { motley: 0.9 }, ['colour.count', 'colour.chroma', 'colour.chromaHigh', 'colour.palette', 'colour.warm', 'colour.accent']),
   s('Edo', 'V', { lee: 0.9 }, ['edges.outlined', 'edges.sharp', 'edges.lost']),
   s('Fenna', 'B', { accent: null }, ['colour.accent', 'colour.chromaHigh']),
@@ -51,7 +51,7 @@ export const STUDENTS: readonly Student[] = [
   s('Jora', 'N', { length: [4.5, 7] }, ['marks.strokeLength'], { attempts: 2 }),
   s('Kees', 'W', { ground: '#f4f2ec' }, TONE),
   s('Lotte', 'S', {}, [], { copies: 0 }),
-  s('Mika', 'A', { headsTall: 6.4 }, ['proportion.heads-tall']),
+  s('Mika', 'A', { headsTall: 6.4 }, ['proportion.figure-standing.heads-tall']),
   s('Nour', 'E', { spacing: 1.15 }, ['marks.spacing', 'marks.coverage', 'marks.lineWidth'], { attempts: 3 }),
   s('Odd', 'F', { washOpacity: 0.95, seaWash: '#1f4a3e', shadeWash: '#2c2742' }, [
     'value.mean',

@@ -1,7 +1,7 @@
 /** Knows how patches of every kind of mark look in every dry and wet medium, drawn from numbers that are kept as their truth. */
 import { labFromLinear } from '../core/colour/lab';
 import { linearFromByte } from '../core/colour/srgb';
-import { MARK_KINDS, MarkKind } from '../core/marks/kinds';
+import type { MarkKind } from '../core/marks/kinds';
 import { gaussian } from '../core/raster/filters';
 import { Plane, plane, RgbImage } from '../core/raster/image';
 import { normal, Random, seededRandom } from '../core/raster/statistics';
@@ -12,7 +12,7 @@ export const PATCH_MEDIA = ['pen', 'pencil', 'crayon', 'chalk', 'brush'] as cons
 export type PatchMedium = (typeof PATCH_MEDIA)[number];
 
 interface PatchTruth {
-  kind: MarkKind;
+  kind: PatchKind;
   medium: PatchMedium;
   /** Degrees anticlockwise as seen; px. Null where the kind has none. */
   angle: number | null;
@@ -26,6 +26,8 @@ export interface Patch {
   image: RgbImage;
   /** Bare sheet in Lab, as a reader who knows the whole picture would know it. */
   ground: readonly number[];
+  /** The same in sRGB; null where all is covered. */
+  sheet: Colour | null;
   truth: PatchTruth;
 }
 
@@ -174,7 +176,7 @@ const hatchOf = (look: Look, r: Random, most = 40) => {
 };
 const truthOf = ({ angle, spacing, width, length }: Hatching): Partial<PatchTruth> => ({ angle, spacing, width, length });
 
-const DRAW: Readonly<Record<MarkKind, Draw>> = {
+const DRAW: Readonly<Record<Exclude<MarkKind, 'dabs'>, Draw>> = {
   blank: (side) => ({ cover: plane(side, side), truth: {} }),
   flat: (side, _look, r) => {
     const cover = plane(side, side);
@@ -272,9 +274,12 @@ const DRAW: Readonly<Record<MarkKind, Draw>> = {
   },
 };
 
+export type PatchKind = keyof typeof DRAW;
+export const PATCH_KINDS = Object.keys(DRAW) as PatchKind[];
+
 /** A patch of one kind in one medium, the same for the same seed. */
-export function drawPatch(kind: MarkKind, medium: PatchMedium, seed: number, side = 300): Patch {
-  const r = seededRandom((seed * PATCH_MEDIA.length + PATCH_MEDIA.indexOf(medium)) * MARK_KINDS.length + MARK_KINDS.indexOf(kind) + 7);
+export function drawPatch(kind: PatchKind, medium: PatchMedium, seed: number, side = 300): Patch {
+  const r = seededRandom((seed * PATCH_MEDIA.length + PATCH_MEDIA.indexOf(medium)) * PATCH_KINDS.length + PATCH_KINDS.indexOf(kind) + 7);
   const look = LOOKS[medium];
   const ground = pick(r, look.grounds);
   const ink = pick(r, look.inks);
@@ -302,6 +307,7 @@ export function drawPatch(kind: MarkKind, medium: PatchMedium, seed: number, sid
   return {
     image: { width: side, height: side, data },
     ground: labFromLinear(red, green, blue),
+    sheet: kind === 'flat' || kind === 'smooth-shading' ? null : ground,
     truth: { ...none, ...truth, kind, medium },
   };
 }

@@ -20,7 +20,7 @@ export async function compareFiles(words: Words, read: ReadText, say: Say): Prom
   if (as !== 'copy' && as !== 'original') throw new Unusable('as', { as: typed(as) });
   const pieceWidth = last(words, 'piece-width-mm');
   const works: Known[] = [];
-  for (const s of sources) works.push(await known(s, 'source', read));
+  for (const s of sources) works.push(await known(s, 'source', read, say));
   const piece = await known(
     {
       path,
@@ -29,6 +29,7 @@ export async function compareFiles(words: Words, read: ReadText, say: Say): Prom
     },
     'piece',
     read,
+    say,
   );
   const { rung, tooPoor } = oneScale(works, piece);
   const readWorks = await measuredWorks(works, { rung, tooPoor: tooPoor.map((i) => works[i]) }, say);

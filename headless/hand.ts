@@ -5,7 +5,8 @@ import { handOf, partsOf } from '../core/style/hand';
 import { commonScale } from '../core/style/scale';
 import { sayParting, sayTrait } from '../core/style/words';
 import { Say } from '../words/say';
-import { askedAs, Known, known, measuredTiles, measuredWorks, warn } from './known';
+import { askedAs, Known, known, measuredTiles, measuredWorks } from './known';
+import { warn } from './warnings';
 import type { ReadText } from './measure';
 import { Words } from './options';
 import { Unusable } from './unusable';
@@ -17,11 +18,11 @@ export async function handFiles(words: Words, read: ReadText, say: Say): Promise
   const asked = (['source', 'foil'] as const).map((what) => askedAs(what, words).map((a) => ({ ...a, what })));
   if (!asked[0].length) throw new Unusable('missingMore', { name: typed('source'), remedy: 'source' });
   const all: Known[] = [];
-  for (const a of asked.flat()) all.push(await known(a, a.what, read));
+  for (const a of asked.flat()) all.push(await known(a, a.what, read, say));
   const { rung, tooPoor } = commonScale(all);
   const side = async (works: readonly Known[]): Promise<Measured[]> => {
     if (works.length > 1) return measuredWorks(works, { rung, tooPoor: tooPoor.map((i) => all[i]) }, say);
-    warn('tiles', works[0], say);
+    warn('tiles', works[0].path, say);
     return measuredTiles(works[0], rung);
   };
   const works = await side(all.slice(0, asked[0].length));

@@ -113,14 +113,16 @@ test('landmarks give proportions and their features', async () => {
   expect(code).toBe(0);
   const d = JSON.parse(out);
   expect(d.proportions.find((p: { name: string }) => p.name === 'heads-tall')).toEqual({
+    template: 'figure-standing',
+    set: null,
     name: 'heads-tall',
     value: 4.5,
     unit: 'heads',
     canon: 7.5,
     factor: 0.6,
   });
-  expect(d.features['proportion.heads-tall'].value).toBe(4.5);
-  expect(d.features['proportion.arm-length'].value).toBeNull();
+  expect(d.features['proportion.figure-standing.heads-tall'].value).toBe(4.5);
+  expect(d.features['proportion.figure-standing.arm-length'].value).toBeNull();
 });
 
 test('hand tells what is constant, what varies and what parts it from a foil; of one work its tiles stand for works', async () => {

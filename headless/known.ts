@@ -1,11 +1,12 @@
 /** Pictures named on the command line with their widths and landmarks, and how they are measured at one scale, one at a time. */
-import { message, typed } from '../core/message';
+import { typed } from '../core/message';
 import { cropImage, Rect } from '../core/raster/image';
 import { Measured, withoutMarks } from '../core/style/compare';
 import { measurePicture, ProfileOptions, resolutionOf } from '../core/style/profile';
 import { OneScale, ownRung, Resolution, Rung } from '../core/style/scale';
 import { Say } from '../words/say';
 import { landmarksFor, ReadText } from './measure';
+import { warn } from './warnings';
 import { number, Words } from './options';
 import { openPicture } from './picture';
 import { Unusable } from './unusable';
@@ -37,9 +38,9 @@ export interface Known extends Resolution {
 }
 
 /** What decides the scale a picture is compared at; the picture itself is opened again to be read, so that one at a time is held. */
-export async function known(asked: Asked, what: string, read: ReadText): Promise<Known> {
+export async function known(asked: Asked, what: string, read: ReadText, say: Say): Promise<Known> {
   const { image } = await openPicture(asked.path);
-  const landmarks = await landmarksFor(asked.landmarks, `--${what}-landmarks`, image, read);
+  const landmarks = await landmarksFor({ path: asked.landmarks, what: `--${what}-landmarks` }, asked.path, image, read, say);
   return { path: asked.path, landmarks, ...resolutionOf(image, { widthMm: asked.widthMm }) };
 }
 
@@ -47,6 +48,7 @@ export async function measured({ path, ...options }: Known, rung: Rung, marks = 
   const { profile, layout } = measurePicture((await openPicture(path)).image, { ...options, rung });
   return {
     features: marks ? profile.features : withoutMarks(profile.features),
+    proportions: profile.proportions,
     palette: profile.palette,
     layout,
     widthMm: options.widthMm,
@@ -62,15 +64,11 @@ export async function measuredWorks(
   const out: Measured[] = [];
   for (const w of works) {
     const poor = tooPoor.includes(w);
-    if (poor) warn('tooPoor', w, say);
+    if (poor) warn('tooPoor', w.path, say);
     out.push(await measured(w, poor ? ownRung(w) : rung, !poor));
   }
   return out;
 }
-
-/** A warning about a picture, on standard error. */
-export const warn = (key: string, { path }: Known, say: Say): boolean =>
-  process.stderr.write(say('headless.warning', { words: message(`headless.${key}`, { path: typed(path) }) }) + '\n');
 
 /** A picture's six tiles measured as if each were a work; where things stand in a tile says nothing of the whole. */
 export async function measuredTiles({ path, frame: [x, y, w, h], widthMm, sharpness }: Known, rung: Rung): Promise<Measured[]> {

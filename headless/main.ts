@@ -95,11 +95,11 @@ const COMMANDS: Record<string, Command> = {
   align: async (input, say) => {
     const words = readWords(input, ['from', 'to']);
     const { align } = await import('../core/proportion/align');
-    const { parseLandmarkFile } = await import('../core/formats/landmarkFile');
+    const { allPoints, parseLandmarkFile } = await import('../core/formats/landmarkFile');
     const [a, b] = await Promise.all(
-      (['from', 'to'] as const).map(async (n) => parseLandmarkFile(await textOf(required(words, n), `--${n}`), `--${n}`)),
+      (['from', 'to'] as const).map(async (n) => allPoints(parseLandmarkFile(await textOf(required(words, n), `--${n}`), `--${n}`))),
     );
-    const json = align(a.points, b.points);
+    const json = align(a, b);
     return {
       words,
       outcome: {

@@ -6,26 +6,31 @@ import { Landmarks } from '../core/proportion/align';
 import { measureName } from '../core/proportion/measures';
 import { RgbImage } from '../core/raster/image';
 import { measurePicture, Profile, ProfileOptions } from '../core/style/profile';
-import { kindName, tellReading } from '../core/style/readings';
+import { proportionFeature } from '../core/style/proportionNames';
+import { tellReading, tellWhole } from '../core/style/readings';
 import { valueWithUnit } from '../core/style/words';
 import { Say } from '../words/say';
 import { all, last, number, rectangle, Words } from './options';
 import { openPicture } from './picture';
+import { turnedHead } from '../core/proportion/turned';
 import { Unusable } from './unusable';
+import { warn } from './warnings';
 
 export type ReadText = (path: string, what: string) => Promise<string>;
 
-/** Landmarks from a file, each inside the picture. */
+/** Landmarks of a picture from a file, each inside it; a head that has turned is said. */
 export async function landmarksFor(
-  path: string | undefined,
-  what: string,
+  { path, what }: { path: string | undefined; what: string },
+  picture: string,
   image: RgbImage,
   read: ReadText,
+  say: Say,
 ): Promise<ProfileOptions['landmarks']> {
   if (path === undefined) return null;
-  const file = parseLandmarkFile(await read(path, what), what);
-  checkInside(file.points, image, what);
-  return file;
+  const sets = parseLandmarkFile(await read(path, what), what);
+  for (const { points } of sets) checkInside(points, image, what);
+  if (sets.some(turnedHead)) warn('turned', picture, say);
+  return sets;
 }
 
 function checkInside(points: Landmarks, { width, height }: RgbImage, what: string): void {
@@ -49,7 +54,7 @@ export async function measure(words: Words, read: ReadText, say: Say): Promise<{
   if (!Number.isInteger(colours) || !Number.isInteger(values)) throw new Unusable('wholeNumbers');
   const patches = all(words, 'patch').map((p) => rectangle('patch', p));
   const { image, sha256 } = await openPicture(path);
-  const landmarks = await landmarksFor(last(words, 'landmarks'), '--landmarks', image, read);
+  const landmarks = await landmarksFor({ path: last(words, 'landmarks'), what: '--landmarks' }, path, image, read, say);
   const framed = last(words, 'frame');
   const { profile, frame } = measurePicture(image, {
     widthMm,
@@ -80,16 +85,16 @@ function plainProfile(p: Profile, say: Say): string {
     p.ground ? message('headless.ground', { hex: typed(p.ground.hex), share: share(p.ground.share) }) : message('headless.noGround'),
     message('headless.colours', { list: several(list) }),
     message('headless.values', { key: p.values.key, dark: figure(p.values.dark), light: figure(p.values.light) }),
-    message('readings.whole', { kind: kindName(p.marks.overall.kind) }),
+    tellWhole(p.marks.overall.kind),
     ...tellReading(p.marks.overall, 'work').map((t) => t.said),
     message('headless.edges', { outlined: share(outlined), sharp: share(sharp), soft: share(soft), lost: share(lost) }),
-    ...p.proportions.flatMap(({ name, value, unit, factor }) =>
+    ...p.proportions.flatMap(({ template, name, value, unit, factor }) =>
       value === null
         ? []
         : [
             message('headless.proportion', {
               name: measureName(name),
-              value: valueWithUnit(`proportion.${name}`, value, unit) ?? figure(value, 2),
+              value: valueWithUnit(proportionFeature(template, name), value, unit) ?? figure(value, 2),
               factor: factor === null ? 'none' : 'some',
               times: figure(factor ?? 0, 2),
             }),

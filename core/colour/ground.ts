@@ -18,7 +18,16 @@ interface Presence {
   inside: number;
 }
 
-function presence(labels: Uint8Array, width: number, height: number, count: number): Presence[] {
+/** Colours of the palette this near (Lab) are one sheet under uneven light, or two halves into which its grain was parted: they are seen together. */
+const ONE_SHEET = 9;
+
+/** For each colour: which others count as it. */
+const sheetsOf = (clusters: readonly GroundCandidate[]): Uint8Array[] =>
+  clusters.map(({ lab }) => Uint8Array.from(clusters, (o) => (Math.hypot(...lab.map((v, i) => v - o.lab[i])) < ONE_SHEET ? 1 : 0)));
+
+function presence(labels: Uint8Array, width: number, height: number, clusters: readonly GroundCandidate[]): Presence[] {
+  const count = clusters.length;
+  const sheets = sheetsOf(clusters);
   const strip = Math.max(1, Math.round(Math.min(width, height) * 0.015));
   const cellCounts = Array.from({ length: count }, () => new Int32Array(CELLS * CELLS));
   const cellSize = new Int32Array(CELLS * CELLS);
@@ -35,9 +44,13 @@ function presence(labels: Uint8Array, width: number, height: number, count: numb
       if (y >= height - strip) sides[k][2]++;
       if (x < strip) sides[k][3]++;
     }
+  // What was counted of each colour, summed over those that are one sheet with it.
+  const together = <T extends ArrayLike<number>>(of: readonly T[], k: number, i: number) =>
+    sheets[k].reduce((s, one, j) => s + one * of[j][i], 0);
   const inner = (i: number) => [i % CELLS, Math.floor(i / CELLS)].every((v) => v > 0 && v < CELLS - 1);
-  return sides.map(([t, r, b, l], k) => {
-    const met = Array.from(cellCounts[k], (c, i) => c > 0.05 * cellSize[i]);
+  return clusters.map((_, k) => {
+    const [t, r, b, l] = [0, 1, 2, 3].map((i) => together(sides, k, i));
+    const met = Array.from(cellSize, (size, i) => together(cellCounts, k, i) > 0.05 * size);
     return {
       sides: [t / (strip * width), r / (strip * height), b / (strip * width), l / (strip * height)],
       spread: met.filter(Boolean).length / (CELLS * CELLS),
@@ -56,8 +69,8 @@ function likeASheet({ lab: [L, a, b], share }: GroundCandidate, lightest: number
  * borders, or nearly everywhere between the marks. Of two such colours the lighter is the sheet unless far rarer.
  */
 export function findGround(labels: Uint8Array, clusters: readonly GroundCandidate[], width: number, height: number): number | null {
-  const seen = presence(labels, width, height, clusters.length);
-  let best: number | null = null;
+  const seen = presence(labels, width, height, clusters);
+  let best = null as number | null;
   let bestScore = 0;
   const lightest = Math.max(...clusters.filter((c) => c.share >= 0.04).map((c) => c.lab[0]));
   seen.forEach(({ sides, spread, inside }, k) => {
@@ -73,5 +86,8 @@ export function findGround(labels: Uint8Array, clusters: readonly GroundCandidat
       best = k;
     }
   });
-  return best;
+  if (best === null) return null;
+  // Of the colours that are one sheet, the one most of it has.
+  const one = sheetsOf(clusters)[best];
+  return clusters.reduce((most, c, k) => (one[k] && c.share > clusters[most].share ? k : most), best);
 }

@@ -2,7 +2,7 @@
 import { toldBy } from '../../tests/support/english';
 import { DEMO_KIT } from '../../atelier/kit';
 import { parseKitFile } from './kitFile';
-import { parseLandmarkFile } from './landmarkFile';
+import { allPoints, parseLandmarkFile } from './landmarkFile';
 
 const kit = (change: (k: Record<string, unknown>) => void): string => {
   const value = JSON.parse(JSON.stringify({ format: 'oldhand.kit/1', ...DEMO_KIT })) as Record<string, unknown>;
@@ -31,7 +31,19 @@ test.each([
 
 test('landmarks are read, and their mistakes named', () => {
   const good = { format: 'oldhand.landmarks/1', template: 'face-front', points: { crown: [1, 2.5] } };
-  expect(parseLandmarkFile(JSON.stringify(good))).toEqual({ template: 'face-front', points: { crown: [1, 2.5] } });
+  expect(parseLandmarkFile(JSON.stringify(good))).toEqual([{ template: 'face-front', name: null, points: { crown: [1, 2.5] } }]);
+  const { format, ...set } = good;
+  const two = {
+    format,
+    sets: [
+      { ...set, name: 'left' },
+      { ...set, name: 'right', points: { crown: [9, 9] } },
+    ],
+  };
+  expect(allPoints(parseLandmarkFile(JSON.stringify(two)))).toEqual({ 'left.crown': [1, 2.5], 'right.crown': [9, 9] });
+  expect(toldBy(() => parseLandmarkFile(JSON.stringify({ format, sets: [] })))).toMatch(/“sets” must be a list/);
+  expect(toldBy(() => parseLandmarkFile(JSON.stringify({ format, sets: [set, set] })))).toMatch(/own name/);
+  expect(toldBy(() => parseLandmarkFile(JSON.stringify({ format, sets: [{ ...set, name: 3 }] })))).toMatch(/“name” of a set/);
   expect(toldBy(() => parseLandmarkFile('not json'))).toMatch(/not JSON/);
   expect(toldBy(() => parseLandmarkFile('[1]'))).toMatch(/one JSON object/);
   expect(toldBy(() => parseLandmarkFile(JSON.stringify({ ...good, template: 'cat' })))).toMatch(/“template” must be one of/);

@@ -2,6 +2,7 @@
 import { Plane, plane, Rect } from '../raster/image';
 import { axialDifference, median } from '../raster/statistics';
 import { angleDensity, Direction, directionTurn, principalDirections } from './orientation';
+import { BuildReading, readBuild } from './build';
 import { readSpacing, SpacingReading } from './spacing';
 import { Workup } from './workup';
 
@@ -40,6 +41,18 @@ export interface Evidence {
   toneSpread: number;
   steepest: number;
   grain: number;
+  /** Free ends and forks of the centre lines, per px of them; and the share of the strokes' length in such as turn by three quarters of a circle or more. */
+  ends: number;
+  forks: number;
+  coiled: number;
+  build: BuildReading;
+}
+
+const COILED = 1.5 * Math.PI;
+
+/** Set pixels among the eight around; centre lines keep off the frame. */
+function neighbours(set: Uint8Array, i: number, w: number): number {
+  return set[i - 1] + set[i + 1] + set[i - w - 1] + set[i - w] + set[i - w + 1] + set[i + w - 1] + set[i + w] + set[i + w + 1];
 }
 
 function planeIn(source: Plane, [x0, y0, w, h]: Rect): Plane {
@@ -80,12 +93,17 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
   let lineArea = 0;
   let lineDepart = 0;
   let restDepart = 0;
-  let skeleton = 0;
+  let [skeleton, ends, forks] = [0, 0, 0];
   const [isMarked, isLine, isCentre, departs] = [work.marked.data, work.lines.data, work.skeleton.data, work.depart.data];
   for (let y = y0; y < y0 + h; y++)
     for (let i = y * work.width + x0, end = i + w; i < end; i++) {
       marked += isMarked[i];
-      skeleton += isCentre[i];
+      if (isCentre[i]) {
+        skeleton++;
+        const around = neighbours(isCentre, i, work.width);
+        if (around === 1) ends++;
+        else if (around > 2) forks++;
+      }
       if (isLine[i]) {
         lineArea++;
         lineDepart += departs[i];
@@ -111,7 +129,7 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
   let allPart = 0;
   const straight: number[] = [];
   let strokeCount = 0;
-  let turned = 0;
+  let [turned, coiled] = [0, 0];
   let longest = 0;
   for (const s of work.strokes) {
     const inside = s.points.filter((p) => within(p[0], p[1])).length / s.points.length;
@@ -120,6 +138,7 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
     if (s.length >= 5 * Math.max(1.5, width)) {
       longPart += s.length * inside;
       turned += s.curl * s.length * inside;
+      if (s.winding > COILED) coiled += s.length * inside;
       longest = Math.max(longest, s.length * inside);
       strokeCount += inside > 0.2 ? 1 : 0;
       straight.push(s.straightness);
@@ -157,6 +176,10 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
     toneSpread: sd,
     steepest,
     grain: Math.max(0, spreadIn(work.texture, rect).sd - 0.35 * work.noise),
+    ends: skeleton ? ends / skeleton : 0,
+    forks: skeleton ? forks / skeleton : 0,
+    coiled: longPart > 0 ? coiled / longPart : 0,
+    build: readBuild(work.build, rect),
   };
 }
 

@@ -2,7 +2,22 @@
 import { cropImage, Mask, mask, Rect, RgbImage } from '../raster/image';
 import { axialDifference, clamp, median, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
 import { crossingOf, Evidence, gatherEvidence } from './evidence';
-import { CROSSED, decideKind, EVEN, HATCHED, MARK_KINDS, MarkKind, ONE_WAY, SINGLE, STROKES, DRAWN, weighKinds } from './kinds';
+import {
+  Belief,
+  beliefIn,
+  CROSSED,
+  decideKind,
+  DRAWN,
+  EVEN,
+  HATCHED,
+  likeliest,
+  MARK_KINDS,
+  MarkKind,
+  ONE_WAY,
+  SINGLE,
+  STROKES,
+  weighKinds,
+} from './kinds';
 import { BARE } from './ink';
 import { readWidths, WidthReading } from './lineWidth';
 import { axialMean, Direction, principalDirections } from './orientation';
@@ -18,7 +33,8 @@ interface Size {
 }
 
 export interface Reading {
-  kind: MarkKind;
+  /** Null where it cannot be told. */
+  kind: MarkKind | null;
   confidence: number;
   directions: Direction[];
   coherence: number;
@@ -69,16 +85,17 @@ function lengthReading(
 export function readPatch(image: RgbImage, ground: readonly number[] | null, scale: MarkScale): Reading {
   const work = workUp(image, ground);
   const e = gatherEvidence(work, [0, 0, work.width, work.height]);
-  const { kind, confidence } = decideKind(weighKinds(e));
-  const lined = STROKES.has(kind);
-  const width = DRAWN.has(kind) ? readWidths(work.depart, work.skeleton, work.inside, work.field) : null;
-  const spacing = HATCHED.has(kind) ? e.spacing : null;
-  const strokes = ONE_WAY.has(kind) ? work.follow() : work.strokes;
+  const belief = weighKinds(e);
+  // Whether there are strokes, and whether they lie side by side, is often plain where which kind of them is not.
+  const likely = (kinds: ReadonlySet<MarkKind>) => beliefIn(belief, kinds) > 0.5;
+  const lined = likely(STROKES);
+  const width = likely(DRAWN) ? readWidths(work.depart, work.skeleton, work.inside, work.field) : null;
+  const spacing = likely(HATCHED) ? e.spacing : null;
+  const strokes = likely(ONE_WAY) ? work.follow() : work.strokes;
   const stroked = lined ? lengthReading(strokes, width, scale) : { strokeLength: null, straightness: null };
-  const directions = lined ? e.directions : e.directions.filter(() => e.coherence > 0.15 && !EVEN.has(kind));
+  const directions = lined ? e.directions : e.directions.filter(() => e.coherence > 0.15 && !likely(EVEN));
   return {
-    kind,
-    confidence,
+    ...decideKind(belief),
     directions,
     coherence: clamp(e.coherence, 0, 1),
     crossing: crossingOf(directions),
@@ -114,9 +131,15 @@ function chooseWindows(width: number, height: number): Rect[] {
 }
 
 interface TileReading {
-  kind: MarkKind;
-  belief: Record<MarkKind, number>;
+  kind: MarkKind | null;
+  belief: Belief;
   evidence: Evidence;
+  /** Likelier in strokes than not; and those side by side, to be followed, crossing, or single. */
+  stroked: boolean;
+  hatched: boolean;
+  oneWay: boolean;
+  crossed: boolean;
+  single: boolean;
   /** How much is done there: share under lines and fine texture. */
   detail: number;
   /** Worked area, px²: the whole tile unless it is bare. */
@@ -127,9 +150,9 @@ interface TileReading {
 export interface OverallMarks {
   reading: Reading;
   /** Share of the worked area under each kind; null where too few places were read. */
-  shares: Record<MarkKind, number> | null;
+  shares: (Record<MarkKind, number> & { untold: number }) | null;
   /** Kinds and how finished the place is (0 untouched), where they were read, centres 0–1 of the picture, for the map. */
-  map: { x: number; y: number; kind: MarkKind; detail: number }[];
+  map: { x: number; y: number; kind: MarkKind | null; detail: number }[];
   /** Sampling error of each number as its windows show it: of the mean for direction and coverage, of one window for sizes. */
   spread: {
     spacing: number | null;
@@ -155,6 +178,20 @@ function shareIn({ width, data }: Mask, [x0, y0, w, h]: Rect): number {
   return n / (w * h);
 }
 
+/** What a tile's belief says of it. */
+function told(belief: Belief): Pick<TileReading, 'kind' | 'belief' | 'stroked' | 'hatched' | 'oneWay' | 'crossed' | 'single'> {
+  const likely = (kinds: ReadonlySet<MarkKind>) => beliefIn(belief, kinds) > 0.5;
+  return {
+    kind: decideKind(belief).kind,
+    belief,
+    stroked: likely(STROKES),
+    hatched: likely(HATCHED),
+    oneWay: likely(ONE_WAY),
+    crossed: likely(CROSSED),
+    single: likely(SINGLE),
+  };
+}
+
 function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number, leftOut: Mask | null): TileReading[] {
   const nx = Math.max(1, Math.floor(work.width / TILE));
   const ny = Math.max(1, Math.floor(work.height / TILE));
@@ -167,13 +204,11 @@ function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number, le
       if (leftOut && shareIn(leftOut, [ox + x, oy + y, rect[2], rect[3]]) > MOST_LEFT_OUT) continue;
       const evidence = gatherEvidence(work, rect);
       const belief = weighKinds(evidence);
-      const { kind } = decideKind(belief);
       out.push({
-        kind,
-        belief,
+        ...told(belief),
         evidence,
         detail: evidence.lineCoverage + evidence.grain / 20,
-        area: kind === 'blank' ? 0 : rect[2] * rect[3],
+        area: likeliest(belief) === 'blank' ? 0 : rect[2] * rect[3],
         centre: [(ox + x + rect[2] / 2) / width, (oy + y + rect[3] / 2) / height],
       });
     }
@@ -194,13 +229,13 @@ const LEAST_TILES = 8;
 
 /** Hatching too wide for a tile, where it looks like single lines, is read over the whole window. */
 function widened(work: Workup, tiles: TileReading[]): TileReading[] {
-  const lines = tiles.filter((t) => SINGLE.has(t.kind)).length;
+  const lines = tiles.filter((t) => t.single).length;
   if (lines < 0.4 * tiles.filter((t) => t.area).length || !lines) return tiles;
   const whole = gatherEvidence(work, [0, 0, work.width, work.height]);
   const belief = weighKinds(whole);
-  const { kind, confidence } = decideKind(belief);
-  if (!HATCHED.has(kind) || confidence < 0.5 || !whole.spacing || whole.spacing.px < WIDE * TILE) return tiles;
-  return tiles.map((t) => (SINGLE.has(t.kind) ? { ...t, kind, belief, evidence: { ...t.evidence, spacing: whole.spacing } } : t));
+  const wide = told(belief);
+  if (!wide.hatched || !whole.spacing || whole.spacing.px < WIDE * TILE) return tiles;
+  return tiles.map((t) => (t.single ? { ...t, ...wide, evidence: { ...t.evidence, spacing: whole.spacing } } : t));
 }
 
 /** How far a stroke of the hatching may lean from its tile's direction; outlines and crossing strokes lean farther. */
@@ -213,7 +248,7 @@ function followed(tiles: readonly TileReading[], [ox, oy]: Rect, stroke: Stroke,
   const [u, v] = [(ox + x) / width, (oy + y) / height];
   let near = tiles[0];
   for (const t of tiles) if (Math.hypot(t.centre[0] - u, t.centre[1] - v) < Math.hypot(near.centre[0] - u, near.centre[1] - v)) near = t;
-  if (!ONE_WAY.has(near.kind)) return false;
+  if (!near.oneWay) return false;
   const [a, b] = [points[0], points[points.length - 1]];
   const lean = (Math.atan2(a[1] - b[1], b[0] - a[0]) * 180) / Math.PI;
   return Math.abs(axialDifference(lean, near.evidence.meanAngle)) < ASTRAY;
@@ -265,18 +300,17 @@ export function readOverall(
     length: [],
   };
   for (const rect of chooseWindows(image.width, image.height)) {
-    const window = cropImage(image, rect);
-    const work = workUp(window, ground);
+    const work = workUp(cropImage(image, rect), ground);
     const windowTiles = widened(work, tilesOf(work, rect, image.width, image.height, leftOut));
     if (!windowTiles.length) continue;
     tiles.push(...windowTiles);
     surfaces.push(work.surface);
-    textures.push(textureSums(window, workedIn(work, rect, leftOut)));
-    const lined = windowTiles.filter((t) => STROKES.has(t.kind)).length / windowTiles.length;
+    textures.push(textureSums(work.build.close, workedIn(work, rect, leftOut)));
+    const lined = windowTiles.filter((t) => t.stroked).length / windowTiles.length;
     if (!lined) continue;
     // Directions and lengths are those of the hatching: outlines, horizons and masts run their own ways.
-    const hatchedTiles = windowTiles.filter((t) => STROKES.has(t.kind) && !SINGLE.has(t.kind));
-    for (const t of hatchedTiles.length ? hatchedTiles : windowTiles.filter((t) => SINGLE.has(t.kind))) {
+    const hatchedTiles = windowTiles.filter((t) => t.stroked && !t.single);
+    for (const t of hatchedTiles.length ? hatchedTiles : windowTiles.filter((t) => t.single)) {
       const into = hatchedTiles.length ? density : lineDensity;
       t.evidence.density.forEach((v, k) => (into[k] += v));
       if (hatchedTiles.length) windows.angle.push(t.evidence.meanAngle);
@@ -287,13 +321,13 @@ export function readOverall(
       windows.weight.push(lined);
     }
     for (const t of windowTiles)
-      if (t.evidence.spacing && HATCHED.has(t.kind)) {
+      if (t.evidence.spacing && t.hatched) {
         windows.spacing.push(t.evidence.spacing.px);
         windows.variation.push(t.evidence.spacing.variation);
       }
     // Some hundreds of strokes say how long they are.
     if (strokes.length >= ENOUGH_STROKES) continue;
-    const oneWay = windowTiles.some((t) => ONE_WAY.has(t.kind));
+    const oneWay = windowTiles.some((t) => t.oneWay);
     const seen = oneWay ? work.follow() : work.strokes;
     const clear = seen.filter((s) => followed(windowTiles, rect, s, image.width, image.height));
     strokes.push(...(clear.length >= 12 ? clear : seen));
@@ -318,8 +352,6 @@ function workedIn(work: Workup, [ox, oy]: Rect, leftOut: Mask | null): Mask {
   return out;
 }
 
-const sharesOf = (kinds: ReadonlySet<MarkKind>, shares: Record<MarkKind, number>): number => [...kinds].reduce((s, k) => s + shares[k], 0);
-
 function summarise(
   tiles: readonly TileReading[],
   density: Float64Array,
@@ -330,20 +362,23 @@ function summarise(
   scale: MarkScale,
 ): OverallMarks {
   const worked = tiles.reduce((s, t) => s + t.area, 0);
-  const shares = Object.fromEntries(MARK_KINDS.map((k) => [k, 0])) as Record<MarkKind, number>;
-  const trust = { ...shares };
+  const shares = { ...(Object.fromEntries(MARK_KINDS.map((k) => [k, 0])) as Record<MarkKind, number>), untold: 0 };
+  const sure = { ...shares };
   for (const t of tiles) {
     if (!t.area) continue;
-    shares[t.kind] += t.area / worked;
-    for (const k of MARK_KINDS) trust[k] += (t.belief[k] * t.area) / worked;
+    shares[t.kind ?? 'untold'] += t.area / worked;
+    if (t.kind) sure[t.kind] += (decideKind(t.belief).confidence * t.area) / worked;
   }
-  let kind: MarkKind = 'blank';
-  if (worked > 0) for (const k of MARK_KINDS) if (k !== 'blank' && (kind === 'blank' || shares[k] > shares[kind])) kind = k;
+  let kind: MarkKind | null = worked > 0 ? null : 'blank';
+  if (worked > 0) for (const k of MARK_KINDS) if (shares[k] > (kind ? shares[kind] : 0)) kind = k;
+  // What most of a picture is cannot be told where most of it cannot be.
+  if (kind && shares.untold > Math.max(0.5, shares[kind])) kind = null;
+  const shareThat = (is: (t: TileReading) => boolean) => active.reduce((s, t) => s + (is(t) ? t.area / worked : 0), 0);
   const active = tiles.filter((t) => t.area);
   const coverages = active.map((t) => t.evidence.coverage);
   const coverage = active.length ? active.reduce((s, t) => s + t.evidence.coverage * t.area, 0) / worked : 0;
   // What few strokes a picture of tones seems to hold are its rims and its grain.
-  const stroked = active.length >= LEAST_TILES && sharesOf(STROKES, shares) >= LEAST_STROKED;
+  const stroked = active.length >= LEAST_TILES && shareThat((t) => t.stroked) >= LEAST_STROKED;
   const directions = stroked ? principalDirections(density) : [];
   const angles = Float64Array.from({ length: 180 }, (_, i) => i + 0.5);
   const { angle: meanAngle, resultant } = axialMean(angles, density);
@@ -365,16 +400,16 @@ function summarise(
   const followedStrokes =
     stroked && strokes.length >= LEAST_STROKES ? lengthReading(strokes, widthReading, scale) : { strokeLength: null, straightness: null };
   // A few hatched places in a picture of washes say nothing of how the whole is hatched.
-  const spacing = windows.spacing.length >= 2 && sharesOf(HATCHED, shares) >= LEAST_HATCHED ? median(windows.spacing) : null;
+  const spacing = windows.spacing.length >= 2 && shareThat((t) => t.hatched) >= LEAST_HATCHED ? median(windows.spacing) : null;
   const detail = active.map((t) => t.detail);
   const own = (v: number | null) => (v === null ? null : v * scale.factor);
   return {
     reading: {
       kind,
-      confidence: worked > 0 ? clamp(trust[kind] / Math.max(0.3, shares[kind] + 0.1), 0.05, 0.99) : 0.9,
+      confidence: !(worked > 0) ? 0.9 : kind ? clamp(sure[kind] / shares[kind], 0, 0.99) : clamp(1 - shares.untold, 0, 0.39),
       directions,
       coherence: clamp(resultant, 0, 1),
-      crossing: sharesOf(CROSSED, shares) >= LEAST_HATCHED ? crossingOf(directions) : null,
+      crossing: shareThat((t) => t.crossed) >= LEAST_HATCHED ? crossingOf(directions) : null,
       spacing: spacing === null ? null : { ...size(spacing, scale), variation: median(windows.variation) },
       lineWidth: widthReading && {
         ...size(widthReading.px, scale),

@@ -14,6 +14,8 @@ export interface SpacingReading {
 /** Averaging length along the strokes, px: long enough to melt a crossing set, short enough for slight arcs. */
 const ALONG = 22;
 const LEAST = 5;
+/** Two strokes have a distance, not a spacing, however often they are crossed. */
+const LEAST_STROKES = 3;
 
 /** The plane turned so that rows run along `angle` (degrees as seen); NaN outside. */
 function turned(source: Plane, angle: number): Plane {
@@ -144,11 +146,13 @@ export function readSpacing(marks: Plane, angle: number, needed = 12): SpacingRe
     0.75,
   );
   const gaps: number[] = [];
+  let most = 0;
   for (const run of runs) {
     const places = crests(run, Math.max(2.5, 0.22 * swing));
+    most = Math.max(most, places.length);
     for (let i = 1; i < places.length; i++) gaps.push(places[i] - places[i - 1]);
   }
-  if (gaps.length < needed) return null;
+  if (gaps.length < needed || most < LEAST_STROKES) return null;
   let centre = median(gaps);
   let kept = gaps;
   for (let round = 0; round < 3; round++) {

@@ -11,6 +11,8 @@ export interface Stroke {
   straightness: number;
   /** Total turning over the length, radians a px, read over some 12 px at a time. */
   curl: number;
+  /** How far it has turned one way in all, radians, read likewise: over 2π for a coil. */
+  winding: number;
   /** Runs off the patch, so that its true length is unknown. */
   cut: boolean;
 }
@@ -201,14 +203,16 @@ function bridgeGaps(paths: readonly Path[], partner: Map<number, number>, depart
 /** Three steps of four px: shorter ones turn by what the raster makes of them. */
 const STRIDE = 3;
 
-function curlOf(points: readonly Point[], length: number): number {
-  let turned = 0;
+function turningOf(points: readonly Point[], length: number): Pick<Stroke, 'curl' | 'winding'> {
+  let [turned, winding] = [0, 0];
   for (let i = 2 * STRIDE; i < points.length; i += STRIDE) {
     const [a, b, c] = [points[i - 2 * STRIDE], points[i - STRIDE], points[i]];
     const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], c[0] - b[0], c[1] - b[1]];
-    turned += Math.abs(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy));
+    const turn = Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy);
+    turned += Math.abs(turn);
+    winding += turn;
   }
-  return length > 0 ? turned / length : 0;
+  return { curl: length > 0 ? turned / length : 0, winding: Math.abs(winding) };
 }
 
 function measure(points: Point[], width: number, height: number): Stroke {
@@ -229,7 +233,7 @@ function measure(points: Point[], width: number, height: number): Stroke {
     points: soft,
     length,
     straightness: length > 0 ? Math.min(1, Math.hypot(b[0] - a[0], b[1] - a[1]) / length) : 1,
-    curl: curlOf(soft, length),
+    ...turningOf(soft, length),
     cut: edge(a) || edge(b),
   };
 }

@@ -1,5 +1,6 @@
 import { Mask, RgbImage } from '../raster/image';
 import { seededRandom } from '../raster/statistics';
+import { closeUp } from './closeUp';
 import { textureOf, textureSums } from './texture';
 
 const SIDE = 96;
@@ -9,7 +10,7 @@ const picture = (colour: (x: number, y: number) => readonly number[]): RgbImage 
   for (let y = 0; y < SIDE; y++) for (let x = 0; x < SIDE; x++) data.set(colour(x, y), 3 * (y * SIDE + x));
   return { width: SIDE, height: SIDE, data };
 };
-const read = (image: RgbImage) => textureOf([textureSums(image, all)])!.value;
+const read = (image: RgbImage) => textureOf([textureSums(closeUp(image), all)])!.value;
 
 test('thin dark lines on light are dark marks, light lines on dark are light ones', () => {
   const lines = (line: number, between: number) => picture((x) => Array(3).fill(x % 12 < 2 ? line : between));
@@ -44,7 +45,7 @@ test('one colour is even, noise is not; half and half is half', () => {
 test('of what is not worked nothing is read, and of too little of it nothing is said', () => {
   const left: Mask = { ...all, data: Uint8Array.from({ length: SIDE * SIDE }, (_, i) => (i % SIDE < SIDE / 2 - 12 ? 1 : 0)) };
   const half = picture((x) => Array(3).fill(x < SIDE / 2 ? 140 : x % 4 < 2 ? 0 : 255));
-  expect(textureOf([textureSums(half, left)])!.value).toMatchObject({ even: 1, fineDetail: expect.closeTo(0, 3) });
-  expect(textureOf([textureSums(half, { ...all, data: new Uint8Array(SIDE * SIDE) })])).toBeNull();
+  expect(textureOf([textureSums(closeUp(half), left)])!.value).toMatchObject({ even: 1, fineDetail: expect.closeTo(0, 3) });
+  expect(textureOf([textureSums(closeUp(half), { ...all, data: new Uint8Array(SIDE * SIDE) })])).toBeNull();
   expect(textureOf([])).toBeNull();
 });

@@ -1,11 +1,9 @@
 /** Knows how what is worked looks close to: how much detail of which size, in light or in colour, dark on light or light on dark, and how much is left even. */
-import { LabPlanes, labPlanes } from '../colour/lab';
-import { gaussian } from '../raster/filters';
-import { Mask, RgbImage } from '../raster/image';
+import { Mask } from '../raster/image';
 import { standardDeviation } from '../raster/statistics';
+import { CloseUp } from './closeUp';
 
-/** Softness (px of the picture as read) between which the sizes of detail lie: fine, small, broad, and the largest, which only colour and darkness use. */
-const EDGES = [0.6, 1.2, 2.5, 5, 10] as const;
+/** Sizes of detail, each between two softnesses of the close-up; the largest is only used of colour and darkness. */
 const FINE = 0;
 const SMALL = 1;
 const BROAD = 2;
@@ -50,11 +48,10 @@ interface Texture {
 }
 
 /** Sums of a window's detail by size over the px that `worked` marks. */
-export function textureSums(image: RgbImage, worked: Mask): TextureSums {
-  const lab: LabPlanes = labPlanes(image);
-  const [l, a, b] = [lab.L, lab.a, lab.b].map((p, c) => EDGES.map((sigma, k) => (c && k === FINE ? p : gaussian(p, sigma)).data));
+export function textureSums(close: CloseUp, worked: Mask): TextureSums {
+  const [l, a, b] = [close.L, close.a, close.b].map((planes) => planes.map((p) => p.data));
   const sums: TextureSums = { pixels: 0, light: [0, 0, 0, 0], cubes: [0, 0, 0, 0], colour: [0, 0, 0, 0], even: 0 };
-  const { width: w, height: h } = image;
+  const { width: w, height: h } = close;
   for (let y = 1; y < h - 1; y++)
     for (let i = y * w + 1, end = y * w + w - 1; i < end; i++) {
       if (!worked.data[i]) continue;

@@ -1,10 +1,12 @@
 /** Knows everything about one window of a picture that the mark readings share: planes, masks, strokes, computed once. */
-import { gaussian } from '../raster/filters';
+import { erodeMin, gaussian } from '../raster/filters';
+import { Build, buildOf } from './build';
+import { closeUp } from './closeUp';
 import { Component, components } from '../raster/components';
 import { distanceInside } from '../raster/distance';
 import { Mask, Plane, plane, RgbImage } from '../raster/image';
 import { sauvola } from '../raster/threshold';
-import { darkness, departure, markedMask, noiseOf } from './ink';
+import { BARE, darkness, departure, markedMask, noiseOf } from './ink';
 import { OrientationField, orientationField } from './orientation';
 import { Stroke, traceStrokes } from './strokes';
 import { SurfaceEnergy, surfaceEnergy } from './surface';
@@ -31,6 +33,7 @@ export interface Workup {
   /** The strokes followed over the hollows that tooth leaves in them: for their lengths, not for how they cross. */
   follow: () => Stroke[];
   blobs: Component[];
+  build: Build;
   groundKnown: boolean;
 }
 
@@ -52,6 +55,7 @@ export function workUp(image: RgbImage, ground: readonly number[] | null): Worku
   const coarse = gaussian(depart, 4);
   const middle = gaussian(depart, 2.5);
   const surface = surfaceEnergy([fine, texture, middle, coarse], strokesOnly(lines, labels, list), noise);
+  const covered = ground ? coveredIn(texture) : null;
   for (let i = 0, t = texture.data, c = coarse.data; i < t.length; i++) t[i] -= c[i];
   return {
     width: image.width,
@@ -70,8 +74,17 @@ export function workUp(image: RgbImage, ground: readonly number[] | null): Worku
     strokes,
     follow: () => followStrokes(depart, lines, noise) ?? strokes,
     blobs: list,
+    build: buildOf(closeUp(image), covered),
     groundKnown: ground !== null,
   };
+}
+
+/** A px is well inside of what is painted over when so many around it are, too. */
+const INSIDE = 5;
+
+function coveredIn(softened: Plane): Uint8Array {
+  const least = erodeMin(softened, INSIDE);
+  return Uint8Array.from(least.data, (v) => (v > BARE ? 1 : 0));
 }
 
 /** Lines of a departure plane by Sauvola's threshold, which looks for dark on light. */

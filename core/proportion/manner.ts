@@ -17,6 +17,12 @@ export interface MannerFactor {
   works: number;
 }
 
+/** Do all the factors come from one work? Then they may be that picture's own and not the hand's. */
+export const restOnOneWork = (factors: readonly MannerFactor[]): boolean => factors.length > 0 && factors.every((f) => f.works < 2);
+
+/** With how much of the manner a guide starts. */
+export const startingStrength = (works: number): number => (works === 1 ? 0.5 : 1);
+
 /** The master's factors from the landmarks of the measured works; measures without nature's proportion have none. */
 export function mannerFactors(template: TemplateName, works: readonly Landmarks[]): MannerFactor[] {
   const sums = new Map<string, { log: number; works: number }>();

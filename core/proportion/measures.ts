@@ -5,6 +5,9 @@ import { Measure } from './template';
 import { TemplateName, TEMPLATES } from './templates';
 
 export interface Proportion extends Pick<Measure, 'name' | 'unit' | 'canon'> {
+  template: TemplateName;
+  /** Name of the set of points, where a picture has several. */
+  set: string | null;
   value: number | null;
   /** value ÷ canon; null for angles, offsets, and measures without canon. */
   factor: number | null;
@@ -13,18 +16,27 @@ export interface Proportion extends Pick<Measure, 'name' | 'unit' | 'canon'> {
 /** What a measure is called. */
 export const measureName = (measure: string): Message => message(`features.proportion.${measure}.title`);
 
-const MEASURES: ReadonlyMap<string, Measure> = new Map(
-  Object.values(TEMPLATES).flatMap((t) => t.measures.map((m): [string, Measure] => [m.name, m])),
-);
+/** A template's measure by its name; null where it has none so named. */
+export const measureOf = (template: TemplateName, name: string): Measure | null =>
+  TEMPLATES[template].measures.find((m) => m.name === name) ?? null;
 
-/** A measure by its name; null where no template has it. */
-export const measureOf = (name: string): Measure | null => MEASURES.get(name) ?? null;
+/** Points of one subject on a picture. */
+export interface LandmarkSet {
+  template: TemplateName | 'free';
+  /** Where there are several: which figure it is. */
+  name: string | null;
+  points: Landmarks;
+}
+
+/** All measures of all sets, in the templates' order; free points have none. */
+export const proportionsOf = (sets: readonly LandmarkSet[]): Proportion[] =>
+  sets.flatMap(({ template, name, points }) => (template === 'free' ? [] : measureProportions(template, points, name)));
 
 /** All measures of a template from its landmarks, in the template's order; null where a needed point is missing. */
-export function measureProportions(template: TemplateName, points: Landmarks): Proportion[] {
+export function measureProportions(template: TemplateName, points: Landmarks, set: string | null = null): Proportion[] {
   return TEMPLATES[template].measures.map(({ name, unit, canon, of }) => {
     const value = of(points);
     const compared = value !== null && canon !== null && unit !== 'degrees' && unit !== 'offset';
-    return { name, value, unit, canon, factor: compared ? value / canon : null };
+    return { template, set, name, value, unit, canon, factor: compared ? value / canon : null };
   });
 }

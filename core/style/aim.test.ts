@@ -1,14 +1,15 @@
+import { NO_POINTS } from './keypoints';
 import { ASKED, copyTolerance, signatureOf } from './aim';
 import { compare, Measured } from './compare';
 import { FeatureSet } from './features';
 
 const layout = (seed: number) => {
   const cells = Array.from({ length: 48 * 32 }, (_, i) => (Math.sin(i * 0.37 * seed) + Math.sin((i % 48) * seed) + 2) * 20);
-  return { width: 48, height: 32, weight: cells, shape: cells.map((c) => (c > 40 ? 100 : 0)) };
+  return { width: 48, height: 32, tall: 2 / 3, weight: cells, shape: cells.map((c) => (c > 40 ? 100 : 0)), points: NO_POINTS };
 };
 const work = (heads: number, spacing: number, seed: number, more: FeatureSet = {}): Measured => ({
   features: {
-    'proportion.heads-tall': { group: 'proportion', unit: 'heads', value: heads, spread: 0.05 },
+    'proportion.figure-standing.heads-tall': { group: 'proportion', unit: 'heads', value: heads, spread: 0.05 },
     'marks.spacing': { group: 'marks', unit: 'permille', value: spacing, spread: 0.2 },
     ...more,
   },
@@ -31,7 +32,7 @@ test('a head 5 % off is a miss in a replica, not in a study, and not against the
   const works = [work(4.5, 5, 1)];
   const off = work(4.5 * 1.05, 5, 1);
   const heads = (aim?: 'replica' | 'study' | 'remembered') =>
-    compare(works, off, { as: 'copy', aim }).findings.find((f) => f.feature === 'proportion.heads-tall')!.distance;
+    compare(works, off, { as: 'copy', aim }).findings.find((f) => f.feature === 'proportion.figure-standing.heads-tall')!.distance;
   expect(heads('replica')).toBeCloseTo(5 / 3 - 1, 6);
   expect(heads('study')).toBe(0);
   expect(heads('remembered')).toBe(0);
@@ -51,35 +52,35 @@ test('a replica is held against the very work it was made from, a study against 
 test('a copy’s proportions are those of the work it was made from, not of the master’s other works', () => {
   const works = [work(4.5, 5, 1), work(6, 5, 2)];
   const found = compare(works, work(4.5, 5, 1), { as: 'copy', aim: 'study' }).findings;
-  expect(found.find((f) => f.feature === 'proportion.heads-tall')).toMatchObject({ distance: 0, master: { mid: 4.5 } });
+  expect(found.find((f) => f.feature === 'proportion.figure-standing.heads-tall')).toMatchObject({ distance: 0, master: { mid: 4.5 } });
 });
 
 test('remembered: no places, and only the three proportions that depart farthest from nature', () => {
   const more = {
-    'proportion.leg-share': ratio(0.48),
-    'proportion.neck-length': ratio(0.2),
-    'proportion.waist-width': ratio(0.9),
-    'proportion.hem-width': ratio(3),
+    'proportion.figure-standing.leg-share': ratio(0.48),
+    'proportion.figure-standing.neck-length': ratio(0.2),
+    'proportion.figure-standing.waist-width': ratio(0.9),
+    'proportion.figure-standing.hem-width': ratio(3),
   };
   const found = compare([work(4.5, 5, 1, more)], work(4.5, 5, 1, more), { as: 'copy', aim: 'remembered' }).findings;
   const names = found.map((f) => f.feature);
   expect(names.filter((n) => n.startsWith('place.'))).toEqual([]);
   // 4.5 of 7.5 heads, 0.2 of 0.33, 0.9 of 0.7; legs as in nature and a hem without canon do not count.
   expect(names.filter((n) => n.startsWith('proportion.')).sort()).toEqual([
-    'proportion.heads-tall',
-    'proportion.neck-length',
-    'proportion.waist-width',
+    'proportion.figure-standing.heads-tall',
+    'proportion.figure-standing.neck-length',
+    'proportion.figure-standing.waist-width',
   ]);
 });
 
 test('the signature is told by factor both ways, and an original is never held to an aim', () => {
   const mids = new Map([
-    ['proportion.eye-line', 0.58],
-    ['proportion.mouth-width', 0.5],
-    ['proportion.nose-width', 1.9],
-    ['proportion.eye-tilt', 9],
+    ['proportion.face-front.eye-line', 0.58],
+    ['proportion.face-front.mouth-width', 0.5],
+    ['proportion.face-front.nose-width', 1.9],
+    ['proportion.face-front.eye-tilt', 9],
   ]);
-  expect([...signatureOf(mids, 2)]).toEqual(['proportion.mouth-width', 'proportion.nose-width']);
+  expect([...signatureOf(mids, 2)]).toEqual(['proportion.face-front.mouth-width', 'proportion.face-front.nose-width']);
   const [a, b] = (['replica', 'remembered'] as const).map((aim) => compare([work(4.5, 5, 1)], work(5.4, 6, 2), { as: 'original', aim }));
   expect(a).toEqual(b);
 });

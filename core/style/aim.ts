@@ -1,7 +1,6 @@
 /** Knows which comparisons a study's aim asks of a copy, and how tight they are. */
-import { measureProportions } from '../proportion/measures';
-import { TEMPLATE_NAMES } from '../proportion/templates';
 import type { FeatureSpec } from './features';
+import { measureIn } from './proportionNames';
 
 /**
  * How close a first study should come is a matter of school: stroke for stroke, loosely after, or from memory once the
@@ -32,22 +31,10 @@ const PLAIN: Partial<Record<FeatureSpec['unit'], number>> = { degrees: 50, offse
 /** How far a proportion of a copy may be off that of its work, whose own value is known: 3 % or 6 % of it; 1.5° or 3° for angles. */
 export const copyTolerance = (value: number, unit: FeatureSpec['unit'], part: number): number => part * (PLAIN[unit] ?? Math.abs(value));
 
-let canons: Map<string, number> | null = null;
-
-/** Nature's proportion of a measure; null where there is none. */
-function canonOf(measure: string): number | null {
-  canons ??= new Map(
-    TEMPLATE_NAMES.flatMap((t) => measureProportions(t, {})).flatMap((m): [string, number][] =>
-      m.canon === null ? [] : [[m.name, m.canon]],
-    ),
-  );
-  return canons.get(measure) ?? null;
-}
-
 /** The names of the proportions that depart farthest from nature, |log factor| first; `mids` by feature name. */
 export function signatureOf(mids: ReadonlyMap<string, number>, most: number): Set<string> {
   const departures = [...mids].flatMap(([name, mid]): [string, number][] => {
-    const canon = canonOf(name.replace('proportion.', ''));
+    const canon = measureIn(name)?.measure.canon ?? null;
     return canon === null || !(mid > 0) ? [] : [[name, Math.abs(Math.log(mid / canon))]];
   });
   return new Set(

@@ -1,13 +1,17 @@
 /** Knows how a piece stands to a master's works: findings, closeness by group, and own invention. */
 import { CoreError } from '../errors';
+import type { Proportion } from '../proportion/measures';
 import { mean } from '../raster/statistics';
 import { Aim, Asked, ASKED, copyTolerance, signatureOf } from './aim';
 import { boundChances } from './discovery';
 import { Feature, FEATURE_GROUPS, FeatureGroup, FeatureSet, featureSpec, FeatureUnit, scaled, unscaled } from './features';
 import { Invention, inventionOf } from './invention';
-import { Layout, placed, registerLayouts } from './layout';
+import { Layout } from './layout';
 import { Priors, PRIORS } from './priors';
+import { eachProportion } from './proportionFeatures';
+import { isProportion } from './proportionNames';
 import { boundsOf, featureDifference, foreseenSpread, Range, rangeOf } from './range';
+import { placer, registerLayouts } from './register';
 import { studentTwoSided } from './student';
 import { paletteDistance, Weighted } from './transport';
 import { FIELD_COLUMNS, FIELD_ROWS } from './words';
@@ -17,6 +21,8 @@ export interface Measured {
   features: FeatureSet;
   palette: readonly Weighted[];
   layout: Layout;
+  /** Its measures set by set, where it has landmarks. */
+  proportions?: readonly Proportion[];
   /** Width in mm, or null; decides whether sizes are compared in mm. */
   widthMm: number | null;
 }
@@ -66,6 +72,12 @@ export const withoutMarks = (features: FeatureSet): FeatureSet =>
 function inCommonUnits(name: string, m: Measured, mm: boolean): Feature | undefined {
   const f = m.features[name];
   return f && mm && featureSpec(name)?.size ? inMm(f, m.widthMm!) : f;
+}
+
+/** What a work shows of a feature: one reading, or one for each of its sets of points. */
+function shown(name: string, work: Measured, mm: boolean): Feature[] {
+  if (isProportion(name) && work.proportions?.length) return eachProportion(name, work.proportions);
+  return [inCommonUnits(name, work, mm) ?? []].flat();
 }
 
 /** A reading of the piece beside the range it is held against. */
@@ -141,22 +153,28 @@ function paletteHeld(sources: readonly Measured[], piece: Measured, priors: Prio
   return range && held('colour.palette', range, feature(meanDistance(piece, sources)));
 }
 
-/** A copy held against the work it was made from, place by place after registering: nine fields' darkness and the whole's size and place. */
+/** A copy held against the work it was made from, place by place after registering: nine fields' darkness and the whole's size, lean and place. */
 function placeFindings(source: Measured, piece: Measured): Judged[] {
   const [a, b] = [source.layout, piece.layout];
-  const r = registerLayouts(a, b, false);
+  const r = registerLayouts(a, b, 'copy');
+  const place = placer(r, a, b);
   const out: Judged[] = [];
   const push = (group: FeatureGroup, feature: string, unit: FeatureUnit, mid: number, half: number, piece: number) =>
     out.push(judgeAsked({ group, feature, unit, piece }, mid, half));
   push('composition', 'place.scale', 'ratio', 1, 0.04, r.scale);
-  push('composition', 'place.shiftX', 'ratio', 0, 0.03, r.shift[0]);
-  push('composition', 'place.shiftY', 'ratio', 0, 0.03, r.shift[1]);
+  push('composition', 'place.turn', 'degrees', 0, 2, r.turn);
+  push('composition', 'place.stretch', 'ratio', 1, 0.04, r.stretch);
+  // In mm where the sheet's width is known.
+  const [unit, wide] = piece.widthMm === null ? (['ratio', 1] as const) : (['mm', piece.widthMm] as const);
+  const high = piece.widthMm === null ? 1 : piece.widthMm * b.tall;
+  push('composition', 'place.shiftX', unit, 0, 0.03 * wide, r.shift[0] * wide);
+  push('composition', 'place.shiftY', unit, 0, 0.03 * high, r.shift[1] * high);
   for (let j = 0; j < 3; j++)
     for (let i = 0; i < 3; i++) {
       let [sa, sb, n] = [0, 0, 0];
       for (let y = Math.floor((j * a.height) / 3); y < Math.floor(((j + 1) * a.height) / 3); y++)
         for (let x = Math.floor((i * a.width) / 3); x < Math.floor(((i + 1) * a.width) / 3); x++) {
-          const [u, v] = placed(r, a, x, y);
+          const [u, v] = place(x, y);
           const [px, py] = [Math.floor(u * b.width), Math.floor(v * b.height)];
           if (px < 0 || py < 0 || px >= b.width || py >= b.height) continue;
           sa += a.weight[y * a.width + x];
@@ -236,7 +254,8 @@ export interface CompareOptions {
 function readingsOf(piece: Measured, mm: boolean): [name: string, reading: Feature & { value: number }][] {
   return Object.keys(piece.features).flatMap((name): [string, Feature & { value: number }][] => {
     const reading = inCommonUnits(name, piece, mm)!;
-    return reading.value === null || !featureSpec(name) ? [] : [[name, { ...reading, value: reading.value }]];
+    const spec = featureSpec(name);
+    return reading.value === null || !spec || spec.uncompared ? [] : [[name, { ...reading, value: reading.value }]];
   });
 }
 
@@ -263,7 +282,7 @@ function judgeReadings(
     const works = asked?.oneWork && model !== null ? [sources[nearest]] : sources;
     const range = rangeOf(
       name,
-      works.flatMap((s) => inCommonUnits(name, s, mm) ?? []),
+      works.flatMap((s) => shown(name, s, mm)),
       priors,
     );
     if (!range) continue;

@@ -2,7 +2,7 @@
 import { MARK_KINDS } from '../marks/kinds';
 import { SURFACE_BANDS } from '../marks/surface';
 import { TEXTURE_COLOUR, TEXTURE_DARK, TEXTURE_DETAIL } from '../marks/texture';
-import { measureOf } from '../proportion/measures';
+import { measureIn } from './proportionNames';
 import type { Measure } from '../proportion/template';
 
 export type FeatureGroup = 'proportion' | 'marks' | 'colour' | 'value' | 'composition';
@@ -28,6 +28,8 @@ export interface FeatureSpec {
   size?: true;
   /** A distance: there is no too little of it. */
   oneSided?: true;
+  /** Said of a picture, but nothing that pictures are held against each other by. */
+  uncompared?: true;
   /** The least standard deviation between works of one hand on that scale, whatever was measured: common practice, no source. */
   typical?: number;
 }
@@ -42,7 +44,7 @@ type Row = [
   name: string,
   unit: FeatureUnit,
   scale: FeatureScale,
-  more?: Partial<Pick<FeatureSpec, 'family' | 'axial' | 'size' | 'typical'>>,
+  more?: Partial<Pick<FeatureSpec, 'family' | 'axial' | 'size' | 'typical' | 'uncompared'>>,
 ];
 const size = { size: true } as const;
 
@@ -63,6 +65,7 @@ export const FEATURES: Readonly<Record<string, FeatureSpec>> = Object.fromEntrie
     ['marks.straightness', 'ratio', SHARE],
     ['marks.coverage', 'share', SHARE],
     ...MARK_KINDS.map((k): Row => [`marks.share.${k}`, 'share', SHARE, { family: 'marks.share' }]),
+    ['marks.share.untold', 'share', SHARE, { uncompared: true }],
     ['edges.outlined', 'share', SHARE, { family: 'edges' }],
     ['edges.sharp', 'share', SHARE, { family: 'edges' }],
     ['edges.soft', 'share', SHARE, { family: 'edges' }],
@@ -142,8 +145,8 @@ export function scaledSpread(spec: Pick<FeatureSpec, 'scale'>, value: number, sp
 export function featureSpec(name: string): FeatureSpec | null {
   if (Object.hasOwn(FEATURES, name)) return FEATURES[name];
   if (name === 'colour.palette') return PALETTE;
-  const measure = name.startsWith('proportion.') ? measureOf(name.slice('proportion.'.length)) : null;
-  return measure && { group: 'proportion', family: name, ...PROPORTIONS[measure.unit] };
+  const known = measureIn(name);
+  return known && { group: 'proportion', family: name, ...PROPORTIONS[known.measure.unit] };
 }
 
 export interface Feature {

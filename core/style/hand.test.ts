@@ -1,3 +1,4 @@
+import { NO_POINTS } from './keypoints';
 import { english } from '../../tests/support/english';
 import { Measured } from './compare';
 import { Feature, FEATURES } from './features';
@@ -15,7 +16,7 @@ const feature = (name: string, value: number | null): Feature => ({
 const work = (values: Record<string, number>, widthMm: number | null = null): Measured => ({
   features: Object.fromEntries(Object.keys(FEATURES).map((n) => [n, feature(n, values[n] ?? null)])),
   palette: [{ lab: [50, 0, 0], share: 1 }],
-  layout: { width: 2, height: 2, weight: [0, 0, 0, 0], shape: [0, 0, 0, 0] },
+  layout: { width: 2, height: 2, tall: 1, weight: [0, 0, 0, 0], shape: [0, 0, 0, 0], points: NO_POINTS },
   widthMm,
 });
 

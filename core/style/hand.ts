@@ -2,6 +2,7 @@
 import { mean } from '../raster/statistics';
 import { inMm, Measured } from './compare';
 import { Feature, FeatureGroup, FEATURES, featureSpec, FeatureUnit } from './features';
+import { isProportion } from './proportionNames';
 import { Priors, PRIORS } from './priors';
 import { boundsOf, featureDifference, foreseenSpread, Range, rangeOf } from './range';
 
@@ -35,8 +36,8 @@ const LEAST_EFFECT = 1;
 const PROPORTION_BETWEEN = 3;
 
 const namesOf = (works: readonly Measured[]): string[] => [
-  ...Object.keys(FEATURES),
-  ...new Set(works.flatMap((w) => Object.keys(w.features)).filter((n) => n.startsWith('proportion.'))),
+  ...Object.keys(FEATURES).filter((name) => !FEATURES[name].uncompared),
+  ...new Set(works.flatMap((w) => Object.keys(w.features)).filter(isProportion)),
 ];
 
 /** A feature's readings over works, in mm where every width is known. */

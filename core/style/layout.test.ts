@@ -1,7 +1,8 @@
 import { seededRandom } from '../raster/statistics';
 import { RgbImage } from '../raster/image';
 import { inventionOf } from './invention';
-import { Layout, layoutOf, registerLayouts } from './layout';
+import { Layout, layoutOf } from './layout';
+import { registerLayouts } from './register';
 
 type Blob = [x: number, y: number, r: number, dark: number];
 
@@ -35,18 +36,42 @@ test('a layout is small, keeps the sheet’s shape, and knows dark from light', 
   expect([l.shape[at(0.25, 0.5)], l.shape[at(0.8, 0.5)]]).toEqual([100, 0]);
 });
 
+/** Discs turned by degrees anticlockwise, drawn larger, moved, and stretched in width. */
+const turned = (list: readonly Blob[], { scale = 1, turn = 0, sx = 0, sy = 0, tall = 2 / 3 }): Blob[] => {
+  const [c, s] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
+  return list.map(([x, y, r, d]) => {
+    const [u, v] = [(x - 0.5) * scale, (y - 0.5) * tall * scale];
+    return [c * u + s * v + 0.5 + sx, (c * v - s * u) / tall + 0.5 + sy, r * scale, d];
+  });
+};
+
 test.each([
-  [1, 0, 0],
-  [0.9, 0.08, -0.05],
-  [1.15, -0.06, 0.04],
-])('registration finds size %f and shift %f, %f', (scale, sx, sy) => {
+  { scale: 1, turn: 0, sx: 0, sy: 0 },
+  { scale: 0.97, turn: 0, sx: 0.01, sy: 0 },
+  { scale: 0.9, turn: 3, sx: 0.08, sy: -0.05 },
+  { scale: 1.03, turn: -2, sx: 0, sy: 0.013 },
+  { scale: 1.15, turn: 6, sx: -0.06, sy: 0.04 },
+])('registration finds size to 1 %, turn to 1° and place to half a hundredth: %j', (known) => {
   const source = blobs(4);
-  const r = registerLayouts(scene(source), scene(moved(source, scale, sx, sy)), false);
-  expect(Math.abs(r.scale - scale)).toBeLessThan(0.05);
-  expect(Math.abs(r.shift[0] - sx)).toBeLessThan(0.02);
-  expect(Math.abs(r.shift[1] - sy)).toBeLessThan(0.02);
-  expect(r.correlation).toBeGreaterThan(0.85);
+  const r = registerLayouts(scene(source), scene(turned(source, known)), 'copy');
+  expect(Math.abs(r.scale / known.scale - 1)).toBeLessThan(0.01);
+  expect(Math.abs(r.turn - known.turn)).toBeLessThan(1);
+  expect(Math.abs(r.shift[0] - known.sx)).toBeLessThan(0.005);
+  expect(Math.abs(r.shift[1] - known.sy)).toBeLessThan(0.005);
+  expect(Math.abs(Math.log(r.stretch))).toBeLessThan(0.015);
+  expect(r.correlation).toBeGreaterThan(0.95);
   expect(r.mirrored).toBe(false);
+});
+
+test('a sheet of another shape does not stretch what is drawn on it; what really was stretched is said so', () => {
+  const source = blobs(4);
+  const onTaller = (squeeze: number) =>
+    source.map(([x, y, r, d]): Blob => [(x - 0.5) * squeeze + 0.5, ((y - 0.5) * 320) / 400 + 0.5, r, d]);
+  const same = registerLayouts(scene(source), scene(onTaller(1), 480, 400), 'copy');
+  expect([same.scale, same.stretch]).toEqual([expect.closeTo(1, 1.9), expect.closeTo(1, 1.9)]);
+  const squeezed = registerLayouts(scene(source), scene(onTaller(0.88), 480, 400), 'copy');
+  expect(squeezed.stretch).toBeGreaterThan(0.84);
+  expect(squeezed.stretch).toBeLessThan(0.94);
 });
 
 test('a mirrored copy is seen as one, unless mirroring is ruled out', () => {
@@ -54,7 +79,7 @@ test('a mirrored copy is seen as one, unless mirroring is ruled out', () => {
   const mirrored = scene(moved(source, 1, 0, 0, true));
   expect(registerLayouts(scene(source), mirrored)).toMatchObject({ mirrored: true });
   expect(registerLayouts(scene(source), mirrored).correlation).toBeGreaterThan(0.9);
-  expect(registerLayouts(scene(source), mirrored, false).correlation).toBeLessThan(0.6);
+  expect(registerLayouts(scene(source), mirrored, 'copy').correlation).toBeLessThan(0.6);
 });
 
 test('copies of every kind invent little, own scenes much, and the nearest work is named', () => {

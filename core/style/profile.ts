@@ -14,9 +14,7 @@ import { MarkScale, OverallMarks, Reading, readOverall, readPatch } from '../mar
 import { colourSlack } from '../marks/slack';
 import { SURFACE_BANDS } from '../marks/surface';
 import { TEXTURE_NAMES } from '../marks/texture';
-import { Landmarks } from '../proportion/align';
-import { measureProportions, Proportion } from '../proportion/measures';
-import { TemplateName } from '../proportion/templates';
+import { LandmarkSet, Proportion, proportionsOf } from '../proportion/measures';
 import { frameOf } from '../capture/frame';
 import { cropImage, Mask, Point, Rect, rectInside, RgbImage } from '../raster/image';
 import { filled, keptOf, maskOf } from '../raster/leftOut';
@@ -25,11 +23,12 @@ import { sharpnessOf } from '../raster/sharpness';
 import { histogramQuantiles } from '../raster/statistics';
 import { Feature, FEATURES, featureSpec, FeatureSet } from './features';
 import { Layout, layoutOf } from './layout';
+import { withProportions } from './proportionFeatures';
 import { readingSpread } from './readingError';
 import { atRung, Resolution, Rung } from './scale';
 
 /** Raised whenever the same picture would read, or be compared, differently. */
-export const PROFILE_VERSION = 7;
+export const PROFILE_VERSION = 8;
 
 const FORM_SIDE = 1024;
 const MARK_SIDE = 4096;
@@ -51,7 +50,7 @@ export interface ProfileOptions {
   patches?: readonly Rect[];
   colours?: number;
   values?: number;
-  landmarks?: { template: TemplateName | 'free'; points: Landmarks } | null;
+  landmarks?: readonly LandmarkSet[] | null;
 }
 
 export interface Profile {
@@ -150,8 +149,7 @@ export function measurePicture(image: RgbImage, options: ProfileOptions = {}): P
   const composition = readComposition(worked, leftOut);
   const focus = focusOf(form, leftOut);
   const chroma = chromaOf(keptOf(chromaPlane(lab), leftOut));
-  const template = options.landmarks?.template;
-  const proportions = template && template !== 'free' ? measureProportions(template, options.landmarks!.points) : [];
+  const proportions = proportionsOf(options.landmarks ?? []);
   const patches = (options.patches ?? []).map((patch) => ({
     patch,
     ...measurePatch(image, patch, ground?.lab ?? null, { mmPerPixel, pictureWidth: proper.width }),
@@ -231,6 +229,9 @@ function chromaOf(c: Float32Array): { mean: number; p90: number } {
   return { mean: sum / c.length, p90: histogramQuantiles(c, 0, 180, [0.9])[0] };
 }
 
+/** Colour nearer to its line than so many px may as well lie on it: blur, a line's own width and saving do as much. */
+const LEAST_SLACK = 3;
+
 interface Gathered {
   palette: Palette;
   ground: Profile['ground'];
@@ -294,7 +295,7 @@ function collect(g: Gathered): FeatureSet {
     'edges.sharp': [g.edges.sharp],
     'edges.soft': [g.edges.soft],
     'edges.lost': [g.edges.lost],
-    'marks.colourSlack': slack ? [slack.px * perMille, slack.spread * perMille] : [null],
+    'marks.colourSlack': slack && slack.px >= LEAST_SLACK ? [slack.px * perMille, slack.spread * perMille] : [null],
     'marks.finish': [g.marks.finish],
     'colour.groundL': [g.ground?.lab[0] ?? null],
     'colour.groundChroma': [g.ground ? Math.hypot(g.ground.lab[1], g.ground.lab[2]) : null],
@@ -320,14 +321,13 @@ function collect(g: Gathered): FeatureSet {
   };
   for (const band of SURFACE_BANDS) values[`marks.${band}`] = [g.marks.surface?.mean[band] ?? null, g.marks.surface?.spread[band]];
   for (const k of TEXTURE_NAMES) values[`marks.${k}`] = [g.marks.texture?.value[k] ?? null, g.marks.texture?.spread[k]];
-  for (const kind of MARK_KINDS) values[`marks.share.${kind}`] = [g.marks.shares?.[kind] ?? null];
-  for (const p of g.proportions) values[`proportion.${p.name}`] = [p.value];
-  const names = [...Object.keys(FEATURES), ...g.proportions.map((p) => `proportion.${p.name}`)];
-  return Object.fromEntries(
-    names.map((name): [string, Feature] => {
+  for (const kind of [...MARK_KINDS, 'untold'] as const) values[`marks.share.${kind}`] = [g.marks.shares?.[kind] ?? null];
+  const read = Object.fromEntries(
+    Object.keys(FEATURES).map((name): [string, Feature] => {
       const { group, unit } = featureSpec(name)!;
       const [value, sampled] = values[name];
       return [name, { group, value, unit, spread: value === null ? null : readingSpread(name, unit, value, sampled) }];
     }),
   );
+  return withProportions(read, g.proportions);
 }

@@ -24,9 +24,14 @@ const evenness = (v: number): string => (v < 0.1 ? 'veryEven' : v < 0.18 ? 'even
 
 /** How sure the kind is, in a sentence. */
 export function tellKind({ kind, confidence }: Pick<Reading, 'kind' | 'confidence'>): Message {
+  if (!kind) return message('readings.kind.unknown');
   const sure = confidence > 0.85 ? 'likely' : confidence > 0.6 ? 'perhaps' : 'unsure';
   return message(`readings.kind.${sure}`, { kind: kindName(kind) });
 }
+
+/** What a whole work is mostly made of. */
+export const tellWhole = (kind: MarkKind | null): Message =>
+  kind ? message('readings.whole', { kind: kindName(kind) }) : message('readings.wholeUnknown');
 
 /** What a reading says of a window or of the worked part of a whole picture. */
 export function tellReading(r: Reading, of: 'window' | 'work'): Telling[] {
@@ -34,7 +39,7 @@ export function tellReading(r: Reading, of: 'window' | 'work'): Telling[] {
   const tell = (name: string, said: string, values?: Values) =>
     out.push({ feature: `marks.${name}`, said: message(`readings.${said}`, values) });
   // What single strokes lie in a tone says nothing of it.
-  const tone = !DRAWN.has(r.kind);
+  const tone = r.kind ? !DRAWN.has(r.kind) : !r.lineWidth;
   if (!tone) {
     if (r.spacing)
       tell('spacing', 'spacing', {

@@ -1,10 +1,13 @@
 /** Ranges, distances, transport and words. */
+import { NO_POINTS } from './keypoints';
 import fc from 'fast-check';
 import { measureProportions } from '../proportion/measures';
 import { TEMPLATE_NAMES } from '../proportion/templates';
 import { Feature, FEATURES, FeatureSet } from './features';
 import { compare, Measured } from './compare';
+import { seededRandom } from '../raster/statistics';
 import { Layout } from './layout';
+import { proportionFeature } from './proportionNames';
 import { boundsOf, foreseenSpread, rangeOf } from './range';
 import { paletteDistance } from './transport';
 import { english } from '../../tests/support/english';
@@ -62,12 +65,16 @@ test('a piece read less surely than the works is held to a wider range', () => {
   expect(unsure).toBeGreaterThan(1.2 * sure);
 });
 
+/** Soft dark spots here and there: nothing that repeats, so that no other lies on it by a shift. */
 const layout = (seed: number): Layout => {
-  const weight = Array.from(
-    { length: 48 * 32 },
-    (_, i) => 50 + 40 * Math.sin(seed * 3.1 + (i % 48) * (0.2 + 0.05 * seed)) * Math.cos(seed + Math.floor(i / 48) * (0.25 + 0.03 * seed)),
+  const r = seededRandom(seed);
+  const spots = Array.from({ length: 9 }, () => [48 * r(), 32 * r(), 2 + 3 * r(), 30 + 60 * r()]);
+  const weight = Array.from({ length: 48 * 32 }, (_, i) =>
+    Math.max(
+      ...spots.map(([x, y, size, dark]) => dark * Math.exp(-(((i % 48) - x) ** 2 + (Math.floor(i / 48) - y) ** 2) / (2 * size * size))),
+    ),
   );
-  return { width: 48, height: 32, weight, shape: weight.map((w) => (w > 50 ? 100 : 0)) };
+  return { width: 48, height: 32, tall: 2 / 3, weight, shape: weight.map((w) => (w > 20 ? 100 : 0)), points: NO_POINTS };
 };
 
 const measured = (spacing: number, seed: number, widthMm: number | null = null): Measured => {
@@ -152,7 +159,15 @@ const next = (feature: string, distance: number): string => {
 };
 
 test('every feature can be said inside, above and below its range, with a next step outside', () => {
-  const places = ['place.scale', 'place.shiftX', 'place.shiftY', 'place.weight.upper-left', 'place.weight.middle-middle'];
+  const places = [
+    'place.scale',
+    'place.turn',
+    'place.stretch',
+    'place.shiftX',
+    'place.shiftY',
+    'place.weight.upper-left',
+    'place.weight.middle-middle',
+  ];
   for (const name of [...Object.keys(FEATURES), 'colour.palette', ...places]) {
     const unit = FEATURES[name]?.unit ?? (name.startsWith('place.weight') ? 'L*' : 'ratio');
     const base = { feature: name, unit, master: { low: 1, mid: 1.5, high: 2 } };
@@ -190,7 +205,7 @@ test('no number stands bare: each has its unit, or counts times or steps', () =>
 test('every measure of every template has a sentence of its own, both ways', () => {
   for (const template of TEMPLATE_NAMES)
     for (const { name, unit } of measureProportions(template, {})) {
-      const base = { feature: `proportion.${name}`, unit, master: { low: 1, mid: 1.5, high: 2 } };
+      const base = { feature: proportionFeature(template, name), unit, master: { low: 1, mid: 1.5, high: 2 } };
       const [above, below] = [2, -2].map((distance) => english(sayFinding({ ...base, piece: 1.5 + distance, distance })));
       for (const s of [above, below]) {
         expect(s).toMatch(/^The [a-z ]+ than the master’s: −?[\d.]+ ?(%|°|heads|eye widths) against [\d.]+ ?(%|°|heads|eye widths)\.$/);

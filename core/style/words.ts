@@ -1,6 +1,8 @@
 /** Knows what is said of a reading or a finding: which sentence, and what stands in it. */
 import { amount, Amount, AmountUnit, Figure, figure, Message, message, Typed, typed, Values } from '../message';
+import type { Proportion } from '../proportion/measures';
 import { FeatureGroup, featureSpec, FeatureUnit } from './features';
+import { isProportion, measureIn, proportionFeature } from './proportionNames';
 
 export const FIELD_ROWS = ['upper', 'middle', 'lower'] as const;
 export const FIELD_COLUMNS = ['left', 'middle', 'right'] as const;
@@ -20,7 +22,11 @@ export interface Said {
 const PLACE_WEIGHT = 'place.weight.';
 
 /** Where a feature's sentences stand in `words/`. */
-const keyOf = (feature: string): string => `features.${feature.startsWith(PLACE_WEIGHT) ? 'place.weight' : feature}`;
+function keyOf(feature: string): string {
+  const known = measureIn(feature);
+  if (known) return `features.proportion.${known.measure.name}`;
+  return `features.${feature.startsWith(PLACE_WEIGHT) ? 'place.weight' : feature}`;
+}
 
 /** What a sentence about a feature needs to know of it beside the values. */
 const whereOf = (feature: string): Values =>
@@ -40,8 +46,8 @@ const UNITS_IN_WORDS: Partial<Record<FeatureUnit, AmountUnit>> = {
 function unitInWords({ feature, unit }: Pick<Said, 'feature' | 'unit'>): AmountUnit | null {
   const named = UNITS_IN_WORDS[unit];
   if (named) return named;
-  if (!feature.startsWith('proportion.')) return null;
-  return feature === 'proportion.eye-gap' ? 'eyes' : 'share';
+  if (!isProportion(feature)) return null;
+  return measureIn(feature)?.measure.name === 'eye-gap' ? 'eyes' : 'share';
 }
 
 /** A feature's value as it is told; null where its number would mean nothing to anybody. */
@@ -53,8 +59,8 @@ export function valueWithUnit(feature: string, value: number, unit: FeatureUnit)
 }
 
 /** A measure's value as it is told; a small offset as a share of the head. */
-export const measureWithUnit = ({ name, unit, value }: { name: string; unit: FeatureUnit; value: number | null }): Amount =>
-  valueWithUnit(`proportion.${name}`, value ?? 0, unit) ?? amount(value ?? 0, 'share');
+export const measureWithUnit = ({ template, name, unit, value }: Pick<Proportion, 'template' | 'name' | 'unit' | 'value'>): Amount =>
+  valueWithUnit(proportionFeature(template, name), value ?? 0, unit) ?? amount(value ?? 0, 'share');
 
 /** How many times the larger of two is the smaller, to a tenth; 0 where they are hardly apart or one is next to nothing. */
 function timesApart(a: number, b: number): number {
@@ -64,10 +70,11 @@ function timesApart(a: number, b: number): number {
   return times < 1.15 || times > 10 ? 0 : Math.round(times < 3 ? times * 10 : Math.round(times) * 10) / 10;
 }
 
-/** How far the piece is off, as a part of the sheet, or in steps of lightness. */
+/** How far the piece is off: in mm or degrees, in steps of lightness, or as a part. */
 function apart({ unit, piece, master }: Said): Amount | Figure {
   const off = Math.abs(piece - master.mid);
-  return unit === 'L*' ? figure(off) : amount(off, 'share');
+  if (unit === 'L*') return figure(off);
+  return amount(off, unit === 'mm' || unit === 'degrees' ? unit : 'share');
 }
 
 /** One finding as a sentence with size and direction: "The strokes stand farther apart than the master’s: 2.6 mm against 1.6 mm." */
@@ -85,6 +92,7 @@ export function sayFinding(f: Said): Message {
     much: Math.abs(distance) > 3 ? 'much' : 'some',
     times: timesApart(f.piece, master.mid),
     by: apart(f),
+    of: unit === 'mm' ? 'itself' : 'sheet',
     ...pair,
     ...whereOf(feature),
   });

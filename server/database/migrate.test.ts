@@ -138,6 +138,47 @@ test('settings move to the account, and the log of edits names columns as the co
   ]);
 });
 
+test('what stood under a measure’s name alone stands under its template’s, in rules, notes, comparisons and the log', async () => {
+  await asLeftAfter(8);
+  await db.query(`insert into user (id, name, email, created_at, updated_at) values ('t', 'T', 't@fennick.example', now(), now());
+    insert into studies (id, teacher_id, title, master, about, created_at, updated_at) values ('s', 't', 'S', 'M', '', now(), now()), ('f', 't', 'F', 'M', '', now(), now());
+    insert into blobs values ('h', 1, 1);
+    insert into pictures (id, teacher_id, sha256, role, name, mime, width, height, created_at) values ('p', 't', 'h', 'original', 'n', 'image/png', 1, 1, now());
+    insert into works (id, study_id, picture_id, title, impressions) values ('w', 's', 'p', 'W', '');
+    insert into landmark_sets (id, study_id, work_id, template, points, updated_at) values ('a', 's', 'w', 'figure-standing', '{}', now());
+    insert into rules (id, study_id, kind, feature, sentence) values ('1', 's', 'feature', 'proportion.heads-tall', ''), ('2', 's', 'feature', 'proportion.neck-length', ''),
+      ('3', 'f', 'feature', 'proportion.neck-length', ''), ('4', 'f', 'feature', 'marks.spacing', ''), ('5', 'f', 'feature', 'proportion.eye-line', 'say "proportion.eye-line"')`);
+  const changes = [
+    {
+      table: 'rules',
+      key: { id: '1' },
+      before: null,
+      after: { feature: 'proportion.eye-gap', said: { sentence: { key: 'features.proportion.eye-gap.title' } } },
+    },
+  ];
+  await db.query('insert into edits (study_id, subject, subject_id, label, changes, at) values (?, ?, ?, ?, ?, now())', [
+    's',
+    'study',
+    's',
+    '[]',
+    JSON.stringify(changes),
+  ]);
+  await migrate();
+  expect(await rows('select id, feature from rules order by id')).toEqual([
+    { id: '1', feature: 'proportion.figure-standing.heads-tall' },
+    { id: '2', feature: 'proportion.figure-standing.neck-length' },
+    { id: '3', feature: 'proportion.face-front.neck-length' },
+    { id: '4', feature: 'marks.spacing' },
+    { id: '5', feature: 'proportion.face-front.eye-line' },
+  ]);
+  const [{ changes: kept }] = await rows('select changes from edits');
+  expect(JSON.parse(kept as string)[0].after).toEqual({
+    feature: 'proportion.face-front.eye-gap',
+    said: { sentence: { key: 'features.proportion.eye-gap.title' } },
+  });
+  expect(await rows("select sentence from rules where id = '5'")).toEqual([{ sentence: 'say "proportion.eye-line"' }]);
+});
+
 test('three servers that start at once bring it up to date once', async () => {
   const ran: string[] = [];
   await Promise.all([0, 1, 2].map(() => migrate((tag, i) => ran.push(`${tag}:${i}`))));

@@ -78,7 +78,12 @@ async function seedKit(teacherId: string): Promise<void> {
 }
 
 const RULES: readonly ['feature' | 'always' | 'never', string, string, string][] = [
-  ['feature', 'proportion.heads-tall', 'Passengers are four and a half heads tall.', 'Measured on three works with standing figures.'],
+  [
+    'feature',
+    'proportion.figure-standing.heads-tall',
+    'Passengers are four and a half heads tall.',
+    'Measured on three works with standing figures.',
+  ],
   ['feature', 'marks.spacing', 'Strokes stand 1.6 mm apart, very evenly.', 'Measured on all six works.'],
   ['feature', 'marks.direction', 'Strokes lean at about 152 degrees.', 'Measured on all six works.'],
   ['feature', 'colour.accent', 'One small touch of vivid orange, under one per cent of the sheet.', 'Measured on all six works.'],

@@ -2,8 +2,9 @@
 import { message } from '../../core/message';
 import { eq } from 'drizzle-orm';
 import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
-import { studyOf, workOf } from '../accounts/ownership';
+import { pieceOf, studyOf, workOf } from '../accounts/ownership';
 import { database } from '../database/connection';
+import { holdAgainst, worksAgainst } from '../pieces/against';
 import { addPiece, noteFinding, placeCorners, removePiece } from '../pieces/pieces';
 import { jobs, pieces } from '../schema';
 import { placeLandmarks } from '../studies/landmarks';
@@ -123,6 +124,27 @@ test('a frame and places left out ask for measuring, and a frame outside the pic
   // As it was, it is read as it was.
   expect(await asking(() => change({ frame: null }))).toEqual(MEASURE);
   expect((await workOf(teacher, work)).place).toBe('');
+});
+
+test('a piece held against one group of works is compared again when that is chosen, or the group changes; other groups leave it alone', async () => {
+  await change({ group: 'early' });
+  const { groupId } = await workOf(teacher, work);
+  const version = async () => (await pieceOf(teacher, piece)).version;
+  expect(await asking(async () => holdAgainst(teacher, piece, await version(), groupId))).toEqual(COMPARE);
+  expect((await pieceOf(teacher, piece)).groupId).toBe(groupId);
+  expect(await asking(() => change({ group: 'late' }))).toEqual(COMPARE);
+  expect(await undo()).toEqual(COMPARE);
+  await expect(holdAgainst(teacher, piece, await version(), 'elsewhere')).rejects.toMatchObject({ status: 404 });
+  await expect(holdAgainst(teacher, piece, 99, null)).rejects.toMatchObject({ status: 409 });
+  expect(await asking(async () => holdAgainst(teacher, piece, await version(), null))).toEqual(COMPARE);
+  expect(await asking(() => change({ group: 'late' }))).toEqual([]);
+});
+
+test('without a choice a piece is held against all works; a group that has lost its works stands for all of them, too', () => {
+  const list = [{ groupId: 'a' }, { groupId: null }, { groupId: 'b' }];
+  expect(worksAgainst(list, null)).toEqual(list);
+  expect(worksAgainst(list, 'b')).toEqual([{ groupId: 'b' }]);
+  expect(worksAgainst(list, 'gone')).toEqual(list);
 });
 
 test('a rule about a reading is part of the comparison; its words are not', async () => {

@@ -1,5 +1,5 @@
 /** Knows what has to be measured or compared anew once rows have changed, whoever changed them: an edit, an undo, a redo. */
-import { eq, inArray, sql } from 'drizzle-orm';
+import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { Transaction } from '../database/connection';
 import { askToCompare, askToMeasure, askToProcess, compareAgain } from '../queue/asking';
 import { landmarkSets, pieces, works } from '../schema';
@@ -24,6 +24,17 @@ async function ofWorks(tx: Transaction, { teacherId, studyId }: Where, changes: 
     if (!there) compare = true;
     else if (touches(c, 'pictureId', 'widthMm', 'place')) await askToMeasure(tx, teacherId, { id, studyId });
     else if (touches(c, 'foil')) compare = true;
+    else if (touches(c, 'groupId')) {
+      // Only what is held against the group it left or came to.
+      const sides = [c.before?.groupId, c.after?.groupId].filter((g): g is string => typeof g === 'string');
+      const held = sides.length
+        ? await tx
+            .select({ id: pieces.id, studyId: pieces.studyId })
+            .from(pieces)
+            .where(and(eq(pieces.studyId, studyId), eq(pieces.state, 'ready'), inArray(pieces.groupId, sides)))
+        : [];
+      await askToCompare(tx, teacherId, ...held);
+    }
   }
   return compare;
 }
@@ -40,7 +51,7 @@ async function ofPieces(tx: Transaction, { teacherId, studyId }: Where, changes:
         .set({ state: 'waiting', version: sql`${pieces.version} + 1` })
         .where(eq(pieces.id, id));
       await askToProcess(tx, teacherId, { id, studyId }, CORNERS_FIRST);
-    } else if (isNew && row.state === 'ready') await askToCompare(tx, teacherId, { id, studyId });
+    } else if ((isNew || touches(c, 'groupId')) && row.state === 'ready') await askToCompare(tx, teacherId, { id, studyId });
     else if (isNew) await askToProcess(tx, teacherId, { id, studyId });
   }
 }

@@ -1,10 +1,10 @@
 /** Knows the background work on a piece: squared up, measured, and measuredWorks against the master's works. */
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import { Measured, withoutMarks } from '../../core/style/compare';
-import { featureSpec, FeatureSet } from '../../core/style/features';
 import type { ProfileWithMaps } from '../../core/style/profile';
+import { withProportions } from '../../core/style/proportionFeatures';
 import { oneScale, ownRung, Resolution } from '../../core/style/scale';
-import { measureProportions } from '../../core/proportion/measures';
+import { Proportion, proportionsOf } from '../../core/proportion/measures';
 import { isTemplate } from '../../core/proportion/templates';
 import { changing, database } from '../database/connection';
 import { ensureProfile } from '../pictures/readings';
@@ -15,6 +15,7 @@ import { comparisons, landmarkSets, pieces, works } from '../schema';
 import type { Frame } from '../schema/studies';
 import { pieceOf, PieceRow, studyOf } from '../accounts/ownership';
 import { inThread } from '../threads/threads';
+import { worksAgainst } from './against';
 import { ruledFeatures, stampOf } from './stamps';
 
 const RESULT_PIXELS = 9e6;
@@ -68,29 +69,14 @@ interface Points {
   points: Record<string, [number, number]>;
 }
 
-/** A profile's features with the proportions of whatever landmarks have been placed since. */
-function withProportions(features: FeatureSet, sets: readonly Points[]): FeatureSet {
-  const out = { ...features };
-  for (const set of sets) {
-    if (!isTemplate(set.template)) continue;
-    for (const p of measureProportions(set.template, set.points)) {
-      const name = `proportion.${p.name}`;
-      const { group, unit } = featureSpec(name)!;
-      if (p.value !== null)
-        out[name] = {
-          group,
-          unit,
-          value: p.value,
-          spread: p.unit === 'degrees' ? 0.7 : Math.abs(p.value) * 0.015 + 0.002,
-        };
-    }
-  }
-  return out;
-}
+/** The measures of whatever landmarks have been placed. */
+const measuresOf = (sets: readonly Points[]): Proportion[] =>
+  proportionsOf(sets.flatMap(({ template, points }) => (isTemplate(template) ? [{ template, name: null, points }] : [])));
 
 function measured({ profile, layout }: ProfileWithMaps, sets: readonly Points[], widthMm: number | null, marks = true): Measured {
   const features = marks ? profile.features : withoutMarks(profile.features);
-  return { features: withProportions(features, sets), palette: profile.palette, layout, widthMm };
+  const proportions = measuresOf(sets);
+  return { features: withProportions(features, proportions), proportions, palette: profile.palette, layout, widthMm };
 }
 
 /** The squared-up sheet as finely as it is known; what was squared up before that was asked is looked at now. */
@@ -107,17 +93,18 @@ async function squaredUp(teacherId: string, piece: PieceRow, rectifiedId: string
   return { frame: [0, 0, width, height], width, height, widthMm: piece.paperWidthMm, sharpness };
 }
 
-/** Compares a piece with every work of its study that is not a foil, and stores what was found. */
+/** Compares a piece with the works of its study that it is held against, and stores what was found. */
 export async function comparePiece(teacherId: string, id: string): Promise<void> {
   const piece = await pieceOf(teacherId, id);
   if (!piece.rectifiedId) return;
   const db = database();
   const { aim } = await studyOf(teacherId, piece.studyId);
-  const sources = await db
+  const all = await db
     .select()
     .from(works)
     .where(and(eq(works.studyId, piece.studyId), eq(works.foil, false)))
     .orderBy(asc(works.position));
+  const sources = worksAgainst(all, piece.groupId);
   if (!sources.length) return;
   const ownSets = await db.select().from(landmarkSets).where(eq(landmarkSets.pieceId, id));
   const workSets = await db

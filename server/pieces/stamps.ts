@@ -4,6 +4,7 @@ import { and, asc, eq, isNotNull, ne } from 'drizzle-orm';
 import { PROFILE_VERSION } from '../../core/style/profile';
 import { database } from '../database/connection';
 import { comparisons, landmarkSets, pieces, rules, studies, works } from '../schema';
+import { worksAgainst } from './against';
 
 interface Stamped {
   aim: string;
@@ -73,9 +74,11 @@ export async function outdatedComparisons(): Promise<Outdated[]> {
       .where(eq(landmarkSets.studyId, studyId));
     const ruled = await ruledFeatures(studyId);
     const sourcesWithSets = sources.map((w) => ({ ...w, sets: sets.filter((s) => s.workId === w.id) }));
-    for (const { piece, aim, stamp, teacherId } of rows)
-      if (stamp !== stampOf({ aim, ruled, piece: { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) }, works: sourcesWithSets }))
+    for (const { piece, aim, stamp, teacherId } of rows) {
+      const reading = { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) };
+      if (stamp !== stampOf({ aim, ruled, piece: reading, works: worksAgainst(sourcesWithSets, piece.groupId) }))
         out.push({ id: piece.id, studyId, teacherId });
+    }
   }
   return out;
 }

@@ -2,7 +2,7 @@
 import { sql } from 'drizzle-orm';
 import { boolean, check, double, index, int, mysqlEnum, mysqlTable, primaryKey, text, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { pictures } from './pictures';
-import { rules, students, studies } from './studies';
+import { rules, students, studies, workGroups } from './studies';
 import { id, instant, jsonText, key, said } from './types';
 
 export const pieces = mysqlTable(
@@ -32,6 +32,8 @@ export const pieces = mysqlTable(
     /** Share of the squared-up picture's px that carry detail; null until it is squared up. */
     sharpness: double('sharpness'),
     messages: said('told').notNull(),
+    /** The works it is held against; null for all that are no foils. */
+    groupId: key('group_id').references(() => workGroups.id, { onDelete: 'set null' }),
     version: int('version').notNull().default(1),
     createdAt: instant('created_at').notNull(),
   },

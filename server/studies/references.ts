@@ -1,11 +1,12 @@
 /** Knows the pictures students draw from, how far each part of one follows the manner, and its ticked-off rules. */
 import { Message, message, typed } from '../../core/message';
-import { and, asc, eq, sql } from 'drizzle-orm';
-import { changing, database, newId } from '../database/connection';
+import { and, asc, eq, ne, sql } from 'drizzle-orm';
+import { startingStrength } from '../../core/proportion/manner';
+import { changing, database, newId, Transaction } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
 import { sentence, conflict, notFound, UserError } from '../errors';
 import { takeInPicture } from '../pictures/takeIn';
-import { pictures, referenceChecks, referencePictures, students } from '../schema';
+import { landmarkSets, pictures, referenceChecks, referencePictures, students, works } from '../schema';
 import { shownName } from './classes';
 import { lockStudy, ownStudent, referenceOf, ReferenceRow, ruleOf, studyOf, within } from '../accounts/ownership';
 
@@ -45,12 +46,23 @@ export async function addReference(
       pictureId,
       title: (fields.title?.trim() || name.replace(/\.[^.]+$/, '')).slice(0, 120),
       credit: fields.credit?.trim() ?? '',
-      strength: 1,
+      strength: startingStrength(await worksWithPoints(tx, studyId)),
       parts: {},
       createdAt: new Date(),
     });
   });
   return id;
+}
+
+/** How many works of a study have the points of the template that most of them have; free points bend nothing. */
+async function worksWithPoints(tx: Transaction, studyId: string): Promise<number> {
+  const counted = await tx
+    .select({ n: sql<number>`count(distinct ${landmarkSets.workId})` })
+    .from(landmarkSets)
+    .innerJoin(works, eq(works.id, landmarkSets.workId))
+    .where(and(eq(works.studyId, studyId), eq(works.foil, false), ne(landmarkSets.template, 'free')))
+    .groupBy(landmarkSets.template);
+  return Math.max(0, ...counted.map(({ n }) => Number(n)));
 }
 
 const about = (teacherId: string, { id, studyId, studentId }: ReferenceRow, label: Message) => ({

@@ -163,7 +163,7 @@ const size = { px: figure.required(), mm: figure.nullable().defined().default(nu
 
 /** A patch's reading as the reading window takes it: its own figures and nothing else. */
 const readingSchema = object({
-  kind: string().oneOf(MARK_KINDS, saying('reading.kind')).required(),
+  kind: string().oneOf(MARK_KINDS, saying('reading.kind')).nullable().defined(),
   confidence: number().min(0).max(1).required(),
   directions: array(object({ angle: figure.required(), weight: figure.required() }).required())
     .max(8)

@@ -1,6 +1,6 @@
 /** Error tables of the mark readings over generated patches: every kind in every medium, train and test seeds apart. */
-import { drawPatch, Patch, PATCH_MEDIA, PatchMedium } from '../../atelier/patches';
-import { HATCHED, MARK_KINDS } from '../../core/marks/kinds';
+import { drawPatch, Patch, PATCH_KINDS, PATCH_MEDIA, PatchMedium } from '../../atelier/patches';
+import { HATCHED } from '../../core/marks/kinds';
 import { Reading, readPatch } from '../../core/marks/reading';
 import { axialDifference, median } from '../../core/raster/statistics';
 import { percent, seedSets, table } from './tables';
@@ -12,7 +12,7 @@ interface Row {
 
 function readAll(seeds: readonly number[]): Row[] {
   const rows: Row[] = [];
-  for (const kind of MARK_KINDS)
+  for (const kind of PATCH_KINDS)
     for (const medium of PATCH_MEDIA)
       for (const seed of seeds) {
         const { image, ground, truth } = drawPatch(kind, medium, seed);
@@ -87,7 +87,7 @@ function reliability(rows: readonly Row[]): string {
 function confusion(rows: readonly Row[]): string {
   return table(
     ['drawn', 'right', 'read as instead'],
-    MARK_KINDS.map((kind) => {
+    PATCH_KINDS.map((kind) => {
       const own = rows.filter((r) => r.patch.kind === kind);
       const wrong = new Map<string, number>();
       for (const r of own)

@@ -16,7 +16,7 @@ jest.setTimeout(600_000);
 const PX_PER_MM = 5;
 
 /** What the demo's rules are about. */
-const RULED = ['proportion.heads-tall', 'marks.spacing', 'marks.direction', 'colour.accent'];
+const RULED = ['proportion.figure-standing.heads-tall', 'marks.spacing', 'marks.direction', 'colour.accent'];
 
 /** Lengths in mm of what can still be seen of each stroke of the first set, once later fields have been laid over parts of it. */
 function visibleLengths({ strokes }: Drawing, lightness: Plane): number[] {
@@ -52,10 +52,15 @@ interface Held {
 async function measured(drawing: Drawing, seed: number): Promise<Held> {
   const image = await renderDrawing(drawing, PX_PER_MM, 5, seed);
   const figure = drawing.landmarks.at(-1);
-  const landmarks = figure && {
-    template: figure.template,
-    points: Object.fromEntries(Object.entries(figure.points).map(([n, [x, y]]) => [n, [x * PX_PER_MM, y * PX_PER_MM] as [number, number]])),
-  };
+  const landmarks = figure && [
+    {
+      template: figure.template,
+      name: null,
+      points: Object.fromEntries(
+        Object.entries(figure.points).map(([n, [x, y]]) => [n, [x * PX_PER_MM, y * PX_PER_MM] as [number, number]]),
+      ),
+    },
+  ];
   const held = measurePicture(image, { widthMm: image.width / PX_PER_MM, landmarks });
   return {
     held,

@@ -1,6 +1,5 @@
 /** Mark readings on drawn patches of every kind in every medium, by seeds that nothing was set on. */
-import { drawPatch, Patch, PATCH_MEDIA, PatchMedium } from '../../atelier/patches';
-import { MARK_KINDS } from '../../core/marks/kinds';
+import { drawPatch, Patch, PATCH_KINDS, PATCH_MEDIA, PatchMedium } from '../../atelier/patches';
 import { Reading, readPatch } from '../../core/marks/reading';
 import { axialDifference, median } from '../../core/raster/statistics';
 
@@ -15,7 +14,7 @@ beforeAll(() => {
   for (const medium of PATCH_MEDIA)
     rows.set(
       medium,
-      MARK_KINDS.flatMap((kind) =>
+      PATCH_KINDS.flatMap((kind) =>
         SEEDS.map((seed) => {
           const { image, ground, truth } = drawPatch(kind, medium, seed);
           return { truth, reading: readPatch(image, ground, { factor: 1, pictureWidth: 600, mmPerPixel: 0.2 }) };

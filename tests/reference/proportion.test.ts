@@ -1,6 +1,6 @@
 /** Proportions against nature's common practice and Vitruvius, and sheet sizes against ISO 216. */
 import { measureOf, measureProportions } from '../../core/proportion/measures';
-import { TEMPLATES } from '../../core/proportion/templates';
+import { TEMPLATE_NAMES, TEMPLATES } from '../../core/proportion/templates';
 import { SHEETS } from '../../core/lesson/sheets';
 
 // Common practice of drawing schools, no source: eyes halfway, one eye between the eyes, mouth corners under the pupils.
@@ -29,7 +29,7 @@ const FACE: Record<string, [number, number]> = {
   'neck-base': [100, 199.5],
 };
 
-const vitruvius = (measure: string): number => measureOf(measure)!.vitruvius!;
+const vitruvius = (measure: string): number => TEMPLATE_NAMES.flatMap((t) => measureOf(t, measure) ?? [])[0].vitruvius!;
 const value = (list: ReturnType<typeof measureProportions>, name: string) => list.find((p) => p.name === name)!;
 
 test('a face drawn by the schoolbook reads factor 1 on every measure with a canon', () => {

@@ -13,6 +13,7 @@ import { zoomedAt } from '../shared/looking/ZoomBox';
 import { AimChoice } from './AimChoice';
 import { Closeness } from './Closeness';
 import { Findings } from './Findings';
+import { Group, GroupChoice } from './GroupChoice';
 import { Course, RulesKept, RuleView } from './RulesKept';
 import { BOTH_WHOLE, Sheets, Source, Way } from './Sheets';
 import { useSay } from '../words/Words';
@@ -26,6 +27,8 @@ interface Props {
   piece: Piece;
   source: Source;
   sources: Source[];
+  /** Groups that the master's works are in. */
+  groups: Group[];
   comparison: Comparison | null;
   notes: { feature: string; setAside: boolean; note: string; version: number }[];
   answers: { ruleId: string; met: boolean }[];
@@ -42,7 +45,7 @@ const WAYS: readonly { way: Way; key: string }[] = [
   { way: 'blink', key: 'b' },
 ];
 
-function Holding({ studyId, aim, version, pieces, piece, source, sources, comparison, notes, answers, rules }: Props) {
+function Holding({ studyId, aim, version, pieces, piece, source, sources, groups, comparison, notes, answers, rules }: Props) {
   const say = useSay();
   const [way, setWay] = useState<Way>('beside');
   const [mix, setMix] = useState(50);
@@ -176,6 +179,7 @@ function Holding({ studyId, aim, version, pieces, piece, source, sources, compar
       {comparison && (
         <>
           <Closeness comparison={comparison} />
+          <GroupChoice piece={piece} groups={groups} all={sources.length} />
           {piece.kind === 'copy' && <AimChoice studyId={studyId} aim={aim} version={version} />}
           <Findings pieceId={piece.id} comparison={comparison} notes={notes} />
           <RulesKept pieceId={piece.id} comparison={comparison} rules={rules} answers={answers} />

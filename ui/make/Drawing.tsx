@@ -108,7 +108,7 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
               {say('make.folds', { share: amount(Math.max(0.01, ghost.folded), 'share') })}
             </p>
           )}
-          <Factors factors={factors} bent={bent} />
+          <Factors template={template} factors={factors} bent={bent} />
         </>
       )}
       <Checklist key={stepped} referenceId={reference.id} rules={rules} done={reference.done} />

@@ -1,16 +1,14 @@
 'use client';
-import type { Bent, MannerFactor } from '@/core/proportion/manner';
-import { measureName } from '@/core/proportion/measures';
+import { restOnOneWork, type Bent, type MannerFactor } from '@/core/proportion/manner';
+import { measureName, measureOf } from '@/core/proportion/measures';
+import type { TemplateName } from '@/core/proportion/templates';
 import { measureWithUnit } from '@/core/style/words';
-import { featureSpec } from '@/core/style/features';
 import { useSay } from '../words/Words';
 
-/** A measure's value with its unit. */
-const withUnits = (name: string, value: number) => measureWithUnit({ name, value, unit: featureSpec(`proportion.${name}`)!.unit });
-
 /** The master's factors against nature, biggest first, and what they make of this reference. */
-export function Factors({ factors, bent }: { factors: MannerFactor[]; bent: Bent }) {
+export function Factors({ template, factors, bent }: { template: TemplateName; factors: MannerFactor[]; bent: Bent }) {
   const say = useSay();
+  const withUnits = (name: string, value: number) => measureWithUnit({ template, name, value, unit: measureOf(template, name)!.unit });
   const withUnit = (name: string, value: number) => say(withUnits(name, value));
   const rows = factors
     .map((f) => ({ ...f, at: bent.measures.find((m) => m.measure === f.measure) }))
@@ -19,6 +17,11 @@ export function Factors({ factors, bent }: { factors: MannerFactor[]; bent: Bent
   return (
     <section className="mt-4">
       <h2 className="text-lg font-semibold">{say('make.factors')}</h2>
+      {restOnOneWork(factors) && (
+        <p className="alert text-sm" role="status">
+          {say('make.oneWork')}
+        </p>
+      )}
       <table className="w-full text-sm">
         <thead>
           <tr className="text-start">

@@ -2,7 +2,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Reading } from '@/core/marks/reading';
 import { amount, figure, Message, message, several, typed } from '@/core/message';
-import { kindName, type Telling, tellEdges, tellKind, tellReading } from '@/core/style/readings';
+import { kindName, type Telling, tellEdges, tellKind, tellReading, tellWhole } from '@/core/style/readings';
 import type { MARK_KINDS } from '@/core/marks/kinds';
 import { Bench } from '../shared/Bench';
 import { PictureView } from '../shared/looking/PictureView';
@@ -42,11 +42,11 @@ type Rect = [number, number, number, number];
 
 /** What most of a work is made of, and what comes beside it. */
 function wholeOf(overall: Reading, shares: Props['shares']): Message {
+  if (!overall.kind) return tellWhole(null);
   const others = shares.filter(([k, v]) => k !== overall.kind && v >= 0.05).slice(0, 2);
-  const kind = kindName(overall.kind);
-  if (!others.length) return message('readings.whole', { kind });
+  if (!others.length) return tellWhole(overall.kind);
   const parts = others.map(([k, v]) => message('readings.part', { kind: kindName(k), share: amount(v, 'share') }));
-  return message('readings.wholeBeside', { kind, others: several(parts) });
+  return message('readings.wholeBeside', { kind: kindName(overall.kind), others: several(parts) });
 }
 
 export function MarksBench(props: Props) {

@@ -18,6 +18,8 @@ export interface Piece {
   corners: [number, number][] | null;
   paperWidthMm: number;
   paperHeightMm: number;
+  /** The group of works it is held against; null for all. */
+  groupId: string | null;
   version: number;
   closeness: number | null;
   ownInvention: number | null;

@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { Message, message, typed } from '@/core/message';
 import { measureName, measureOf, measureProportions, Proportion } from '@/core/proportion/measures';
+import { proportionFeature } from '@/core/style/proportionNames';
 import { measureWithUnit } from '@/core/style/words';
 import type { TemplateName } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
@@ -70,11 +71,11 @@ function Placing({ studyId, works, work, template, rules }: Props & { work: Prop
 }
 
 /** Where a measure comes from, and what nature has in its place. */
-function evidenceOf(title: string, works: number, { canon, factor, name, unit }: Proportion): Message {
+function evidenceOf(title: string, works: number, { template, canon, factor, name, unit }: Proportion): Message {
   const evidence = works > 1 ? message('readings.evidence.mean', { n: works }) : message('readings.evidence.one', { title: typed(title) });
   return canon === null || factor === null
     ? evidence
-    : message('readings.evidence.nature', { evidence, canon: measureWithUnit({ name, unit, value: canon }) });
+    : message('readings.evidence.nature', { evidence, canon: measureWithUnit({ template, name, unit, value: canon }) });
 }
 
 function MeasureTable({
@@ -122,9 +123,9 @@ function MeasureTable({
         {rows.map((r) => {
           const elsewhere = others.flatMap((o) => o.filter((p) => p.name === r.name && p.value !== null).map((p) => p.value!));
           const mean = [r.value!, ...elsewhere].reduce((s, v) => s + v, 0) / (elsewhere.length + 1);
-          const feature = `proportion.${r.name}`;
+          const feature = proportionFeature(template, r.name);
           const measure = measureName(r.name);
-          const vitruvius = measureOf(r.name)?.vitruvius;
+          const vitruvius = measureOf(template, r.name)?.vitruvius;
           const withUnit = (value: number) => say(measureWithUnit({ ...r, value }));
           return (
             <tr key={r.name} className="border-t border-base-300 align-top">

@@ -1,9 +1,10 @@
 'use client';
 import { useState } from 'react';
-import { message } from '@/core/message';
+import { amount, message } from '@/core/message';
 import { pointName, TEMPLATES, TemplateName } from '@/core/proportion/templates';
 import { PictureView } from '../shared/looking/PictureView';
 import { Looking } from '../shared/looking/tools';
+import { turnedHead } from '@/core/proportion/turned';
 import { LandmarkLayer } from './LandmarkLayer';
 import { LandmarkSet, useLandmarks } from './useLandmarks';
 import { useSay } from '../words/Words';
@@ -19,7 +20,7 @@ export function usePlacing(subject: 'work' | 'piece' | 'reference', id: string, 
   const [selected, setSelected] = useState<string | null>(null);
   const all = TEMPLATES[template].points.map((p) => ({ ...p, said: pointName(template, p.name) }));
   const next = all.find((p) => !landmarks.points[p.name] && p.name === selected) ?? all.find((p) => !landmarks.points[p.name]) ?? null;
-  return { ...landmarks, all, next, selected, setSelected };
+  return { ...landmarks, template, all, next, selected, setSelected };
 }
 
 type Placing = ReturnType<typeof usePlacing>;
@@ -74,7 +75,8 @@ export function PlacingView({
 /** Which point comes next, how many are placed, and all of them by name. */
 export function PlacingPrompt({ placing, children }: { placing: Placing; children?: React.ReactNode }) {
   const say = useSay();
-  const { points, all, next, selected, setSelected, state } = placing;
+  const { template, points, all, next, selected, setSelected, state } = placing;
+  const turned = turnedHead({ template, points });
   return (
     <>
       <p className="mt-3 text-lg" role="status">
@@ -83,6 +85,11 @@ export function PlacingPrompt({ placing, children }: { placing: Placing; childre
       <p className="text-sm">
         {say('proportion.placed', { placed: Object.keys(points).length, all: all.length, state: message(`shared.${state}`) })} {children}
       </p>
+      {turned && (
+        <p className="alert mt-2 text-sm" role="status">
+          {say('proportion.turned', { far: turned.far, times: amount(turned.narrower, 'times') })}
+        </p>
+      )}
       <details className="mt-1 text-sm">
         <summary>{say('proportion.all')}</summary>
         <ul className="columns-2">

@@ -6,6 +6,8 @@ export const proportion = {
   placed: '{placed, number} von {all, number} Punkten; ein verdeckter darf fehlen. {state}.',
   all: 'Alle Punkte',
   handle: '{point}, bei {x, number} quer, {y, number} hinunter',
+  turned:
+    'Dieser Kopf scheint gedreht zu sein: seine vom Betrachter aus {far, select, left {linke} other {rechte}} Hälfte ist schmaler, die andere {times} so breit. Was quer gemessen wird, ist die Breite eines gedrehten Kopfs und nicht die der Manier.',
   lens: 'Lupe beim Setzen',
   none: 'Maße erscheinen, sobald ihre Punkte gesetzt sind. Die größten Abweichungen von der Natur kommen zuerst.',
   title: 'Maße, größte Abweichung zuerst',
@@ -81,6 +83,8 @@ export const make = {
   views: { points: 'Punkte setzen', ghost: 'Schattenbild', values: 'Helligkeit des Meisters', palette: 'Palette des Meisters' },
   factors: 'Was der Meister verschieben würde',
   columns: { measure: 'Maß', factor: 'Faktor', here: 'hier', becomes: 'wird' },
+  oneWork:
+    'Hinter diesen Faktoren steht nur ein Werk; sie können die dieses Bilds sein und nicht die des Meisters: Das Schattenbild beginnt auf halbem Weg.',
   fromWorks: '({n, plural, one {# Werk} other {# Werke}})',
   asked: 'verlangt: {value}',
   notQuite: '* Nicht ganz, was der Faktor verlangt: zwei Maße ziehen hier gegeneinander.',
@@ -193,6 +197,11 @@ export const compare = {
   before: 'Vorige',
   next: 'Nächste',
   piece: 'Arbeit',
+  group: 'Werke',
+  groupAll: 'alle ({n, plural, one {# Werk} other {# Werke}})',
+  groupOf: '{name} ({n, plural, one {# Werk} other {# Werke}})',
+  groupFew:
+    'Eine Gruppe von ein oder zwei Werken sagt wenig darüber, wie eine Hand sich ändert: Ihre Spanne ruht auf dem, was Hände gewöhnlich tun.',
   against: 'gegen',
   appear: 'Was gefunden wird, erscheint hier von selbst.',
   outside: 'Außerhalb des Bereichs des Meisters, das Weiteste zuerst',

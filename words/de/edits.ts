@@ -1,5 +1,6 @@
 /** Was eine Änderung im Protokoll war, wie Rückgängig und Wiederholen sie nennen. */
 export const edits = {
+  against: 'Werke wählen, gegen die eine Arbeit gehalten wird',
   corners: 'Ecken eines Fotos',
   note: 'eine Notiz zu einem Ergebnis',
   setAside: 'ein Ergebnis beiseitelegen',

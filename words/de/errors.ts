@@ -14,6 +14,7 @@ export const errors = {
     work: `Dieses Werk ${GONE}`,
     piece: `Diese Arbeit ${GONE}`,
     reference: `Diese Vorlage ${GONE}`,
+    group: 'Diese Gruppe von Werken gibt es in dieser Studie nicht; eine andere wählen, oder alle Werke.',
     rule: `Diese Regel ${GONE}`,
     class: `Diese Klasse ${GONE}`,
     student: `Diese Person ${GONE}`,

@@ -19,6 +19,7 @@ export const headless = {
   difference: 'ΔE00 {n}',
   tiles:
     '{path} ist hier das einzige Werk seiner Hand; seine sechs Teile stehen für Werke, und was von Werk zu Werk wechselt, ist nicht zu sehen',
+  turned: '{path}: der Kopf, dessen Punkte angegeben sind, scheint gedreht zu sein; quer gemessene Breiten sind die eines gedrehten Kopfs',
   tooPoor:
     '{path} zeigt nicht einmal ein Drittel der Einzelheiten, die die anderen Werke meist zeigen; seine Strichführung wird ausgelassen',
   warning: 'Warnung: {words}',

@@ -10,4 +10,5 @@ export const kinds = {
   'contour-hatch': 'Striche, die der Form folgen',
   scribble: 'Gekritzel',
   line: 'einfache Linien',
+  dabs: 'Tupfer',
 } as const;

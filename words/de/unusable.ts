@@ -38,6 +38,9 @@ export const unusable = {
     missing: 'nicht da',
   },
   landmarks: {
+    name: '{what}: Feld „name“ eines Satzes muss ein Text sein, ist aber {is}',
+    sets: '{what}: Feld „sets“ muss eine Liste von mindestens einem Satz sein, jeder mit Namen, Vorlage und Punkten',
+    twice: '{what}: zwei Sätze heißen beide „{name}“; jedem einen eigenen Namen geben',
     template: '{what}: das Feld „template“ muss eins von {known} sein, ist aber {is}',
     points: '{what}: das Feld „points“ muss ein Objekt aus Namen und [x, y] sein',
     point: '{what}: der Punkt „{name}“ muss [x, y] in Bildpunkten sein, zwei Zahlen',

@@ -1,5 +1,6 @@
 /** What an edit in the log was, as undo and redo name it. */
 export const edits = {
+  against: 'choosing the works a piece is held against',
   corners: 'corners of a photograph',
   note: 'a note on a finding',
   setAside: 'setting a finding aside',

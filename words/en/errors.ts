@@ -6,6 +6,7 @@ export const errors = {
     work: 'This work does not exist, or belongs to another teacher.',
     piece: 'This piece does not exist, or belongs to another teacher.',
     reference: 'This reference does not exist, or belongs to another teacher.',
+    group: 'This group of works does not exist in this study; choose another, or all works.',
     rule: 'This rule does not exist, or belongs to another teacher.',
     class: 'This class does not exist, or belongs to another teacher.',
     student: 'This student does not exist, or belongs to another teacher.',

@@ -19,6 +19,7 @@ export const headless = {
   difference: 'ΔE00 {n}',
   warning: 'warning: {words}',
   tiles: '{path} is the only work of its hand here; its six parts stand for works, so what changes from work to work is not seen',
+  turned: '{path}: the head whose points are given seems to be turned; widths measured across it are those of a turned head',
   tooPoor: '{path} shows under a third of the detail that the other works mostly show; its marks are left out',
   jsonTwice: '--json was given more than once',
   noFile: '{what}: {path}: there is no such file, or it cannot be read',

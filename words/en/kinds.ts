@@ -10,4 +10,5 @@ export const kinds = {
   'contour-hatch': 'strokes that bend with the form',
   scribble: 'scribble',
   line: 'plain lines',
+  dabs: 'dabs',
 } as const;

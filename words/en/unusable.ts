@@ -38,6 +38,9 @@ export const unusable = {
     missing: 'missing',
   },
   landmarks: {
+    name: '{what}: field “name” of a set must be a text, but is {is}',
+    sets: '{what}: field “sets” must be a list of at least one set, each with its name, template and points',
+    twice: '{what}: two sets are both named “{name}”; give each its own name',
     template: '{what}: field “template” must be one of {known}, but is {is}',
     points: '{what}: field “points” must be an object of names and [x, y]',
     point: '{what}: point “{name}” must be [x, y] in pixels, two numbers',

@@ -1,0 +1,252 @@
+/**
+ * Knows drawn lines by their ridges in lightness, dark or light, thin or broad, whatever they lie on: on bare sheet, on paint, on black ground.
+ * Ridges after Steger (1998): crests of the second derivative, linked from the clear ones along the faint (hysteresis after Canny 1986).
+ */
+import { axialMean } from './orientation';
+import { Rect } from '../raster/image';
+import { CloseUp, SOFTNESS } from './closeUp';
+
+/** One linked ridge. */
+export interface Ridge {
+  /** Px numbers along it, from one end to the other. */
+  points: Int32Array;
+  dark: boolean;
+  /** Size it was found at, a number of `RIDGE_SIZES`. */
+  size: number;
+  /** Mean height over what lies beside it, L*. */
+  height: number;
+  /** End to end over length along it, 0–1; and turning, radians a px, over some 16 px at a time. */
+  straightness: number;
+  curl: number;
+  /** Axial direction, degrees as seen. */
+  angle: number;
+}
+
+/** Softnesses (numbers of `SOFTNESS`) at which ridges are looked for: lines of about 2 to 4, and 4 to 9 px. */
+const RIDGE_SIZES = [1, 2] as const;
+/** Height over the sides (L*) from which a ridge is clear, and down to which it is followed. */
+const [CLEAR, FAINT] = [7, 3];
+const LEAST_POINTS = 8;
+
+const [TAN_22, TAN_67] = [Math.SQRT2 - 1, Math.SQRT2 + 1];
+
+/** Ridges of a window, each counted at the size at which it stands out most. */
+export function ridgesOf(close: CloseUp): Ridge[] {
+  const { width: w, height: h } = close;
+  const taken = new Uint8Array(w * h);
+  const out: Ridge[] = [];
+  // Broad ones first: on their flanks and in their middle finer ones may be found that are only texture.
+  RIDGE_SIZES.map((_, n) => n)
+    .reverse()
+    .forEach((n) => out.push(...ridgesAt(close, n, taken)));
+  return out;
+}
+
+function ridgesAt(close: CloseUp, n: number, taken: Uint8Array): Ridge[] {
+  const { width: w, height: h } = close;
+  const k = RIDGE_SIZES[n];
+  const L = close.L[k].data;
+  const step = Math.max(1, Math.round(SOFTNESS[k]));
+  const reach = 2 * step;
+  const strength = new Float32Array(w * h);
+  // Which neighbour lies across: beside, below right, below, above right.
+  const way = new Int8Array(w * h);
+  for (let y = reach; y < h - reach; y++)
+    for (let i = y * w + reach, end = y * w + w - reach; i < end; i++) {
+      const hxx = L[i + step] + L[i - step] - 2 * L[i];
+      const hyy = L[i + step * w] + L[i - step * w] - 2 * L[i];
+      const hxy = (L[i + step * w + step] + L[i - step * w - step] - L[i + step * w - step] - L[i - step * w + step]) / 4;
+      if (Math.abs(hxx) + Math.abs(hyy) + 2 * Math.abs(hxy) < FAINT) continue;
+      const half = (hxx + hyy) / 2;
+      const root = Math.sqrt(((hxx - hyy) / 2) ** 2 + hxy * hxy);
+      const high = half + root;
+      const low = half - root;
+      const most = high > -low ? high : low;
+      const least = high > -low ? low : high;
+      if (Math.abs(most) < FAINT || Math.abs(least) > 0.6 * Math.abs(most)) continue;
+      // Across the ridge: eigenvector of the larger curvature, by half angles; right and up or down.
+      const c = root > 0 ? (hxx - hyy) / (2 * root) : 1;
+      const [long, short] = [Math.sqrt((1 + c) / 2), Math.sqrt(Math.max(0, 1 - c) / 2) * (hxy < 0 ? -1 : 1)];
+      const ux = most === high ? long : Math.abs(short);
+      const uy = most === high ? short : short < 0 ? long : -long;
+      const across = Math.round(uy * step) * w + Math.round(ux * step);
+      const far = i + 2 * across;
+      const near = i - 2 * across;
+      if (far < 0 || near < 0 || far >= L.length || near >= L.length) continue;
+      // A true line stands out from both its sides.
+      const sides = most > 0 ? Math.min(L[far], L[near]) - L[i] : L[i] - Math.max(L[far], L[near]);
+      if (sides < FAINT) continue;
+      strength[i] = most > 0 ? sides : -sides;
+      const steep = Math.abs(uy) / Math.max(ux, 1e-6);
+      way[i] = steep < TAN_22 ? 0 : steep > TAN_67 ? 2 : uy > 0 ? 1 : 3;
+    }
+  const crest = new Uint8Array(w * h);
+  const neighbour = [1, w + 1, w, 1 - w];
+  for (let y = 1; y < h - 1; y++)
+    for (let i = y * w + 1, end = y * w + w - 1; i < end; i++) {
+      const s = Math.abs(strength[i]);
+      if (!s || taken[i]) continue;
+      const j = neighbour[way[i]];
+      if (s >= Math.abs(strength[i + j]) && s > Math.abs(strength[i - j])) crest[i] = 1;
+    }
+  return linked(crest, strength, taken, n, w, h, reach);
+}
+
+/** Chains of crest px of one sign, from a clear one both ways along the faint. */
+function linked(crest: Uint8Array, strength: Float32Array, taken: Uint8Array, size: number, w: number, h: number, margin: number): Ridge[] {
+  const around = [1, w + 1, w, w - 1, -1, -w - 1, -w, -w + 1];
+  const out: Ridge[] = [];
+  const walk = (from: number, sign: number): number[] => {
+    const chain: number[] = [];
+    let here = from;
+    let [lx, ly] = [0, 0];
+    for (;;) {
+      let next = -1;
+      let best = -Infinity;
+      for (const d of around) {
+        const q = here + d;
+        if (!crest[q] || strength[q] * sign <= 0) continue;
+        const [dx, dy] = [(q % w) - (here % w), Math.floor(q / w) - Math.floor(here / w)];
+        const ahead = (dx * lx + dy * ly) / Math.hypot(dx, dy);
+        if (chain.length > 2 && ahead < 0) continue;
+        const worth = ahead * 6 + Math.abs(strength[q]);
+        if (worth > best) {
+          best = worth;
+          next = q;
+        }
+      }
+      if (next < 0) return chain;
+      crest[next] = 0;
+      const [dx, dy] = [(next % w) - (here % w), Math.floor(next / w) - Math.floor(here / w)];
+      [lx, ly] = [0.7 * lx + 0.3 * dx, 0.7 * ly + 0.3 * dy];
+      chain.push(next);
+      here = next;
+    }
+  };
+  for (let i = 0; i < crest.length; i++) {
+    if (!crest[i] || Math.abs(strength[i]) < CLEAR) continue;
+    const sign = Math.sign(strength[i]);
+    crest[i] = 0;
+    const forward = walk(i, sign);
+    const points = Int32Array.from([...walk(i, sign).reverse(), i, ...forward]);
+    if (points.length < LEAST_POINTS) continue;
+    const ridge = measured(points, strength, size, w);
+    out.push(ridge);
+    for (const p of points) {
+      const [x, y] = [p % w, Math.floor(p / w)];
+      for (let j = Math.max(0, y - margin); j <= Math.min(h - 1, y + margin); j++)
+        taken.fill(1, j * w + Math.max(0, x - margin), j * w + Math.min(w, x + margin + 1));
+    }
+  }
+  return out;
+}
+
+/** Steps over which a ridge's course is read, px, and px averaged at each: a staircase turns at every px. */
+const STRIDE = 8;
+const AVERAGED = 2;
+
+function measured(points: Int32Array, strength: Float32Array, size: number, w: number): Ridge {
+  let height = 0;
+  for (const p of points) height += Math.abs(strength[p]);
+  const at = (k: number): [number, number] => {
+    let [x, y, n] = [0, 0, 0];
+    for (let j = Math.max(0, k - AVERAGED); j <= Math.min(points.length - 1, k + AVERAGED); j++, n++) {
+      x += points[j] % w;
+      y += Math.floor(points[j] / w);
+    }
+    return [x / n, y / n];
+  };
+  let [length, turned] = [0, 0];
+  let before: [number, number] | null = null;
+  const angles: number[] = [];
+  const steps: number[] = [];
+  for (let k = 0; k + STRIDE < points.length; k += STRIDE) {
+    const [[x0, y0], [x1, y1]] = [at(k), at(k + STRIDE)];
+    const step: [number, number] = [x1 - x0, y1 - y0];
+    const long = Math.hypot(...step);
+    length += long;
+    angles.push((Math.atan2(-step[1], step[0]) * 180) / Math.PI);
+    steps.push(long);
+    if (before) turned += Math.abs(Math.atan2(before[0] * step[1] - before[1] * step[0], before[0] * step[0] + before[1] * step[1]));
+    before = step;
+  }
+  const last = Math.floor((points.length - 1) / STRIDE) * STRIDE;
+  const [[ax, ay], [bx, by]] = [at(0), at(last)];
+  return {
+    points,
+    dark: strength[points[0]] > 0,
+    size,
+    height: height / points.length,
+    straightness: length > 0 ? Math.min(1, Math.hypot(bx - ax, by - ay) / length) : 1,
+    curl: length > 0 ? turned / length : 0,
+    angle: axialMean(angles, steps).angle,
+  };
+}
+
+export interface RidgeReading {
+  /** Length along dark and along light ridges, px a px of the piece, thin and broad. */
+  dark: [number, number];
+  light: [number, number];
+  /** Of the clearer of the two (by length): share in ridges of at least 30 px, mean height, straightness and turning, how far all run one way, and how far neighbours do. */
+  long: number;
+  height: number;
+  straightness: number;
+  curl: number;
+  coherence: number;
+  neighbours: number;
+  /** Ridges a thousand px of their length. */
+  count: number;
+}
+
+const CELLS = 4;
+
+/** What of a window's ridges lies inside `rect`, and where `only` marks it. */
+export function readRidges(ridges: readonly Ridge[], [x0, y0, w, h]: Rect, width: number, only: Uint8Array | null): RidgeReading {
+  const sums = { dark: [0, 0] as [number, number], light: [0, 0] as [number, number] };
+  const inside = ridges.flatMap((r) => {
+    let n = 0;
+    for (const p of r.points) {
+      if (only && !only[p]) continue;
+      const [x, y] = [p % width, Math.floor(p / width)];
+      if (x >= x0 && y >= y0 && x < x0 + w && y < y0 + h) n++;
+    }
+    if (!n) return [];
+    sums[r.dark ? 'dark' : 'light'][r.size] += n;
+    return [{ r, n }];
+  });
+  const isDark = sums.dark[0] + sums.dark[1] >= sums.light[0] + sums.light[1];
+  const own = inside.filter(({ r }) => r.dark === isDark);
+  const total = own.reduce((s, { n }) => s + n, 0);
+  const over = (of: (r: Ridge) => number) => (total ? own.reduce((s, { r, n }) => s + n * of(r), 0) / total : 0);
+  const cells = Array.from({ length: CELLS * CELLS }, () => [0, 0, 0]);
+  let [c, s] = [0, 0];
+  for (const { r, n } of own) {
+    const t = (r.angle * Math.PI) / 90;
+    c += n * Math.cos(t);
+    s += n * Math.sin(t);
+    const middle = r.points[r.points.length >> 1];
+    const [i, j] = [((middle % width) - x0) / w, (Math.floor(middle / width) - y0) / h].map((v) =>
+      Math.min(CELLS - 1, Math.max(0, Math.floor(v * CELLS))),
+    );
+    const cell = cells[j * CELLS + i];
+    cell[0] += n * Math.cos(t);
+    cell[1] += n * Math.sin(t);
+    cell[2] += n;
+  }
+  let area = w * h;
+  if (only) {
+    area = 1;
+    for (let y = y0; y < y0 + h; y++) for (let i = y * width + x0, end = i + w; i < end; i++) area += only[i];
+  }
+  return {
+    dark: [sums.dark[0] / area, sums.dark[1] / area],
+    light: [sums.light[0] / area, sums.light[1] / area],
+    long: over((r) => (r.points.length >= 30 ? 1 : 0)),
+    height: over((r) => r.height),
+    straightness: total ? over((r) => r.straightness) : 1,
+    curl: over((r) => r.curl),
+    coherence: total ? Math.hypot(c, s) / total : 0,
+    neighbours: total ? cells.reduce((sum, [p, q]) => sum + Math.hypot(p, q), 0) / total : 0,
+    count: total ? (1000 * own.length) / total : 0,
+  };
+}

@@ -1,0 +1,247 @@
+/**
+ * Knows the points of a picture by which another print, turning or mirroring of the very same picture is found again: corners at several
+ * sizes, each described by the slopes around it (after Harris and Stephens 1988 and Lowe 2004).
+ */
+import { lightnessPlane } from '../colour/lab';
+import { gaussian } from '../raster/filters';
+import { Plane, RgbImage } from '../raster/image';
+import { reducePlane } from '../raster/resample';
+
+/** Places are in widths of the picture, from its middle, down positive; turns in radians, clockwise as seen. */
+export interface Keypoint {
+  x: number;
+  y: number;
+  /** Size of what is described, in widths. */
+  size: number;
+  turn: number;
+  /** 4 × 4 cells of 8 directions, 0–255, turned upright. */
+  form: Uint8Array;
+}
+
+/** Points as they are kept with a picture's readings: place, size and turn of each, and their forms, base64. */
+export interface PackedPoints {
+  places: number[];
+  forms: string;
+}
+
+export const NO_POINTS: PackedPoints = { places: [], forms: '' };
+
+const LONG_SIDE = 320;
+const LEVELS = 4;
+const SHRINK = 0.72;
+const MOST_AT_LEVEL = 45;
+/** Half the side of what is described, px of its level. */
+const REACH = 12;
+const CELLS = 4;
+const WAYS = 8;
+
+interface Slopes {
+  size: Float32Array;
+  way: Float32Array;
+  width: number;
+  height: number;
+}
+
+function slopesOf(level: Plane): Slopes {
+  const { width: w, height: h, data } = gaussian(level, 0.8);
+  const size = new Float32Array(w * h);
+  const way = new Float32Array(w * h);
+  for (let y = 1; y < h - 1; y++)
+    for (let i = y * w + 1, end = y * w + w - 1; i < end; i++) {
+      const dx = data[i + 1] - data[i - 1];
+      const dy = data[i + w] - data[i - w];
+      size[i] = Math.sqrt(dx * dx + dy * dy);
+      way[i] = Math.atan2(dy, dx);
+    }
+  return { size, way, width: w, height: h };
+}
+
+/** Strongest corners of a level, kept apart. */
+function cornersOf({ size, way, width: w, height: h }: Slopes): [x: number, y: number][] {
+  const product = (of: (t: number) => number): Plane => ({ width: w, height: h, data: size.map((s, i) => s * s * of(way[i])) });
+  const [xx, yy, xy] = [(t: number) => Math.cos(t) ** 2, (t: number) => Math.sin(t) ** 2, (t: number) => Math.cos(t) * Math.sin(t)].map(
+    (of) => gaussian(product(of), 2).data,
+  );
+  const strength = xx.map((v, i) => v * yy[i] - xy[i] * xy[i] - 0.05 * (v + yy[i]) ** 2);
+  const margin = REACH + 3;
+  const found: { at: [number, number]; s: number }[] = [];
+  for (let y = margin; y < h - margin; y++)
+    for (let x = margin; x < w - margin; x++) {
+      const i = y * w + x;
+      const s = strength[i];
+      if (s <= 1) continue;
+      let most = true;
+      for (let dy = -3; dy <= 3 && most; dy++) for (let dx = -3; dx <= 3; dx++) if (strength[i + dy * w + dx] > s) most = false;
+      if (most) found.push({ at: [x, y], s });
+    }
+  return found
+    .sort((p, q) => q.s - p.s)
+    .slice(0, MOST_AT_LEVEL)
+    .map((f) => f.at);
+}
+
+/** The way most slopes around a place go. */
+function turnAt({ size, way, width: w }: Slopes, x: number, y: number): number {
+  const bins = new Float64Array(36);
+  for (let dy = -8; dy <= 8; dy++)
+    for (let dx = -8; dx <= 8; dx++) {
+      const i = (y + dy) * w + x + dx;
+      const at = Math.floor(((way[i] + Math.PI) / (2 * Math.PI)) * 36) % 36;
+      bins[at] += size[i] * Math.exp(-(dx * dx + dy * dy) / 40);
+    }
+  let best = 0;
+  const soft = bins.map((_, k) => bins[(k + 35) % 36] + 2 * bins[k] + bins[(k + 1) % 36]);
+  for (let k = 1; k < 36; k++) if (soft[k] > soft[best]) best = k;
+  const [l, m, r] = [soft[(best + 35) % 36], soft[best], soft[(best + 1) % 36]];
+  const off = l + r - 2 * m < 0 ? (0.5 * (l - r)) / (l - 2 * m + r) : 0;
+  return ((best + 0.5 + off) / 36) * 2 * Math.PI - Math.PI;
+}
+
+function formAt({ size, way, width: w, height: h }: Slopes, x: number, y: number, turn: number): Uint8Array {
+  const bins = new Float64Array(CELLS * CELLS * WAYS);
+  const [c, s] = [Math.cos(turn), Math.sin(turn)];
+  for (let v = -REACH + 0.5; v < REACH; v++)
+    for (let u = -REACH + 0.5; u < REACH; u++) {
+      const px = Math.round(x + c * u - s * v);
+      const py = Math.round(y + s * u + c * v);
+      if (px < 0 || py < 0 || px >= w || py >= h) continue;
+      const i = py * w + px;
+      const weight = size[i] * Math.exp(-(u * u + v * v) / (2 * REACH * REACH * 0.5));
+      // Shared among the nearest cells and directions, so that a small slip changes little.
+      const [gx, gy] = [((u + REACH) / (2 * REACH)) * CELLS - 0.5, ((v + REACH) / (2 * REACH)) * CELLS - 0.5];
+      const a = (((((way[i] - turn) / (2 * Math.PI)) * WAYS) % WAYS) + WAYS) % WAYS;
+      const [x0, y0, a0] = [Math.floor(gx), Math.floor(gy), Math.floor(a)];
+      for (let k = 0; k < 8; k++) {
+        const [cx, cy, ca] = [x0 + (k & 1), y0 + ((k >> 1) & 1), a0 + (k >> 2)];
+        if (cx < 0 || cy < 0 || cx >= CELLS || cy >= CELLS) continue;
+        const share = (1 - Math.abs(gx - cx)) * (1 - Math.abs(gy - cy)) * (1 - Math.abs(a - ca));
+        bins[(cy * CELLS + cx) * WAYS + (ca % WAYS)] += weight * share;
+      }
+    }
+  const unit = () => Math.sqrt(bins.reduce((t, b) => t + b * b, 0)) || 1;
+  let n = unit();
+  for (let k = 0; k < bins.length; k++) bins[k] = Math.min(0.2, bins[k] / n);
+  n = unit();
+  return Uint8Array.from(bins, (b) => Math.min(255, Math.round((400 * b) / n)));
+}
+
+const rounded = (v: number) => Math.round(v * 1e4) / 1e4;
+
+export function packed(points: readonly Keypoint[]): PackedPoints {
+  let bytes = '';
+  for (const p of points) bytes += String.fromCharCode(...p.form);
+  return { places: points.flatMap((p) => [p.x, p.y, p.size, p.turn].map(rounded)), forms: btoa(bytes) };
+}
+
+export function unpacked({ places, forms }: PackedPoints): Keypoint[] {
+  const bytes = Uint8Array.from(atob(forms), (c) => c.charCodeAt(0));
+  const n = CELLS * CELLS * WAYS;
+  return Array.from({ length: places.length / 4 }, (_, i) => {
+    const [x, y, size, turn] = places.slice(4 * i, 4 * i + 4);
+    return { x, y, size, turn, form: bytes.subarray(n * i, n * (i + 1)) };
+  });
+}
+
+/** At most 180 points of a form-size picture, strongest of each size first. */
+export function keypointsOf(form: RgbImage): Keypoint[] {
+  const whole = lightnessPlane(form);
+  const out: Keypoint[] = [];
+  for (let l = 0; l < LEVELS; l++) {
+    const long = LONG_SIDE * SHRINK ** l;
+    const factor = Math.min(1, long / Math.max(form.width, form.height));
+    const [w, h] = [Math.round(form.width * factor), Math.round(form.height * factor)];
+    if (Math.min(w, h) < 2 * REACH + 10) break;
+    const slopes = slopesOf(reducePlane(whole, w, h));
+    for (const [x, y] of cornersOf(slopes)) {
+      const turn = turnAt(slopes, x, y);
+      out.push({ x: (x + 0.5) / w - 0.5, y: (y + 0.5 - h / 2) / w, size: REACH / w, turn, form: formAt(slopes, x, y, turn) });
+    }
+  }
+  return out;
+}
+
+/** What a point looks like in a mirror: rows and directions the other way round. */
+function mirroredForm(form: Uint8Array): Uint8Array {
+  const out = new Uint8Array(form.length);
+  for (let y = 0; y < CELLS; y++)
+    for (let x = 0; x < CELLS; x++)
+      for (let k = 0; k < WAYS; k++) out[((CELLS - 1 - y) * CELLS + x) * WAYS + ((WAYS - k) % WAYS)] = form[(y * CELLS + x) * WAYS + k];
+  return out;
+}
+
+export interface SamePlaces {
+  mirrored: boolean;
+  /** Degrees anticlockwise, and size of the piece's content in its widths against the source's. */
+  turn: number;
+  scale: number;
+  /** Where the source's middle comes to, in widths of the piece from its middle. */
+  middle: [number, number];
+  /** Points found again in that one placing. */
+  count: number;
+}
+
+/** A point is found again where its form is clearly nearer than any other point's. */
+const CLEARLY = 0.82;
+/** Within so much of a width points count as in one placing; turns and sizes may miss by so much. */
+const [NEAR, LEAN, SIZE] = [0.03, 0.35, 0.35];
+
+interface Pair {
+  a: Keypoint;
+  b: Keypoint;
+}
+
+function pairsOf(source: readonly Keypoint[], piece: readonly Keypoint[], mirrored: boolean): Pair[] {
+  const out: Pair[] = [];
+  for (const a of source) {
+    const form = mirrored ? mirroredForm(a.form) : a.form;
+    let [best, second] = [Infinity, Infinity];
+    let found: Keypoint | null = null;
+    for (const b of piece) {
+      const other = b.form;
+      let d = 0;
+      for (let from = 0; from < form.length && d < second; from += 32)
+        for (let k = from; k < from + 32; k++) {
+          const off = form[k] - other[k];
+          d += off * off;
+        }
+      if (d < best) {
+        // The same corner at the next size is no rival.
+        if (!found || Math.hypot(found.x - b.x, found.y - b.y) > NEAR) second = best;
+        best = d;
+        found = b;
+      } else if (d < second && Math.hypot(found!.x - b.x, found!.y - b.y) > NEAR) second = d;
+    }
+    if (found && best < CLEARLY ** 2 * second) out.push({ a, b: found });
+  }
+  return out;
+}
+
+/** The placing most pairs agree in, each pair proposing one (Fischler and Bolles 1981); null for fewer than three. */
+function agreed(pairs: readonly Pair[], mirrored: boolean): SamePlaces | null {
+  let best: SamePlaces | null = null;
+  const hand = mirrored ? -1 : 1;
+  for (const { a, b } of pairs) {
+    const scale = b.size / a.size;
+    // A mirrored slope at angle t stands at π − t.
+    const turn = mirrored ? b.turn - (Math.PI - a.turn) : b.turn - a.turn;
+    const [c, s] = [Math.cos(turn) * scale, Math.sin(turn) * scale];
+    const placed = (p: Keypoint): [number, number] => [c * hand * p.x - s * p.y, s * hand * p.x + c * p.y];
+    const [mx, my] = [b.x - placed(a)[0], b.y - placed(a)[1]];
+    let count = 0;
+    for (const o of pairs) {
+      const [px, py] = placed(o.a);
+      if (Math.hypot(px + mx - o.b.x, py + my - o.b.y) > NEAR) continue;
+      const lean = (mirrored ? o.b.turn - (Math.PI - o.a.turn) : o.b.turn - o.a.turn) - turn;
+      if (Math.abs(Math.atan2(Math.sin(lean), Math.cos(lean))) > LEAN || Math.abs(Math.log(o.b.size / o.a.size / scale)) > SIZE) continue;
+      count++;
+    }
+    if (!best || count > best.count) best = { mirrored, turn: (-turn * 180) / Math.PI, scale, middle: [mx, my], count };
+  }
+  return best && best.count > 2 ? best : null;
+}
+
+/** Where a source's points are found again in a piece, whatever it was turned, mirrored or cut; null where they are not. */
+export function foundAgain(source: readonly Keypoint[], piece: readonly Keypoint[]): SamePlaces | null {
+  const [plain, mirrored] = [false, true].map((m) => agreed(pairsOf(source, piece, m), m));
+  return plain && mirrored ? (mirrored.count > plain.count ? mirrored : plain) : (plain ?? mirrored);
+}

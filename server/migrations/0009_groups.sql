@@ -1,0 +1,2 @@
+ALTER TABLE `pieces` ADD `group_id` varchar(36);--> statement-breakpoint
+ALTER TABLE `pieces` ADD CONSTRAINT `pieces_group_id_work_groups_id_fk` FOREIGN KEY (`group_id`) REFERENCES `work_groups`(`id`) ON DELETE set null ON UPDATE no action;

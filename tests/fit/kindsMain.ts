@@ -1,0 +1,45 @@
+/** Fits how kinds of mark are told; prints the data file's object and the tables of what was left out. */
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { evidenceCode, hashOf } from './evidenceCode';
+import { fitKinds, leaveOneOut, reliabilityOf } from './kinds';
+import { drawnExamples, Example, realExamples } from './material';
+import { picturesFolder } from './pictures';
+import { heldOutTables } from './tables';
+
+/** Patches of each kind by each renderer, and the first of their seeds. */
+const [MANY, SEED] = [26, 1000];
+
+/** What examples come from; while it stays the same they need not be gathered again. */
+const SOURCES = ['renderers', 'fit'].flatMap((folder) =>
+  readdirSync(join('tests', folder))
+    .filter((f) => /renderers/.test(folder) || /^material|^labels/.test(f))
+    .map((f) => join('tests', folder, f)),
+);
+
+/** Gathering takes minutes: it is kept in build/ under a hash of all it comes from. */
+async function remembered(what: string, gather: () => Promise<Example[]>): Promise<Example[]> {
+  const file = join('build', 'fit', `${what}-${evidenceCode()}-${hashOf(SOURCES)}-${MANY}-${SEED}.json`);
+  if (existsSync(file)) return JSON.parse(readFileSync(file, 'utf8')) as Example[];
+  const examples = await gather();
+  mkdirSync(join('build', 'fit'), { recursive: true });
+  writeFileSync(file, JSON.stringify(examples));
+  return examples;
+}
+
+async function main(args: readonly string[]): Promise<void> {
+  const folder = picturesFolder(args);
+  const real = await remembered('real', () => realExamples(folder));
+  if (real.length < 100) {
+    process.stderr.write(
+      `fit: only ${real.length} labelled patches found in ${folder}; the pictures of tests/fit/labels.json are wanted\n`,
+    );
+    process.exit(2);
+  }
+  const examples = [...(await remembered('drawn', () => drawnExamples(MANY, SEED))), ...real];
+  const judged = leaveOneOut(examples);
+  const data = { code: evidenceCode(), ...fitKinds(examples), reliability: reliabilityOf(judged) };
+  process.stdout.write(JSON.stringify({ data, tables: heldOutTables(judged) }));
+}
+
+void main(process.argv.slice(2));

@@ -37,6 +37,15 @@ export function buildOf(close: CloseUp, covered: Uint8Array | null): Build {
       const [bx, by] = [b[i + 1] - b[i - 1], b[i + width] - b[i - width]];
       rise[i] = Math.sqrt(lx * lx + ly * ly + ax * ax + ay * ay + bx * bx + by * by) / 2;
     }
+  // The outermost px rise like their neighbours: left at 0 they would be long runs of one colour.
+  for (let x = 0; x < width; x++) {
+    rise[x] = rise[x + width];
+    rise[(height - 1) * width + x] = rise[(height - 2) * width + x];
+  }
+  for (let y = 0; y < height; y++) {
+    rise[y * width] = rise[y * width + 1];
+    rise[(y + 1) * width - 1] = rise[(y + 1) * width - 2];
+  }
   return { width, height, close, rise, ridges: ridgesOf(close), covered };
 }
 

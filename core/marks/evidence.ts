@@ -132,7 +132,9 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
   let [turned, coiled] = [0, 0];
   let longest = 0;
   for (const s of work.strokes) {
-    const inside = s.points.filter((p) => within(p[0], p[1])).length / s.points.length;
+    let met = 0;
+    for (const p of s.points) if (within(p[0], p[1])) met++;
+    const inside = met / s.points.length;
     if (!inside) continue;
     allPart += s.length * inside;
     if (s.length >= 5 * Math.max(1.5, width)) {

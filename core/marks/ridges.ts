@@ -8,8 +8,9 @@ import { CloseUp, SOFTNESS } from './closeUp';
 
 /** One linked ridge. */
 export interface Ridge {
-  /** Px numbers along it, from one end to the other. */
+  /** Px numbers along it, from one end to the other, and the box they lie in: left, top, right, bottom. */
   points: Int32Array;
+  box: [number, number, number, number];
   dark: boolean;
   /** Size it was found at, a number of `RIDGE_SIZES`. */
   size: number;
@@ -172,8 +173,18 @@ function measured(points: Int32Array, strength: Float32Array, size: number, w: n
   }
   const last = Math.floor((points.length - 1) / STRIDE) * STRIDE;
   const [[ax, ay], [bx, by]] = [at(0), at(last)];
+  let [left, top, right, bottom] = [Infinity, Infinity, 0, 0];
+  for (const p of points) {
+    const x = p % w;
+    const y = (p - x) / w;
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    top = Math.min(top, y);
+    bottom = Math.max(bottom, y);
+  }
   return {
     points,
+    box: [left, top, right, bottom],
     dark: strength[points[0]] > 0,
     size,
     height: height / points.length,
@@ -203,17 +214,23 @@ const CELLS = 4;
 /** What of a window's ridges lies inside `rect`, and where `only` marks it. */
 export function readRidges(ridges: readonly Ridge[], [x0, y0, w, h]: Rect, width: number, only: Uint8Array | null): RidgeReading {
   const sums = { dark: [0, 0] as [number, number], light: [0, 0] as [number, number] };
-  const inside = ridges.flatMap((r) => {
-    let n = 0;
-    for (const p of r.points) {
-      if (only && !only[p]) continue;
-      const [x, y] = [p % width, Math.floor(p / width)];
-      if (x >= x0 && y >= y0 && x < x0 + w && y < y0 + h) n++;
-    }
-    if (!n) return [];
+  const inside: { r: Ridge; n: number }[] = [];
+  for (const r of ridges) {
+    const [left, top, right, bottom] = r.box;
+    if (right < x0 || bottom < y0 || left >= x0 + w || top >= y0 + h) continue;
+    const whole = left >= x0 && top >= y0 && right < x0 + w && bottom < y0 + h;
+    let n = whole && !only ? r.points.length : 0;
+    if (!n)
+      for (const p of r.points) {
+        if (only && !only[p]) continue;
+        const x = p % width;
+        const y = (p - x) / width;
+        if (x >= x0 && y >= y0 && x < x0 + w && y < y0 + h) n++;
+      }
+    if (!n) continue;
     sums[r.dark ? 'dark' : 'light'][r.size] += n;
-    return [{ r, n }];
-  });
+    inside.push({ r, n });
+  }
   const isDark = sums.dark[0] + sums.dark[1] >= sums.light[0] + sums.light[1];
   const own = inside.filter(({ r }) => r.dark === isDark);
   const total = own.reduce((s, { n }) => s + n, 0);

@@ -27,6 +27,16 @@ test('what works is a kept rule before a reading nearer to the middle, and never
   expect(advise(inside, new Set(), new Set()).works[0].feature).toBe('x');
   expect(advise([f('place.1', 'value', 0)], new Set(), new Set()).works).toEqual([]);
 });
+test('a gap that is off goes before the look of the surface that comes of it', () => {
+  const list = [
+    f('marks.speckle', 'marks', 1.5),
+    f('marks.broadDetail', 'marks', 1.4),
+    f('marks.smallDark', 'marks', 0.8),
+    f('marks.spacing', 'marks', 0.2),
+  ];
+  expect(advise(list, new Set(), new Set()).next[0].feature).toBe('marks.spacing');
+  expect(advise(list.slice(0, 2), new Set(), new Set()).next).toHaveLength(2);
+});
 test('there are three sentences in all wherever three readings exist', () => {
   const list = [f('a', 'colour', 5), f('x', 'marks', 0, 1.1), f('y', 'marks', 0, 1.2), f('z', 'value', 0, 1.3)];
   const told = advise(list, new Set(), new Set());

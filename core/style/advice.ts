@@ -37,6 +37,10 @@ function narrow({ feature, master: { low, mid, high } }: Said): boolean {
 
 const familyOf = (feature: string): string => featureSpec(feature)?.family ?? feature;
 
+/** How marks look close to follows from what was done (gaps, thickness, kinds), which a student can do otherwise: it is said where that is not. */
+const LOOKS: ReadonlySet<string> = new Set(['marks.surface', 'marks.detail', 'marks.detailColour', 'marks.detailDark']);
+const FOLLOWS = 0.05;
+
 /** The first of each family: what says nearly the same is said once. */
 function onePerFamily<F extends Said>(list: readonly F[]): F[] {
   const seen = new Set<string>();
@@ -49,7 +53,7 @@ function onePerFamily<F extends Said>(list: readonly F[]): F[] {
  */
 export function advise<F extends Advisable>(findings: readonly F[], aside: ReadonlySet<string>, ruled: ReadonlySet<string>): Advice<F> {
   const open = findings.filter((f) => !aside.has(f.feature));
-  const worth = (f: F) => Math.abs(f.distance) * (ruled.has(f.feature) ? 1.5 : 1);
+  const worth = (f: F) => Math.abs(f.distance) * (ruled.has(f.feature) ? 1.5 : 1) * (LOOKS.has(familyOf(f.feature)) ? FOLLOWS : 1);
   const outside = onePerFamily(open.filter((f) => f.distance !== 0).sort((a, b) => worth(b) - worth(a)));
   const next: F[] = [];
   for (const allowed of [MOST_OF_A_GROUP, MOST])

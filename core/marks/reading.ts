@@ -219,7 +219,7 @@ function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number, le
 const WIDE = 0.2;
 
 /** Share of the worked area that must be hatched before the whole picture has a spacing, and be in strokes before they are told of. */
-const [LEAST_HATCHED, LEAST_STROKED] = [0.08, 0.08];
+const [LEAST_HATCHED, LEAST_STROKED] = [0.08, 0.15];
 
 /** Fewer strokes than this in a whole picture say nothing of how it is drawn. */
 const LEAST_STROKES = 20;

@@ -10,6 +10,7 @@ import { Composition, readComposition, workedArea } from '../composition/composi
 import { EdgeShares, readEdges } from '../marks/edges';
 import { departure } from '../marks/ink';
 import { MARK_KINDS } from '../marks/kinds';
+import { Direction } from '../marks/orientation';
 import { MarkScale, OverallMarks, Reading, readOverall, readPatch } from '../marks/reading';
 import { colourSlack } from '../marks/slack';
 import { SURFACE_BANDS } from '../marks/surface';
@@ -264,6 +265,13 @@ function vividShare(entries: readonly PaletteEntry[]): number {
     .reduce((s, e) => s + e.share, 0);
 }
 
+/** Two ways as strong as each other (a grid, two crossing sets) are no slant: which of them comes first is chance. */
+const AS_STRONG = 0.85;
+
+function mainDirection([first, second]: readonly Direction[]): number | null {
+  return !first || (second && second.weight > AS_STRONG * first.weight) ? null : first.angle;
+}
+
 function collect(g: Gathered): FeatureSet {
   const r = g.marks.reading;
   const share = (test: (v: number) => boolean) => {
@@ -281,7 +289,7 @@ function collect(g: Gathered): FeatureSet {
   // Each value with what its windows or places show of its error; the reading's own error is added below.
   const { spread } = g.marks;
   const values: Record<string, readonly [number | null, (number | null)?]> = {
-    'marks.direction': [r.directions[0]?.angle ?? null, spread.direction],
+    'marks.direction': [mainDirection(r.directions), spread.direction],
     'marks.crossing': [r.crossing],
     'marks.coherence': [r.directions.length ? r.coherence : null],
     'marks.spacing': [r.spacing?.permille ?? null, permille(spread.spacing, r.spacing)],

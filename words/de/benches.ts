@@ -197,7 +197,7 @@ export const compare = {
   before: 'Vorige',
   next: 'Nächste',
   piece: 'Arbeit',
-  group: 'Werke',
+  group: 'gehalten gegen',
   groupAll: 'alle ({n, plural, one {# Werk} other {# Werke}})',
   groupOf: '{name} ({n, plural, one {# Werk} other {# Werke}})',
   groupFew:

@@ -194,7 +194,7 @@ export const compare = {
   before: 'Before',
   next: 'Next',
   piece: 'Piece',
-  group: 'works',
+  group: 'held against',
   groupAll: 'all ({n, plural, one {# work} other {# works}})',
   groupOf: '{name} ({n, plural, one {# work} other {# works}})',
   groupFew: 'A group of one or two works says little of how a hand varies: its range rests on what hands usually do.',

@@ -71,8 +71,8 @@ export function kindChances(clues: Record<string, number>, groundKnown: boolean,
 
 export const weighKinds = (e: Evidence): Belief => kindChances(cluesOf(e), e.groundKnown, KIND_MODEL);
 
-/** How likely it is one of these. */
-export const beliefIn = (belief: Belief, kinds: Kinds): number => MARK_KINDS.reduce((s, k) => s + (kinds.has(k) ? belief[k] : 0), 0);
+/** Likelier one of these than not: often plain where which of them it is is not. */
+export const isLikely = (belief: Belief, kinds: Kinds): boolean => MARK_KINDS.reduce((s, k) => s + (kinds.has(k) ? belief[k] : 0), 0) > 0.5;
 
 /** Chance turned into how often such a one was right on material that the coefficients were not fitted on; straight lines between. */
 function calibrated(belief: number, reliability: KindModel['reliability']): number {

@@ -4,12 +4,12 @@ import { axialDifference, clamp, median, quantile, standardDeviation, weightedQu
 import { crossingOf, Evidence, gatherEvidence } from './evidence';
 import {
   Belief,
-  beliefIn,
   CROSSED,
   decideKind,
   DRAWN,
   EVEN,
   HATCHED,
+  isLikely,
   likeliest,
   MARK_KINDS,
   MarkKind,
@@ -86,14 +86,12 @@ export function readPatch(image: RgbImage, ground: readonly number[] | null, sca
   const work = workUp(image, ground);
   const e = gatherEvidence(work, [0, 0, work.width, work.height]);
   const belief = weighKinds(e);
-  // Whether there are strokes, and whether they lie side by side, is often plain where which kind of them is not.
-  const likely = (kinds: ReadonlySet<MarkKind>) => beliefIn(belief, kinds) > 0.5;
-  const lined = likely(STROKES);
-  const width = likely(DRAWN) ? readWidths(work.depart, work.skeleton, work.inside, work.field) : null;
-  const spacing = likely(HATCHED) ? e.spacing : null;
-  const strokes = likely(ONE_WAY) ? work.follow() : work.strokes;
+  const lined = isLikely(belief, STROKES);
+  const width = isLikely(belief, DRAWN) ? readWidths(work.depart, work.skeleton, work.inside, work.field) : null;
+  const spacing = isLikely(belief, HATCHED) ? e.spacing : null;
+  const strokes = isLikely(belief, ONE_WAY) ? work.follow() : work.strokes;
   const stroked = lined ? lengthReading(strokes, width, scale) : { strokeLength: null, straightness: null };
-  const directions = lined ? e.directions : e.directions.filter(() => e.coherence > 0.15 && !likely(EVEN));
+  const directions = lined ? e.directions : e.directions.filter(() => e.coherence > 0.15 && !isLikely(belief, EVEN));
   return {
     ...decideKind(belief),
     directions,
@@ -132,6 +130,7 @@ function chooseWindows(width: number, height: number): Rect[] {
 
 interface TileReading {
   kind: MarkKind | null;
+  confidence: number;
   belief: Belief;
   evidence: Evidence;
   /** Likelier in strokes than not; and those side by side, to be followed, crossing, or single. */
@@ -179,16 +178,17 @@ function shareIn({ width, data }: Mask, [x0, y0, w, h]: Rect): number {
 }
 
 /** What a tile's belief says of it. */
-function told(belief: Belief): Pick<TileReading, 'kind' | 'belief' | 'stroked' | 'hatched' | 'oneWay' | 'crossed' | 'single'> {
-  const likely = (kinds: ReadonlySet<MarkKind>) => beliefIn(belief, kinds) > 0.5;
+function told(
+  belief: Belief,
+): Pick<TileReading, 'kind' | 'confidence' | 'belief' | 'stroked' | 'hatched' | 'oneWay' | 'crossed' | 'single'> {
   return {
-    kind: decideKind(belief).kind,
+    ...decideKind(belief),
     belief,
-    stroked: likely(STROKES),
-    hatched: likely(HATCHED),
-    oneWay: likely(ONE_WAY),
-    crossed: likely(CROSSED),
-    single: likely(SINGLE),
+    stroked: isLikely(belief, STROKES),
+    hatched: isLikely(belief, HATCHED),
+    oneWay: isLikely(belief, ONE_WAY),
+    crossed: isLikely(belief, CROSSED),
+    single: isLikely(belief, SINGLE),
   };
 }
 
@@ -367,7 +367,7 @@ function summarise(
   for (const t of tiles) {
     if (!t.area) continue;
     shares[t.kind ?? 'untold'] += t.area / worked;
-    if (t.kind) sure[t.kind] += (decideKind(t.belief).confidence * t.area) / worked;
+    if (t.kind) sure[t.kind] += (t.confidence * t.area) / worked;
   }
   let kind: MarkKind | null = worked > 0 ? null : 'blank';
   if (worked > 0) for (const k of MARK_KINDS) if (shares[k] > (kind ? shares[kind] : 0)) kind = k;

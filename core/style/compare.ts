@@ -77,7 +77,8 @@ function inCommonUnits(name: string, m: Measured, mm: boolean): Feature | undefi
 /** What a work shows of a feature: one reading, or one for each of its sets of points. */
 function shown(name: string, work: Measured, mm: boolean): Feature[] {
   if (isProportion(name) && work.proportions?.length) return eachProportion(name, work.proportions);
-  return [inCommonUnits(name, work, mm) ?? []].flat();
+  const reading = inCommonUnits(name, work, mm);
+  return reading ? [reading] : [];
 }
 
 /** A reading of the piece beside the range it is held against. */

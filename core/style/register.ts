@@ -75,6 +75,14 @@ interface Laid {
   piece: Sheet;
 }
 
+/** Correlation from `n` pairs' sums, squares and products, of which `overlap` is the share of all; −1 where too few lie on the piece, 0 where either is even. */
+function coefficient(overlap: number, n: number, sa: number, sb: number, saa: number, sbb: number, sab: number): number {
+  if (overlap < LEAST_OVERLAP) return -1;
+  const da = saa - (sa * sa) / n;
+  const db = sbb - (sb * sb) / n;
+  return da > 1e-6 && db > 1e-6 ? (sab - (sa * sb) / n) / Math.sqrt(da * db) : 0;
+}
+
 /** Correlation over the source's cells that fall on the piece, each looked up in the piece's nearest cell; −1 where too few do. */
 function correlate({ a, b, source, piece }: Laid, placing: Placing): number {
   const t = affineOf(placing, { ...source, width: a.width, height: a.height }, piece);
@@ -102,10 +110,7 @@ function correlate({ a, b, source, piece }: Laid, placing: Placing): number {
       sab += va * vb;
     }
   }
-  if (n < LEAST_OVERLAP * from.length) return -1;
-  const da = saa - (sa * sa) / n;
-  const db = sbb - (sb * sb) / n;
-  return da > 1e-6 && db > 1e-6 ? (sab - (sa * sb) / n) / Math.sqrt(da * db) : 0;
+  return coefficient(n / from.length, n, sa, sb, saa, sbb, sab);
 }
 
 /** The piece under each of the source's cells, between its own cells; NaN beside it. */
@@ -135,10 +140,7 @@ function correlation({ data }: Plane, under: Float32Array): number {
     sbb += vb * vb;
     sab += va * vb;
   }
-  if (n < LEAST_OVERLAP * under.length) return -1;
-  const da = saa - (sa * sa) / n;
-  const db = sbb - (sb * sb) / n;
-  return da > 1e-6 && db > 1e-6 ? (sab - (sa * sb) / n) / Math.sqrt(da * db) : 0;
+  return coefficient(n / under.length, n, sa, sb, saa, sbb, sab);
 }
 
 const halved = (laid: Laid): Laid => {

@@ -11,7 +11,7 @@ const config = [
       'next-env.d.ts',
       'server/migrations/**',
       'test-results/**',
-      'core/raster/kernels/assembly.ts',
+      'core/raster/kernels/assembly/**',
     ],
   },
   ...next,

@@ -40,18 +40,18 @@ try {
     '--initialMemory',
     '1',
   ];
-  execFileSync(process.execPath, [asc, relative(ROOT, join(here, 'assembly.ts')), ...options, '--outFile', out], {
+  execFileSync(process.execPath, [asc, relative(ROOT, join(here, 'assembly', 'index.ts')), ...options, '--outFile', out], {
     cwd: ROOT,
     stdio: ['ignore', 2, 2],
   });
   // The caller hands out the memory from its first byte on, so the module may keep nothing there.
   if (hasData(readFileSync(out)))
-    throw new Error('assembly.ts holds data of its own (an array or string literal); the memory is the caller’s');
-  const text = `/** The filters' inner loops, compiled from assembly.ts by \`npm run kernels\`; not edited by hand. */\nexport const MODULE =\n  '${readFileSync(out).toString('base64')}';\n`;
+    throw new Error('assembly/ holds data of its own (an array or string literal); the memory is the caller’s');
+  const text = `/** The filters' inner loops, compiled from assembly/ by \`npm run kernels\`; not edited by hand. */\nexport const MODULE =\n  '${readFileSync(out).toString('base64')}';\n`;
   const file = join(here, 'module.ts');
   if (process.argv.includes('--check')) {
     if (readFileSync(file, 'utf8') !== text) {
-      process.stderr.write('core/raster/kernels/module.ts is not what assembly.ts compiles to: run npm run kernels\n');
+      process.stderr.write('core/raster/kernels/module.ts is not what assembly/ compiles to: run npm run kernels\n');
       process.exitCode = 1;
     }
   } else writeFileSync(file, text);

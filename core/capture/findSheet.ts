@@ -1,7 +1,7 @@
 /** Knows how to find a sheet of paper in a photograph: the strongest quadrilateral of straight edges, its corners then made sub-pixel. */
 import { labPlanes } from '../colour/lab';
 import { gaussian } from '../raster/filters';
-import { colourRise, scharr } from '../raster/gradient';
+import { colourRise, SCHARR } from '../raster/gradient';
 import { Plane, plane, Point, RgbImage } from '../raster/image';
 import { reduceToLongSide } from '../raster/resample';
 import { median, quantile } from '../raster/statistics';
@@ -29,7 +29,14 @@ interface EdgeMap {
 function edgeMap(image: RgbImage): EdgeMap {
   const { L, a, b } = labPlanes(image);
   const n = L.data.length;
-  const { steepness: raw, nx, ny } = colourRise([L, a, b].map((p) => scharr(gaussian(p, 1.2))));
+  const {
+    steepness: raw,
+    nx,
+    ny,
+  } = colourRise(
+    [L, a, b].map((p) => gaussian(p, 1.2)),
+    SCHARR,
+  );
   const { width: w, height: h } = L;
   const strength = new Float32Array(n);
   for (let y = 1; y < h - 1; y++)

@@ -68,8 +68,10 @@ function ringOf({ L, a, b }: LabPlanes, within: Within, sides: readonly Side[]):
   return Math.max(...spread) > MOST_SPREAD ? null : { lab, spread };
 }
 
-const belongs = ({ lab, spread }: Border, { L, a, b }: LabPlanes, i: number): boolean =>
-  Math.hypot((L.data[i] - lab[0]) / spread[0], (a.data[i] - lab[1]) / spread[1], (b.data[i] - lab[2]) / spread[2]) <= WITHIN;
+function belongs({ lab, spread }: Border, { L, a, b }: LabPlanes, i: number): boolean {
+  const [l, m, n] = [(L.data[i] - lab[0]) / spread[0], (a.data[i] - lab[1]) / spread[1], (b.data[i] - lab[2]) / spread[2]];
+  return l * l + m * m + n * n <= WITHIN * WITHIN;
+}
 
 function shareOf(border: Border, lab: LabPlanes, [first, step, count]: readonly [number, number, number]): number {
   let n = 0;
@@ -128,10 +130,10 @@ function inside(lab: LabPlanes, within: Within): Within | null {
 /**
  * The picture proper as a rectangle of the file's own px: all of it less an even border (mount, scan border, plain table)
  * that ends in a straight side and whose colour is hardly met inside. A drawing's own bare margin is of the sheet's colour,
- * which is met inside, and stays. The whole file where nothing is sure.
+ * which is met inside, and stays. The whole file where nothing is sure. `reduced` is the same picture, made smaller already.
  */
-export function frameOf(image: RgbImage): Rect {
-  const small = reduceToLongSide(image, LOOKED_AT);
+export function frameOf(image: RgbImage, reduced: RgbImage = image): Rect {
+  const small = reduceToLongSide(reduced, LOOKED_AT);
   const lab = labPlanes(small);
   let within: Within = { x0: 0, y0: 0, x1: small.width, y1: small.height };
   for (let k = 0; k < MOST_BORDERS; k++) {

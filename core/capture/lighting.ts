@@ -1,5 +1,5 @@
 /** Knows how evenly a photographed sheet was lit: a second-order surface through the brightness of its bare ground. */
-import { solve } from '../raster/solve';
+import { fitSurface, surfaceAt, surfaceTerms } from '../raster/secondOrder';
 
 export interface LightSurface {
   /** Relative brightness at (u, v), 0–1 across and down the sheet; also usable a little outside. */
@@ -10,23 +10,6 @@ export interface LightSurface {
   agreement: number;
   /** Mean of the surface over the sheet. */
   mean: number;
-}
-
-const terms = (u: number, v: number) => [1, u, v, u * u, u * v, v * v];
-
-function leastSquares(rows: { t: number[]; y: number; w: number }[]): number[] | null {
-  const n = 6;
-  const a = Array.from({ length: n }, () => new Float64Array(n));
-  const b = new Float64Array(n);
-  for (const { t, y, w } of rows)
-    for (let i = 0; i < n; i++) {
-      for (let j = 0; j < n; j++) a[i][j] += w * t[i] * t[j];
-      b[i] += w * t[i] * y;
-    }
-  // A breath of ridge on the bends keeps blocks along one edge from bending the rest of the sheet.
-  for (let c = 0; c < n; c++) a[c][c] += c > 2 ? 0.4 : 1e-9;
-  const fit = Array.from(solve(a, b));
-  return fit.every(Number.isFinite) ? fit : null;
 }
 
 const BLOCKS = 22;
@@ -69,7 +52,7 @@ function blocksOf(linear: Float32Array, w: number, h: number): Block[] {
       out.push({
         u,
         v,
-        t: terms(u, v),
+        t: surfaceTerms(u, v),
         y: Math.log(Math.max(1e-4, Y)),
         red: Math.log(mean[0] / mean[1]),
         blue: Math.log(mean[2] / mean[1]),
@@ -106,20 +89,20 @@ export function fitLight(linear: Float32Array, w: number, h: number): LightSurfa
   const all = blocksOf(linear, w, h);
   const rows = groundBlocks(all);
   if (!rows.length) return null;
-  let fit = leastSquares(rows);
+  let fit = fitSurface(rows);
   for (let round = 0; round < 14 && fit; round++) {
     const f: number[] = fit;
     for (const r of rows) {
-      const off = r.y - r.t.reduce((s, t, k) => s + t * f[k], 0);
+      const off = r.y - surfaceAt(f, r.t);
       r.w = off < 0 ? Math.exp(-((off / 0.035) ** 2)) + 1e-4 : off > 0.12 ? 0.3 : 1;
     }
-    fit = leastSquares(rows);
+    fit = fitSurface(rows);
   }
   if (!fit) return null;
   const f = fit;
   const at = (u: number, v: number) =>
-    Math.exp(terms(Math.min(1.25, Math.max(-0.25, u)), Math.min(1.25, Math.max(-0.25, v))).reduce((s, t, k) => s + t * f[k], 0));
-  const agreement = rows.filter((r) => Math.abs(r.y - r.t.reduce((s, t, k) => s + t * f[k], 0)) < 0.06).length / all.length;
+    Math.exp(surfaceAt(f, surfaceTerms(Math.min(1.25, Math.max(-0.25, u)), Math.min(1.25, Math.max(-0.25, v)))));
+  const agreement = rows.filter((r) => Math.abs(r.y - surfaceAt(f, r.t)) < 0.06).length / all.length;
   if (agreement < 0.12) return null;
   let [low, high, sum] = [Infinity, 0, 0];
   for (let j = 0; j <= 20; j++)

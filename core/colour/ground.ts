@@ -19,7 +19,7 @@ interface Presence {
 }
 
 /** Colours of the palette this near (Lab) are one sheet under uneven light, or two halves into which its grain was parted: they are seen together. */
-const ONE_SHEET = 9;
+export const ONE_SHEET = 9;
 
 /** For each colour: which others count as it. */
 const sheetsOf = (clusters: readonly GroundCandidate[]): Uint8Array[] =>

@@ -1,6 +1,7 @@
 /** Knows CIE L*a*b* for D65 (CIE 15:2018) and Oklab (Ottosson 2020), both from sRGB. */
-import { Plane, plane, RgbImage } from '../raster/image';
-import { encodedFromHex, encodedFromLinear, hexFromEncoded, linearFromByte, linearFromEncoded, luminancePlane, Triple } from './srgb';
+import { Plane, RgbImage } from '../raster/image';
+import { labOf, lightnessOf } from '../raster/kernels/kernels';
+import { encodedFromHex, encodedFromLinear, hexFromEncoded, linearFromByte, linearFromEncoded, Triple } from './srgb';
 
 // sRGB's D65 white as chromaticity x 0.3127, y 0.3290.
 const WHITE: Triple = [0.3127 / 0.329, 1, (1 - 0.3127 - 0.329) / 0.329];
@@ -69,9 +70,7 @@ export function luminanceFromLightness(L: number): number {
 
 /** L* (0–100) of every pixel. */
 export function lightnessPlane(image: RgbImage): Plane {
-  const out = luminancePlane(image);
-  for (let i = 0; i < out.data.length; i++) out.data[i] = lightnessFromLuminance(out.data[i]);
-  return out;
+  return { width: image.width, height: image.height, data: lightnessOf(image, linearFromByte) };
 }
 
 export interface LabPlanes {
@@ -82,16 +81,8 @@ export interface LabPlanes {
 
 /** L*, a* and b* of every pixel. */
 export function labPlanes(image: RgbImage): LabPlanes {
-  const L = plane(image.width, image.height);
-  const a = plane(image.width, image.height);
-  const b = plane(image.width, image.height);
-  const d = image.data;
-  for (let i = 0, j = 0; i < L.data.length; i++, j += 3) {
-    const lab = labFromLinear(linearFromByte[d[j]], linearFromByte[d[j + 1]], linearFromByte[d[j + 2]]);
-    L.data[i] = lab[0];
-    a.data[i] = lab[1];
-    b.data[i] = lab[2];
-  }
+  const { width, height } = image;
+  const [L, a, b] = labOf(image, linearFromByte).map((data): Plane => ({ width, height, data }));
   return { L, a, b };
 }
 

@@ -90,11 +90,11 @@ function flatnessOf(lightness: Plane): Float32Array {
   const steep = new Float32Array(dx.data.length);
   const sample: number[] = [];
   for (let i = 0; i < steep.length; i++) {
-    steep[i] = Math.hypot(dx.data[i], dy.data[i]);
+    steep[i] = Math.sqrt(dx.data[i] * dx.data[i] + dy.data[i] * dy.data[i]);
     if (i % 17 === 0) sample.push(steep[i]);
   }
   const scale = Math.max(1.5, median(sample));
-  for (let i = 0; i < steep.length; i++) steep[i] = 1 / (1 + (steep[i] / scale) ** 2);
+  for (let i = 0; i < steep.length; i++) steep[i] = 1 / (1 + (steep[i] * steep[i]) / (scale * scale));
   return steep;
 }
 

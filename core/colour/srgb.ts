@@ -18,7 +18,8 @@ export function encodedFromLinear(c: number): number {
 /** Linear light of each of the 256 byte values. */
 export const linearFromByte = Float32Array.from({ length: 256 }, (_, i) => linearFromEncoded(i / 255));
 
-const encodeTable = Uint8Array.from({ length: 16385 }, (_, i) => Math.round(encodedFromLinear(i / 16384) * 255));
+/** Bytes of linear light in steps of 1/16384. */
+export const encodeTable = Uint8Array.from({ length: 16385 }, (_, i) => Math.round(encodedFromLinear(i / 16384) * 255));
 
 /** Linear light (clipped to 0–1) to the nearest byte; a table of 16384 steps, at most one count off in the deepest darks. */
 export function byteFromLinear(c: number): number {

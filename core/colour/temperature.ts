@@ -9,6 +9,8 @@ export function temperatureOf(lab: readonly number[]): Temperature {
   return h >= 330 || h <= 110 ? 'warm' : 'cool';
 }
 
+const [COS_330, SIN_330, COS_110, SIN_110] = [330, 110].flatMap((d) => [Math.cos((d * Math.PI) / 180), Math.sin((d * Math.PI) / 180)]);
+
 export interface TemperatureShares {
   warm: number;
   cool: number;
@@ -24,12 +26,11 @@ export function temperatureShares({ a, b }: LabPlanes, worked: Uint8Array | null
   for (let i = 0; i < a.data.length; i++) {
     if (worked && !worked[i]) continue;
     n++;
-    const C = Math.hypot(a.data[i], b.data[i]);
-    if (C < 8) count.neutral++;
-    else {
-      const h = (Math.atan2(b.data[i], a.data[i]) * 180) / Math.PI;
-      count[h >= -30 && h <= 110 ? 'warm' : 'cool']++;
-    }
+    const [x, y] = [a.data[i], b.data[i]];
+    if (x * x + y * y < 64) count.neutral++;
+    // Warm lies on the red side of both 330° and 110°, which part less than half of the circle from the rest.
+    else if (y * COS_330 - x * SIN_330 >= 0 && x * SIN_110 - y * COS_110 >= 0) count.warm++;
+    else count.cool++;
   }
   if (n === 0) return worked ? temperatureShares({ L: a, a, b }, null) : { warm: 0, cool: 0, neutral: 1, balance: null };
   const warm = count.warm / n;

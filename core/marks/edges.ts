@@ -26,8 +26,8 @@ const RIDGE = 7;
 const SHARP_PX = 5;
 
 function lightnessAt(image: RgbImage, x: number, y: number): number {
-  const xi = Math.min(image.width - 1, Math.max(0, Math.round(x)));
-  const yi = Math.min(image.height - 1, Math.max(0, Math.round(y)));
+  const xi = x < 0 ? 0 : Math.min(image.width - 1, (x + 0.5) | 0);
+  const yi = y < 0 ? 0 : Math.min(image.height - 1, (y + 0.5) | 0);
   const i = (yi * image.width + xi) * 3;
   const d = image.data;
   return lightnessFromLuminance(
@@ -35,11 +35,11 @@ function lightnessAt(image: RgbImage, x: number, y: number): number {
   );
 }
 
-function handlingOf(profile: number[], reach: number): EdgeHandling {
+function handlingOf(profile: Float64Array, reach: number): EdgeHandling {
   const n = profile.length;
   const third = Math.floor(n / 4);
   const side = (from: number, to: number) => {
-    const part = profile.slice(from, to).sort((a, b) => a - b);
+    const part = profile.slice(from, to).sort();
     return part[part.length >> 1];
   };
   const left = side(0, third);
@@ -86,14 +86,16 @@ export function readEdges(
       if ((x + 2 * y) % 3 || leftOut?.data[i]) continue;
       const gx = data[i + 2] - data[i - 2];
       const gy = data[i + 2 * w] - data[i - 2 * w];
-      const n = Math.hypot(gx, gy);
+      const n = Math.sqrt(gx * gx + gy * gy);
       if (n < 0.4) continue;
       const reach = reachForm * factor;
       const samples = Math.max(15, Math.min(57, Math.round(2 * reach) | 1));
-      const profile = Array.from({ length: samples }, (_, k) => {
+      const profile = new Float64Array(samples);
+      const [px, py, ux, uy] = [(x + 0.5) * factor - 0.5, (y + 0.5) * factor - 0.5, gx / n, gy / n];
+      for (let k = 0; k < samples; k++) {
         const t = -reach + (2 * reach * k) / (samples - 1);
-        return lightnessAt(mark, (x + 0.5) * factor - 0.5 + (t * gx) / n, (y + 0.5) * factor - 0.5 + (t * gy) / n);
-      });
+        profile[k] = lightnessAt(mark, px + t * ux, py + t * uy);
+      }
       const handling = handlingOf(profile, reach);
       count[handling]++;
       points.push({ at: [x, y], handling });

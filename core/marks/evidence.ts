@@ -1,5 +1,6 @@
 /** Gathers what speaks for and against each kind of mark in a piece of a picture. */
-import { Plane, plane, Rect } from '../raster/image';
+import { Rect } from '../raster/image';
+import { pieceSums } from '../raster/kernels/kernels';
 import { axialDifference, median } from '../raster/statistics';
 import { angleDensity, Direction, directionTurn, principalDirections } from './orientation';
 import { BuildReading, readBuild } from './build';
@@ -50,28 +51,10 @@ export interface Evidence {
 
 const COILED = 1.5 * Math.PI;
 
-/** Set pixels among the eight around; centre lines keep off the frame. */
-function neighbours(set: Uint8Array, i: number, w: number): number {
-  return set[i - 1] + set[i + 1] + set[i - w - 1] + set[i - w] + set[i - w + 1] + set[i + w - 1] + set[i + w] + set[i + w + 1];
-}
-
-function planeIn(source: Plane, [x0, y0, w, h]: Rect): Plane {
-  const out = plane(w, h);
-  for (let y = 0; y < h; y++) out.data.set(source.data.subarray((y0 + y) * source.width + x0, (y0 + y) * source.width + x0 + w), y * w);
-  return out;
-}
-
-function spreadIn(source: Plane, [x0, y0, w, h]: Rect): { mean: number; sd: number } {
-  let s = 0;
-  let q = 0;
-  for (let y = y0; y < y0 + h; y++)
-    for (let i = y * source.width + x0, end = i + w; i < end; i++) {
-      const v = source.data[i];
-      s += v;
-      q += v * v;
-    }
-  const mean = s / (w * h);
-  return { mean, sd: Math.sqrt(Math.max(0, q / (w * h) - mean * mean)) };
+/** Mean and standard deviation from the sum and the sum of squares of n numbers. */
+function spreadOf(n: number, sum: number, square: number): { mean: number; sd: number } {
+  const mean = sum / n;
+  return { mean, sd: Math.sqrt(Math.max(0, square / n - mean * mean)) };
 }
 
 function peakedShare(density: Float64Array, directions: readonly Direction[]): number {
@@ -85,30 +68,15 @@ function peakedShare(density: Float64Array, directions: readonly Direction[]): n
   return all > 0 ? near / all : 0;
 }
 
-/** Gathers what speaks for and against each kind inside `rect` of a worked-up window. */
-export function gatherEvidence(work: Workup, rect: Rect): Evidence {
+/** Gathers what speaks for and against each kind inside each of the rectangles of a worked-up window. */
+export function gatherEvidence(work: Workup, rects: readonly Rect[]): Evidence[] {
+  return pieceSums(work, rects).map((sums, k) => evidenceIn(work, rects[k], sums));
+}
+
+function evidenceIn(work: Workup, rect: Rect, sums: Float64Array): Evidence {
   const [x0, y0, w, h] = rect;
   const n = w * h;
-  let marked = 0;
-  let lineArea = 0;
-  let lineDepart = 0;
-  let restDepart = 0;
-  let [skeleton, ends, forks] = [0, 0, 0];
-  const [isMarked, isLine, isCentre, departs] = [work.marked.data, work.lines.data, work.skeleton.data, work.depart.data];
-  for (let y = y0; y < y0 + h; y++)
-    for (let i = y * work.width + x0, end = i + w; i < end; i++) {
-      marked += isMarked[i];
-      if (isCentre[i]) {
-        skeleton++;
-        const around = neighbours(isCentre, i, work.width);
-        if (around === 1) ends++;
-        else if (around > 2) forks++;
-      }
-      if (isLine[i]) {
-        lineArea++;
-        lineDepart += departs[i];
-      } else restDepart += departs[i];
-    }
+  const [marked, lineArea, lineDepart, restDepart, skeleton, ends, forks, toneSum, toneSquare, textureSum, textureSquare, steepest] = sums;
   const width = skeleton > 0 ? lineArea / skeleton : 0;
   const within = (x: number, y: number) => x >= x0 && y >= y0 && x < x0 + w && y < y0 + h;
   let speckArea = 0;
@@ -149,13 +117,9 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
   const density = angleDensity(work.field, rect);
   const directions = principalDirections(density);
   const lined = lineArea > 0.015 * n;
-  const depart = planeIn(work.depart, rect);
-  const spacing = lined && directions.length ? readSpacing(depart, directions[0].angle) : null;
-  const second = lined && directions.length > 1 ? readSpacing(depart, directions[1].angle) : null;
-  const { mean, sd } = spreadIn(work.tone, rect);
-  let steepest = 0;
-  const rise = work.rise.data;
-  for (let y = y0; y < y0 + h; y++) for (let i = y * work.width + x0, end = i + w; i < end; i++) if (rise[i] > steepest) steepest = rise[i];
+  const spacing = lined && directions.length ? readSpacing(work.depart, rect, directions[0].angle) : null;
+  const second = lined && directions.length > 1 ? readSpacing(work.depart, rect, directions[1].angle) : null;
+  const { mean, sd } = spreadOf(n, toneSum, toneSquare);
   return {
     coverage: marked / n,
     lineCoverage: lineArea / n,
@@ -177,7 +141,7 @@ export function gatherEvidence(work: Workup, rect: Rect): Evidence {
     groundKnown: work.groundKnown,
     toneSpread: sd,
     steepest,
-    grain: Math.max(0, spreadIn(work.texture, rect).sd - 0.35 * work.noise),
+    grain: Math.max(0, spreadOf(n, textureSum, textureSquare).sd - 0.35 * work.noise),
     ends: skeleton ? ends / skeleton : 0,
     forks: skeleton ? forks / skeleton : 0,
     coiled: longPart > 0 ? coiled / longPart : 0,

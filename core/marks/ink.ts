@@ -1,33 +1,22 @@
 /** Knows where on a sheet there is a mark: how far each pixel departs from the bare ground, and which pixels count as marked. */
-import { lightnessFromLuminance } from '../colour/lab';
+import { lightnessPlane } from '../colour/lab';
 import { linearFromByte } from '../colour/srgb';
 import { dilateMax, erodeMin, gaussian } from '../raster/filters';
-import { Mask, mask, Plane, plane, RgbImage } from '../raster/image';
+import { Mask, mask, Plane, RgbImage } from '../raster/image';
 import { departureFrom } from '../raster/kernels/kernels';
 import { histogramQuantiles } from '../raster/statistics';
 
 /** Departure from the ground (Lab units) under which a pixel is taken for bare. */
 export const BARE = 7;
 
-const cubeRoots = Float32Array.from({ length: 4098 }, (_, i) => labF(i / 4096));
-
-function labF(t: number): number {
-  return t > 216 / 24389 ? Math.cbrt(t) : ((24389 / 27) * t + 16) / 116;
-}
-
-/** Distance in Lab from the ground colour of every pixel, 0 or more; tables with linear steps, error under 0.1 above L* 2. */
+/** Distance in Lab from the ground colour of every pixel, 0 or more. */
 export function departure(image: RgbImage, ground: readonly number[]): Plane {
-  return departureFrom(image, ground, linearFromByte, cubeRoots);
+  return departureFrom(image, ground, linearFromByte);
 }
 
 /** Where no ground is known: how much darker than the lightest part (98th percentile) each pixel is, in L*. */
 export function darkness(image: RgbImage): Plane {
-  const out = plane(image.width, image.height);
-  const d = image.data;
-  for (let i = 0, j = 0; i < out.data.length; i++, j += 3)
-    out.data[i] = lightnessFromLuminance(
-      0.2126390059 * linearFromByte[d[j]] + 0.7151686788 * linearFromByte[d[j + 1]] + 0.0721923154 * linearFromByte[d[j + 2]],
-    );
+  const out = lightnessPlane(image);
   const [light] = histogramQuantiles(out.data, 0, 100, [0.98]);
   for (let i = 0; i < out.data.length; i++) out.data[i] = Math.max(0, light - out.data[i]);
   return out;

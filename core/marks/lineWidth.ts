@@ -1,7 +1,8 @@
 /** Knows how wide lines are: darkness integrated across the stroke at points of its centre line, which holds below a pixel. */
-import { Mask, Plane } from '../raster/image';
+import { Plane } from '../raster/image';
 import { sampleBilinear } from '../raster/resample';
 import { sortedQuantile } from '../raster/statistics';
+import { Skeleton } from '../raster/thin';
 import { OrientationField } from './orientation';
 
 export interface WidthReading {
@@ -19,17 +20,17 @@ const POINTS = 700;
  * `field` their direction. The darkest fifth of the centre line says how dark full ink is, so that a line too fine to
  * reach its own darkness is not read too broad. Null with fewer than 20 points.
  */
-export function readWidths(marks: Plane, skeleton: Mask, inside: Plane, field: OrientationField): WidthReading | null {
+export function readWidths(marks: Plane, skeleton: Skeleton, inside: Plane, field: OrientationField): WidthReading | null {
   const { width: w, height: h } = marks;
   const at: number[] = [];
-  for (let y = 2; y < h - 2; y++)
-    for (let x = 2; x < w - 2; x++) {
-      const i = y * w + x;
-      if (!skeleton.data[i]) continue;
-      let around = 0;
-      for (let dy = -1; dy <= 1; dy++) for (let dx = -1; dx <= 1; dx++) around += skeleton.data[i + dy * w + dx];
-      if (around === 3) at.push(i);
-    }
+  const set = skeleton.data;
+  for (const i of skeleton.places) {
+    const x = i % w;
+    const y = (i - x) / w;
+    if (x < 2 || y < 2 || x >= w - 2 || y >= h - 2) continue;
+    const beside = set[i - 1] + set[i + 1] + set[i - w - 1] + set[i - w] + set[i - w + 1] + set[i + w - 1] + set[i + w] + set[i + w + 1];
+    if (beside === 2) at.push(i);
+  }
   if (at.length < 20) return null;
   const every = Math.max(1, Math.floor(at.length / POINTS));
   const cores = at.map((i) => marks.data[i]).sort((a, b) => a - b);

@@ -1,5 +1,7 @@
 /** Knows how to read mark-making: of one patch, and of a whole picture's worked part from windows spread over it. */
-import { cropImage, Mask, mask, Rect, RgbImage } from '../raster/image';
+import { evened, SheetTone } from '../colour/sheetTone';
+import { cropImage, Mask, mask, Point, Rect, RgbImage } from '../raster/image';
+import { putAway } from '../raster/kernels/closeUp';
 import { axialDifference, clamp, median, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
 import { crossingOf, Evidence, gatherEvidence } from './evidence';
 import {
@@ -18,6 +20,7 @@ import {
   STROKES,
   weighKinds,
 } from './kinds';
+import { addCourses, crossingAmong } from './crossing';
 import { BARE } from './ink';
 import { readWidths, WidthReading } from './lineWidth';
 import { axialMean, Direction, principalDirections } from './orientation';
@@ -81,22 +84,27 @@ function lengthReading(
   };
 }
 
+const wholeOf = ({ width, height }: Workup): Rect => [0, 0, width, height];
+
 /** Mark reading of one patch, already cut out; at least 16 px each way, else the sizes are null. */
 export function readPatch(image: RgbImage, ground: readonly number[] | null, scale: MarkScale): Reading {
   const work = workUp(image, ground);
-  const e = gatherEvidence(work, [0, 0, work.width, work.height]);
+  const [e] = gatherEvidence(work, [wholeOf(work)]);
   const belief = weighKinds(e);
   const lined = isLikely(belief, STROKES);
   const width = isLikely(belief, DRAWN) ? readWidths(work.depart, work.skeleton, work.inside, work.field) : null;
   const spacing = isLikely(belief, HATCHED) ? e.spacing : null;
   const strokes = isLikely(belief, ONE_WAY) ? work.follow() : work.strokes;
   const stroked = lined ? lengthReading(strokes, width, scale) : { strokeLength: null, straightness: null };
+  putAway();
+  const courses = new Float64Array(180);
+  addCourses(courses, work.strokes, () => true);
   const directions = lined ? e.directions : e.directions.filter(() => e.coherence > 0.15 && !isLikely(belief, EVEN));
   return {
     ...decideKind(belief),
     directions,
     coherence: clamp(e.coherence, 0, 1),
-    crossing: crossingOf(directions),
+    crossing: (isLikely(belief, CROSSED) ? crossingAmong(courses) : null) ?? crossingOf(directions),
     spacing: spacing && { ...size(spacing.px, scale), variation: spacing.variation },
     lineWidth: lined && width ? { ...size(width.px, scale), thin: width.thin * scale.factor, thick: width.thick * scale.factor } : null,
     ...stroked,
@@ -195,24 +203,25 @@ function told(
 function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number, leftOut: Mask | null): TileReading[] {
   const nx = Math.max(1, Math.floor(work.width / TILE));
   const ny = Math.max(1, Math.floor(work.height / TILE));
-  const out: TileReading[] = [];
+  const rects: Rect[] = [];
   for (let j = 0; j < ny; j++)
     for (let i = 0; i < nx; i++) {
       const x = Math.floor((i * work.width) / nx);
       const y = Math.floor((j * work.height) / ny);
       const rect: Rect = [x, y, Math.floor(((i + 1) * work.width) / nx) - x, Math.floor(((j + 1) * work.height) / ny) - y];
-      if (leftOut && shareIn(leftOut, [ox + x, oy + y, rect[2], rect[3]]) > MOST_LEFT_OUT) continue;
-      const evidence = gatherEvidence(work, rect);
-      const belief = weighKinds(evidence);
-      out.push({
-        ...told(belief),
-        evidence,
-        detail: evidence.lineCoverage + evidence.grain / 20,
-        area: likeliest(belief) === 'blank' ? 0 : rect[2] * rect[3],
-        centre: [(ox + x + rect[2] / 2) / width, (oy + y + rect[3] / 2) / height],
-      });
+      if (!leftOut || shareIn(leftOut, [ox + x, oy + y, rect[2], rect[3]]) <= MOST_LEFT_OUT) rects.push(rect);
     }
-  return out;
+  return gatherEvidence(work, rects).map((evidence, k): TileReading => {
+    const [x, y, w, h] = rects[k];
+    const belief = weighKinds(evidence);
+    return {
+      ...told(belief),
+      evidence,
+      detail: evidence.lineCoverage + evidence.grain / 20,
+      area: likeliest(belief) === 'blank' ? 0 : w * h,
+      centre: [(ox + x + w / 2) / width, (oy + y + h / 2) / height],
+    };
+  });
 }
 
 /** Strokes wider apart than this part of a tile are too few in it to be seen as hatching. */
@@ -231,7 +240,7 @@ const LEAST_TILES = 8;
 function widened(work: Workup, tiles: TileReading[]): TileReading[] {
   const lines = tiles.filter((t) => t.single).length;
   if (lines < 0.4 * tiles.filter((t) => t.area).length || !lines) return tiles;
-  const whole = gatherEvidence(work, [0, 0, work.width, work.height]);
+  const [whole] = gatherEvidence(work, [wholeOf(work)]);
   const belief = weighKinds(whole);
   const wide = told(belief);
   if (!wide.hatched || !whole.spacing || whole.spacing.px < WIDE * TILE) return tiles;
@@ -241,13 +250,27 @@ function widened(work: Workup, tiles: TileReading[]): TileReading[] {
 /** How far a stroke of the hatching may lean from its tile's direction; outlines and crossing strokes lean farther. */
 const ASTRAY = 20;
 
+/** Which of a window's tiles a point of it lies in, or nearest to. */
+type TileAt = (at: Point) => TileReading;
+
+function tileFinder(tiles: readonly TileReading[], [ox, oy]: Rect, width: number, height: number): TileAt {
+  return ([x, y]) => {
+    const [u, v] = [(ox + x) / width, (oy + y) / height];
+    let near = tiles[0];
+    let least = Infinity;
+    for (const t of tiles) {
+      const [du, dv] = [t.centre[0] - u, t.centre[1] - v];
+      if (du * du + dv * dv >= least) continue;
+      least = du * du + dv * dv;
+      near = t;
+    }
+    return near;
+  };
+}
+
 /** Is this a stroke that can be followed: of a tile hatched in one direction, and running its way? */
-function followed(tiles: readonly TileReading[], [ox, oy]: Rect, stroke: Stroke, width: number, height: number): boolean {
-  const { points } = stroke;
-  const [x, y] = points[points.length >> 1];
-  const [u, v] = [(ox + x) / width, (oy + y) / height];
-  let near = tiles[0];
-  for (const t of tiles) if (Math.hypot(t.centre[0] - u, t.centre[1] - v) < Math.hypot(near.centre[0] - u, near.centre[1] - v)) near = t;
+function followed({ points }: Stroke, tileAt: TileAt): boolean {
+  const near = tileAt(points[points.length >> 1]);
   if (!near.oneWay) return false;
   const [a, b] = [points[0], points[points.length - 1]];
   const lean = (Math.atan2(a[1] - b[1], b[0] - a[0]) * 180) / Math.PI;
@@ -266,6 +289,8 @@ interface WindowReadings {
   weight: number[];
   angle: number[];
   length: number[];
+  /** Courses of the strokes where they cross, px by degrees. */
+  courses: Float64Array;
 }
 
 function surfaceReading(surfaces: readonly SurfaceEnergy[]): OverallMarks['surface'] {
@@ -278,12 +303,13 @@ function surfaceReading(surfaces: readonly SurfaceEnergy[]): OverallMarks['surfa
   return { mean, spread };
 }
 
-/** Reads the worked part of a whole mark-size picture, less what is left out. Deterministic; at most 18 windows of 384 px. */
+/** Reads the worked part of a whole mark-size picture, less what is left out, on a sheet whose tone may change. Deterministic; at most 18 windows of 384 px. */
 export function readOverall(
   image: RgbImage,
   ground: readonly number[] | null,
   scale: MarkScale,
   leftOut: Mask | null = null,
+  tone: SheetTone | null = null,
 ): OverallMarks {
   const tiles: TileReading[] = [];
   const density = new Float64Array(180);
@@ -298,9 +324,11 @@ export function readOverall(
     weight: [],
     angle: [],
     length: [],
+    courses: new Float64Array(180),
   };
   for (const rect of chooseWindows(image.width, image.height)) {
-    const work = workUp(cropImage(image, rect), ground);
+    const cut = cropImage(image, rect);
+    const work = workUp(tone ? evened(cut, tone, rect, image.width, image.height) : cut, ground);
     const windowTiles = widened(work, tilesOf(work, rect, image.width, image.height, leftOut));
     if (!windowTiles.length) continue;
     tiles.push(...windowTiles);
@@ -325,15 +353,18 @@ export function readOverall(
         windows.spacing.push(t.evidence.spacing.px);
         windows.variation.push(t.evidence.spacing.variation);
       }
+    const tileAt = tileFinder(windowTiles, rect, image.width, image.height);
+    if (windowTiles.some((t) => t.crossed)) addCourses(windows.courses, work.strokes, (at) => tileAt(at).crossed);
     // Some hundreds of strokes say how long they are.
     if (strokes.length >= ENOUGH_STROKES) continue;
     const oneWay = windowTiles.some((t) => t.oneWay);
     const seen = oneWay ? work.follow() : work.strokes;
-    const clear = seen.filter((s) => followed(windowTiles, rect, s, image.width, image.height));
+    const clear = seen.filter((s) => followed(s, tileAt));
     strokes.push(...(clear.length >= 12 ? clear : seen));
     const free = seen.filter((s) => !s.cut && s.length > 8).map((s) => s.length);
     if (free.length > 5) windows.length.push(median(free));
   }
+  putAway();
   return summarise(tiles, density.some((v) => v > 0) ? density : lineDensity, strokes, windows, surfaces, textures, scale);
 }
 
@@ -409,7 +440,7 @@ function summarise(
       confidence: !(worked > 0) ? 0.9 : kind ? clamp(sure[kind] / shares[kind], 0, 0.99) : clamp(1 - shares.untold, 0, 0.39),
       directions,
       coherence: clamp(resultant, 0, 1),
-      crossing: shareThat((t) => t.crossed) >= LEAST_HATCHED ? crossingOf(directions) : null,
+      crossing: shareThat((t) => t.crossed) >= LEAST_HATCHED ? crossingAmong(windows.courses) : null,
       spacing: spacing === null ? null : { ...size(spacing, scale), variation: median(windows.variation) },
       lineWidth: widthReading && {
         ...size(widthReading.px, scale),

@@ -4,6 +4,7 @@
  */
 import { axialMean } from './orientation';
 import { Rect } from '../raster/image';
+import { sumsOf } from '../raster/kernels/closeUp';
 import { CloseUp, SOFTNESS } from './closeUp';
 
 /** One linked ridge. */
@@ -29,8 +30,6 @@ const RIDGE_SIZES = [1, 2] as const;
 const [CLEAR, FAINT] = [7, 3];
 const LEAST_POINTS = 8;
 
-const [TAN_22, TAN_67] = [Math.SQRT2 - 1, Math.SQRT2 + 1];
-
 /** Ridges of a window, each counted at the size at which it stands out most. */
 export function ridgesOf(close: CloseUp): Ridge[] {
   const { width: w, height: h } = close;
@@ -45,57 +44,26 @@ export function ridgesOf(close: CloseUp): Ridge[] {
 
 function ridgesAt(close: CloseUp, n: number, taken: Uint8Array): Ridge[] {
   const { width: w, height: h } = close;
-  const k = RIDGE_SIZES[n];
-  const L = close.L[k].data;
-  const step = Math.max(1, Math.round(SOFTNESS[k]));
-  const reach = 2 * step;
-  const strength = new Float32Array(w * h);
-  // Which neighbour lies across: beside, below right, below, above right.
-  const way = new Int8Array(w * h);
-  for (let y = reach; y < h - reach; y++)
-    for (let i = y * w + reach, end = y * w + w - reach; i < end; i++) {
-      const hxx = L[i + step] + L[i - step] - 2 * L[i];
-      const hyy = L[i + step * w] + L[i - step * w] - 2 * L[i];
-      const hxy = (L[i + step * w + step] + L[i - step * w - step] - L[i + step * w - step] - L[i - step * w + step]) / 4;
-      if (Math.abs(hxx) + Math.abs(hyy) + 2 * Math.abs(hxy) < FAINT) continue;
-      const half = (hxx + hyy) / 2;
-      const root = Math.sqrt(((hxx - hyy) / 2) ** 2 + hxy * hxy);
-      const high = half + root;
-      const low = half - root;
-      const most = high > -low ? high : low;
-      const least = high > -low ? low : high;
-      if (Math.abs(most) < FAINT || Math.abs(least) > 0.6 * Math.abs(most)) continue;
-      // Across the ridge: eigenvector of the larger curvature, by half angles; right and up or down.
-      const c = root > 0 ? (hxx - hyy) / (2 * root) : 1;
-      const [long, short] = [Math.sqrt((1 + c) / 2), Math.sqrt(Math.max(0, 1 - c) / 2) * (hxy < 0 ? -1 : 1)];
-      const ux = most === high ? long : Math.abs(short);
-      const uy = most === high ? short : short < 0 ? long : -long;
-      const across = Math.round(uy * step) * w + Math.round(ux * step);
-      const far = i + 2 * across;
-      const near = i - 2 * across;
-      if (far < 0 || near < 0 || far >= L.length || near >= L.length) continue;
-      // A true line stands out from both its sides.
-      const sides = most > 0 ? Math.min(L[far], L[near]) - L[i] : L[i] - Math.max(L[far], L[near]);
-      if (sides < FAINT) continue;
-      strength[i] = most > 0 ? sides : -sides;
-      const steep = Math.abs(uy) / Math.max(ux, 1e-6);
-      way[i] = steep < TAN_22 ? 0 : steep > TAN_67 ? 2 : uy > 0 ? 1 : 3;
-    }
-  const crest = new Uint8Array(w * h);
-  const neighbour = [1, w + 1, w, 1 - w];
-  for (let y = 1; y < h - 1; y++)
-    for (let i = y * w + 1, end = y * w + w - 1; i < end; i++) {
-      const s = Math.abs(strength[i]);
-      if (!s || taken[i]) continue;
-      const j = neighbour[way[i]];
-      if (s >= Math.abs(strength[i + j]) && s > Math.abs(strength[i - j])) crest[i] = 1;
-    }
-  return linked(crest, strength, taken, n, w, h, reach);
+  const step = Math.max(1, Math.round(SOFTNESS[RIDGE_SIZES[n]]));
+  const { strength, crest } = sumsOf(close).crests(RIDGE_SIZES[n], step, FAINT, taken);
+  return linked(crest, strength, taken, n, w, h, 2 * step);
 }
+
+/** Steps to the eight neighbours and how far each is, px. */
+const WAYS = [
+  [1, 0, 1],
+  [1, 1, Math.SQRT2],
+  [0, 1, 1],
+  [-1, 1, Math.SQRT2],
+  [-1, 0, 1],
+  [-1, -1, Math.SQRT2],
+  [0, -1, 1],
+  [1, -1, Math.SQRT2],
+] as const;
 
 /** Chains of crest px of one sign, from a clear one both ways along the faint. */
 function linked(crest: Uint8Array, strength: Float32Array, taken: Uint8Array, size: number, w: number, h: number, margin: number): Ridge[] {
-  const around = [1, w + 1, w, w - 1, -1, -w - 1, -w, -w + 1];
+  const around = WAYS.map(([dx, dy]) => dy * w + dx);
   const out: Ridge[] = [];
   const walk = (from: number, sign: number): number[] => {
     const chain: number[] = [];
@@ -104,24 +72,24 @@ function linked(crest: Uint8Array, strength: Float32Array, taken: Uint8Array, si
     for (;;) {
       let next = -1;
       let best = -Infinity;
-      for (const d of around) {
-        const q = here + d;
+      for (let k = 0; k < 8; k++) {
+        const q = here + around[k];
         if (!crest[q] || strength[q] * sign <= 0) continue;
-        const [dx, dy] = [(q % w) - (here % w), Math.floor(q / w) - Math.floor(here / w)];
-        const ahead = (dx * lx + dy * ly) / Math.hypot(dx, dy);
+        const [dx, dy, far] = WAYS[k];
+        const ahead = (dx * lx + dy * ly) / far;
         if (chain.length > 2 && ahead < 0) continue;
         const worth = ahead * 6 + Math.abs(strength[q]);
         if (worth > best) {
           best = worth;
-          next = q;
+          next = k;
         }
       }
       if (next < 0) return chain;
-      crest[next] = 0;
-      const [dx, dy] = [(next % w) - (here % w), Math.floor(next / w) - Math.floor(here / w)];
-      [lx, ly] = [0.7 * lx + 0.3 * dx, 0.7 * ly + 0.3 * dy];
-      chain.push(next);
-      here = next;
+      here += around[next];
+      crest[here] = 0;
+      lx = 0.7 * lx + 0.3 * WAYS[next][0];
+      ly = 0.7 * ly + 0.3 * WAYS[next][1];
+      chain.push(here);
     }
   };
   for (let i = 0; i < crest.length; i++) {
@@ -133,13 +101,28 @@ function linked(crest: Uint8Array, strength: Float32Array, taken: Uint8Array, si
     if (points.length < LEAST_POINTS) continue;
     const ridge = measured(points, strength, size, w);
     out.push(ridge);
-    for (const p of points) {
-      const [x, y] = [p % w, Math.floor(p / w)];
-      for (let j = Math.max(0, y - margin); j <= Math.min(h - 1, y + margin); j++)
-        taken.fill(1, j * w + Math.max(0, x - margin), j * w + Math.min(w, x + margin + 1));
-    }
+    take(taken, points, w, h, margin);
   }
   return out;
+}
+
+/** Marks what lies within `margin` px of a chain: all round its first px, and of each next one the sides it moved toward. */
+function take(taken: Uint8Array, points: Int32Array, w: number, h: number, margin: number): void {
+  let [px, py] = [NaN, NaN];
+  for (const p of points) {
+    const x = p % w;
+    const y = (p - x) / w;
+    const [left, right] = [Math.max(0, x - margin), Math.min(w - 1, x + margin)];
+    const [top, bottom] = [Math.max(0, y - margin), Math.min(h - 1, y + margin)];
+    const near = Math.abs(x - px) <= 1 && Math.abs(y - py) <= 1;
+    for (let j = top; j <= bottom; j++) {
+      // Rows that the one before covered but for one px at a side.
+      if (near && Math.abs(j - py) <= margin) {
+        if (x !== px) taken[j * w + (x > px ? right : left)] = 1;
+      } else for (let i = j * w + left; i <= j * w + right; i++) taken[i] = 1;
+    }
+    [px, py] = [x, y];
+  }
 }
 
 /** Steps over which a ridge's course is read, px, and px averaged at each: a staircase turns at every px. */

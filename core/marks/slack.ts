@@ -1,8 +1,9 @@
 /** Knows how far colour strays from its line: the distance of colour borders to the drawn line that runs beside them. */
 import { LabPlanes } from '../colour/lab';
 import { erodeMin, gaussian } from '../raster/filters';
+import { depthBetween } from '../raster/kernels/kernels';
 import { Plane, plane, Point } from '../raster/image';
-import { colourRise, gaussianGradient, Gradient } from '../raster/gradient';
+import { colourRise, derivativeKernels, gaussianGradient, Gradient } from '../raster/gradient';
 import { mean, standardDeviation } from '../raster/statistics';
 
 export interface ColourSlack {
@@ -28,7 +29,7 @@ const FAR = 0.02;
 /** How far line and border may differ in direction, as a cosine. */
 const ALONG = Math.cos((25 * Math.PI) / 180);
 /** A border is where the colour changes most within so many px along its normal. */
-const CREST = [-5, -4, -3, -2, -1, 1, 2, 3, 4, 5];
+const CREST = 5;
 const LEAST_LINED = 0.5;
 /** With fewer line pixels than this share of the picture there is no line for colour to keep to. */
 const LEAST_LINES = 0.002;
@@ -36,34 +37,17 @@ const LEAST_POINTS = 60;
 
 /** How far each pixel is darker than both sides of it, a few px away in some direction: a line is, a narrow strip of colour is not. */
 function lineDepth(lightness: Plane): Plane {
-  const { width: w, height: h, data } = gaussian(lightness, 0.8);
-  const around = gaussian(lightness, 4).data;
-  const out = plane(w, h);
-  const pairs: [number, number][] = [];
+  const w = lightness.width;
+  const steps: number[] = [];
   for (const [dx, dy] of [
     [1, 0],
     [0, 1],
     [1, 1],
     [1, -1],
   ])
-    for (let d = 2; d <= LINE_REACH; d++) {
-      const k = Math.max(1, Math.round(d / Math.hypot(dx, dy)));
-      pairs.push([k * (dy * w + dx), -k * (dy * w + dx)]);
-    }
-  for (let y = LINE_REACH; y < h - LINE_REACH; y++)
-    for (let i = y * w + LINE_REACH, end = y * w + w - LINE_REACH; i < end; i++) {
-      // A line is darker than what lies around it as a whole, too.
-      const value = data[i];
-      if (value > around[i] - 1.5) continue;
-      let most = 0;
-      for (const [p, q] of pairs) {
-        const [a, b] = [data[i + p], data[i + q]];
-        const v = (a < b ? a : b) - value;
-        if (v > most) most = v;
-      }
-      out.data[i] = most;
-    }
-  return out;
+    for (let d = 2; d <= LINE_REACH; d++) steps.push(Math.max(1, Math.round(d / Math.hypot(dx, dy))) * (dy * w + dx));
+  // A line is darker than what lies around it as a whole, too.
+  return depthBetween(gaussian(lightness, 0.8), gaussian(lightness, 4), LINE_REACH, Int32Array.from(new Set(steps)));
 }
 
 /** The plane with line pixels filled from beside them (normalised convolution: Knutsson and Westin 1993). */
@@ -92,10 +76,7 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   const clear = erodeMin(keep, 1);
   const kept = gaussian(clear, FILL);
   const fields = [L, a, b].map((p) => withoutLines(p, clear, kept));
-  const { steepness, nx, ny } = colourRise(
-    fields.map((p) => gaussianGradient(p, 1.2)),
-    STEEP,
-  );
+  const { steepness, nx, ny } = colourRise(fields, derivativeKernels(1.2), STEEP);
   const across = gaussianGradient(depth, 1.2);
   const reach = Math.max(6, Math.round(FAR * Math.max(w, h)));
   const distances: number[] = [];
@@ -103,13 +84,16 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   for (let y = reach; y < h - reach; y++)
     for (let x = reach; x < w - reach; x++) {
       const i = y * w + x;
-      if ((x + 2 * y) % 3 || steepness[i] < STEEP) continue;
+      if (steepness[i] < STEEP || (x + 2 * y) % 3) continue;
       const [ux, uy] = [nx[i], ny[i]];
       const at = (k: number) => Math.round(y + k * uy) * w + Math.round(x + k * ux);
-      if (CREST.some((k) => steepness[at(k)] > steepness[i])) continue;
+      let crest = true;
+      for (let k = 1; crest && k <= CREST; k++) crest = steepness[at(k)] <= steepness[i] && steepness[at(-k)] <= steepness[i];
+      if (!crest) continue;
       const [p, q] = [at(-6), at(6)];
-      const contrast = Math.hypot(...fields.map((f) => f.data[p] - f.data[q]));
-      if (contrast < BORDER) continue;
+      let squared = 0;
+      for (const { data } of fields) squared += (data[p] - data[q]) ** 2;
+      if (squared < BORDER * BORDER) continue;
       borders++;
       const off = nearestLine(depth, across, at, [ux, uy], reach);
       if (off !== null) distances.push(off);

@@ -23,29 +23,31 @@ const every = (gap: number, jitter = 0, seed = 1) => {
   return out;
 };
 
+const spacingOf = (marks: Plane, angle: number) => readSpacing(marks, [0, 0, marks.width, marks.height], angle);
+
 test.each([
   [7, 0],
   [11.3, 30],
   [16, 90],
   [24, 137],
 ])('a gap of %f px at %f° comes back to a hundredth, even', (gap, angle) => {
-  const read = readSpacing(bands(every(gap), angle), angle)!;
+  const read = spacingOf(bands(every(gap), angle), angle)!;
   expect(Math.abs(read.px / gap - 1)).toBeLessThan(0.01);
   expect(read.variation).toBeLessThan(0.06);
 });
 
 test('uneven gaps keep their mean, and their unevenness is told; a missing stroke is no wide gap', () => {
   const places = every(12, 0.2, 5);
-  const read = readSpacing(bands(places, 20), 20)!;
+  const read = spacingOf(bands(places, 20), 20)!;
   expect(Math.abs(read.px / 12 - 1)).toBeLessThan(0.08);
   expect(read.variation).toBeGreaterThan(0.12);
   expect(read.variation).toBeLessThan(0.3);
   const missing = every(12).filter((_, i) => i % 5 !== 2);
-  expect(readSpacing(bands(missing, 0), 0)!.px).toBeCloseTo(12, 0);
+  expect(spacingOf(bands(missing, 0), 0)!.px).toBeCloseTo(12, 0);
 });
 
 test('under 5 px, of too few strokes, of nothing at all: null', () => {
-  expect(readSpacing(bands(every(3.6), 40, 1.4), 40)).toBeNull();
-  expect(readSpacing(bands([-40, 40], 0), 0)).toBeNull();
-  expect(readSpacing(plane(120, 120), 0)).toBeNull();
+  expect(spacingOf(bands(every(3.6), 40, 1.4), 40)).toBeNull();
+  expect(spacingOf(bands([-40, 40], 0), 0)).toBeNull();
+  expect(spacingOf(plane(120, 120), 0)).toBeNull();
 });

@@ -1,5 +1,6 @@
 /** Knows how far apart strokes of one direction lie: single crossings counted along the normal, after averaging along the strokes. */
-import { Plane, plane } from '../raster/image';
+import { Plane, Rect } from '../raster/image';
+import { turned } from '../raster/kernels/kernels';
 import { mean, median, quantile, standardDeviation } from '../raster/statistics';
 
 export interface SpacingReading {
@@ -16,36 +17,6 @@ const ALONG = 22;
 const LEAST = 5;
 /** Two strokes have a distance, not a spacing, however often they are crossed. */
 const LEAST_STROKES = 3;
-
-/** The plane turned so that rows run along `angle` (degrees as seen); NaN outside. */
-function turned(source: Plane, angle: number): Plane {
-  const t = (angle * Math.PI) / 180;
-  const [c, s] = [Math.cos(t), -Math.sin(t)];
-  const { width: w, height: h } = source;
-  const long = Math.ceil(Math.abs(w * c) + Math.abs(h * s));
-  const across = Math.ceil(Math.abs(w * s) + Math.abs(h * c));
-  const out = plane(long, across);
-  const [from, to] = [source.data, out.data];
-  for (let v = 0; v < across; v++) {
-    const dv = v - (across - 1) / 2;
-    for (let u = 0; u < long; u++) {
-      const du = u - (long - 1) / 2;
-      const x = (w - 1) / 2 + du * c - dv * s;
-      const y = (h - 1) / 2 + du * s + dv * c;
-      if (x < 0 || y < 0 || x > w - 1 || y > h - 1) {
-        to[v * long + u] = NaN;
-        continue;
-      }
-      const x0 = Math.min(x | 0, w - 2);
-      const y0 = Math.min(y | 0, h - 2);
-      const fx = x - x0;
-      const fy = y - y0;
-      const i = y0 * w + x0;
-      to[v * long + u] = (from[i] * (1 - fx) + from[i + 1] * fx) * (1 - fy) + (from[i + w] * (1 - fx) + from[i + w + 1] * fx) * fy;
-    }
-  }
-  return out;
-}
 
 /** One profile across the strokes, averaged over `ALONG` px from column u; NaN where less than the whole length lies inside. */
 function profileAt(rotated: Plane, u: number): Float64Array {
@@ -133,11 +104,11 @@ function tooFine(runs: readonly Float64Array[]): boolean {
 }
 
 /**
- * Spacing of the strokes that run along `angle` (degrees as seen) in a plane where marks are high.
+ * Spacing of the strokes that run along `angle` (degrees as seen) inside `rect` of a plane where marks are high.
  * Null under 5 px, where finer strokes than that repeat, or with fewer than `needed` gaps. Gaps of about twice the usual one, where a stroke is missing, do not count.
  */
-export function readSpacing(marks: Plane, angle: number, needed = 12): SpacingReading | null {
-  const rotated = turned(marks, angle);
+export function readSpacing(marks: Plane, rect: Rect, angle: number, needed = 12): SpacingReading | null {
+  const rotated = turned(marks, rect, angle);
   const runs: Float64Array[] = [];
   for (let u = 0; u + ALONG <= rotated.width; u += ALONG / 2) runs.push(...runsOf(profileAt(rotated, u)));
   if (!runs.length || tooFine(runs)) return null;

@@ -1,7 +1,7 @@
 /** Knows single strokes: centre lines traced between junctions and carried on through them where they run straight. */
 import { Mask, Plane, Point } from '../raster/image';
 import { clamp } from '../raster/statistics';
-import { thin } from '../raster/thin';
+import { Skeleton, thin } from '../raster/thin';
 
 export interface Stroke {
   points: Point[];
@@ -18,7 +18,8 @@ export interface Stroke {
 }
 
 interface Path {
-  points: Point[];
+  /** Numbers of its px in the raster, from one end to the other. */
+  places: number[];
   /** Junction number at each end, or −1 for a free end. */
   ends: [number, number];
 }
@@ -27,18 +28,16 @@ interface Path {
 const steps = (w: number) => Int32Array.of(1, w + 1, w, w - 1, -1, -w - 1, -w, -w + 1);
 
 /** Centre lines between junctions and free ends. */
-function tracePaths(skeleton: Mask): { paths: Path[]; junctions: number } {
-  const { width: w, height: h, data } = skeleton;
+function tracePaths({ width: w, height: h, data, places }: Skeleton): { paths: Path[]; junctions: number } {
   const around = steps(w);
   const degree = new Uint8Array(w * h);
-  for (let y = 1; y < h - 1; y++)
-    for (let i = y * w + 1, end = y * w + w - 1; i < end; i++) if (data[i]) for (let k = 0; k < 8; k++) degree[i] += data[i + around[k]];
+  for (const i of places) for (let k = 0; k < 8; k++) degree[i] += data[i + around[k]];
   // Junction pixels that touch are one junction.
   const junction = new Int32Array(w * h).fill(-1);
   let junctions = 0;
   const stack: number[] = [];
-  for (let i = 0; i < data.length; i++) {
-    if (!data[i] || degree[i] < 3 || junction[i] >= 0) continue;
+  for (const i of places) {
+    if (degree[i] < 3 || junction[i] >= 0) continue;
     junction[i] = junctions;
     stack.push(i);
     while (stack.length) {
@@ -56,7 +55,7 @@ function tracePaths(skeleton: Mask): { paths: Path[]; junctions: number } {
   const used = new Uint8Array(w * h);
   const paths: Path[] = [];
   const walk = (start: number, from: number) => {
-    const points: Point[] = [[start % w, Math.floor(start / w)]];
+    const along = [start];
     used[start] = 1;
     let here = start;
     let end = -1;
@@ -67,7 +66,7 @@ function tracePaths(skeleton: Mask): { paths: Path[]; junctions: number } {
         const q = here + around[k];
         if (!data[q]) continue;
         if (junction[q] >= 0) {
-          if (!(points.length === 1 && junction[q] === from)) met = junction[q];
+          if (!(along.length === 1 && junction[q] === from)) met = junction[q];
         } else if (!used[q] && next < 0) next = q;
       }
       if (next < 0) {
@@ -76,12 +75,11 @@ function tracePaths(skeleton: Mask): { paths: Path[]; junctions: number } {
       }
       here = next;
       used[here] = 1;
-      points.push([here % w, Math.floor(here / w)]);
+      along.push(here);
     }
-    paths.push({ points, ends: [from, end] });
+    paths.push({ places: along, ends: [from, end] });
   };
-  for (let i = 0; i < data.length; i++) {
-    if (!data[i]) continue;
+  for (const i of places) {
     if (junction[i] >= 0) {
       for (let k = 0; k < 8; k++) {
         const q = i + around[k];
@@ -89,17 +87,19 @@ function tracePaths(skeleton: Mask): { paths: Path[]; junctions: number } {
       }
     } else if (!used[i] && degree[i] <= 1) walk(i, -1);
   }
-  for (let i = 0; i < data.length; i++) if (data[i] && !used[i] && junction[i] < 0) walk(i, -1);
+  for (const i of places) if (!used[i] && junction[i] < 0) walk(i, -1);
   return { paths, junctions };
 }
 
-/** Unit vector pointing out of a path at one end, over about `reach` px. */
-function outward(path: Path, end: 0 | 1, reach: number): Point {
-  const p = path.points;
-  const [tip, inner] = end === 0 ? [p[0], p[Math.min(p.length - 1, reach)]] : [p[p.length - 1], p[Math.max(0, p.length - 1 - reach)]];
-  const [dx, dy] = [tip[0] - inner[0], tip[1] - inner[1]];
-  const n = Math.hypot(dx, dy) || 1;
-  return [dx / n, dy / n];
+const pointAt = (place: number, w: number): Point => [place % w, Math.floor(place / w)];
+
+/** Unit vector pointing out of a path at one end, over about `reach` px of a raster of width w. */
+function outward({ places }: Path, end: 0 | 1, reach: number, w: number): Point {
+  const last = places.length - 1;
+  const [tip, inner] = end === 0 ? [0, Math.min(last, reach)] : [last, Math.max(0, last - reach)];
+  const [[ax, ay], [bx, by]] = [pointAt(places[inner], w), pointAt(places[tip], w)];
+  const n = Math.hypot(bx - ax, by - ay) || 1;
+  return [(bx - ax) / n, (by - ay) / n];
 }
 
 /** Joins ends in the order given, each end once. */
@@ -112,7 +112,7 @@ function pairUp(partner: Map<number, number>, options: readonly { a: number; b: 
 }
 
 /** Pairs of path ends that go on straight through a junction: best first, each end once, bend under 35°. */
-function joinThrough(paths: readonly Path[], junctions: number): Map<number, number> {
+function joinThrough(paths: readonly Path[], junctions: number, w: number): Map<number, number> {
   const at: number[][] = Array.from({ length: junctions }, () => []);
   paths.forEach((p, k) => p.ends.forEach((j, e) => j >= 0 && at[j].push(k * 2 + e)));
   const partner = new Map<number, number>();
@@ -122,8 +122,8 @@ function joinThrough(paths: readonly Path[], junctions: number): Map<number, num
       for (let j = i + 1; j < ends.length; j++) {
         const [a, b] = [ends[i], ends[j]];
         if (a >> 1 === b >> 1) continue;
-        const u = outward(paths[a >> 1], (a & 1) as 0 | 1, 7);
-        const v = outward(paths[b >> 1], (b & 1) as 0 | 1, 7);
+        const u = outward(paths[a >> 1], (a & 1) as 0 | 1, 7, w);
+        const v = outward(paths[b >> 1], (b & 1) as 0 | 1, 7, w);
         options.push({ a, b, cos: u[0] * v[0] + u[1] * v[1] });
       }
     pairUp(
@@ -177,11 +177,11 @@ function bridgeGaps(paths: readonly Path[], partner: Map<number, number>, depart
   const cells = new Map<number, Tip[]>();
   const options: { a: number; b: number; gap: number }[] = [];
   paths.forEach((p, k) => {
-    if (p.points.length < 4) return;
+    if (p.places.length < 4) return;
     for (const e of [0, 1] as const) {
       if (p.ends[e] >= 0) continue;
-      const at = e === 0 ? p.points[0] : p.points[p.points.length - 1];
-      const tip = { end: 2 * k + e, at, out: outward(p, e, 7) };
+      const at = pointAt(p.places[e === 0 ? 0 : p.places.length - 1], depart.width);
+      const tip = { end: 2 * k + e, at, out: outward(p, e, 7, depart.width) };
       const [column, row] = [Math.floor(at[0] / reach), Math.floor(at[1] / reach)];
       // Each pair is looked at once: when the second of the two comes.
       for (let c = 0; c < 9; c++)
@@ -215,12 +215,12 @@ function turningOf(points: readonly Point[], length: number): Pick<Stroke, 'curl
   return { curl: length > 0 ? turned / length : 0, winding: Math.abs(winding) };
 }
 
-function measure(points: Point[], width: number, height: number): Stroke {
+function measure(places: readonly number[], width: number, height: number): Stroke {
   // Every fourth pixel, lightly smoothed: a staircase of pixels is longer than the line it stands for.
   const step = 4;
   const coarse: Point[] = [];
-  for (let i = 0; i < points.length; i += step) coarse.push(points[i]);
-  if ((points.length - 1) % step !== 0) coarse.push(points[points.length - 1]);
+  for (let i = 0; i < places.length; i += step) coarse.push(pointAt(places[i], width));
+  if ((places.length - 1) % step !== 0) coarse.push(pointAt(places[places.length - 1], width));
   const soft = coarse.map((p, i): Point => {
     if (i === 0 || i === coarse.length - 1) return p;
     return [0.25 * coarse[i - 1][0] + 0.5 * p[0] + 0.25 * coarse[i + 1][0], 0.25 * coarse[i - 1][1] + 0.5 * p[1] + 0.25 * coarse[i + 1][1]];
@@ -239,15 +239,13 @@ function measure(points: Point[], width: number, height: number): Stroke {
 }
 
 /** Strokes of a line mask and its centre lines; `depart` is how far each pixel departs from the sheet, `least` the shortest stroke kept, px. */
-export function traceStrokes(lines: Mask, depart: Plane, least: number): { strokes: Stroke[]; skeleton: Mask } {
+export function traceStrokes(lines: Mask, depart: Plane, least: number): { strokes: Stroke[]; skeleton: Skeleton } {
   const skeleton = thin(lines);
   const { paths, junctions } = tracePaths(skeleton);
-  const partner = joinThrough(paths, junctions);
-  let [area, centre] = [0, 0];
-  for (let i = 0; i < lines.data.length; i++) {
-    area += lines.data[i];
-    centre += skeleton.data[i];
-  }
+  const partner = joinThrough(paths, junctions, lines.width);
+  let area = 0;
+  for (let i = 0; i < lines.data.length; i++) area += lines.data[i];
+  const centre = skeleton.places.length;
   if (centre) bridgeGaps(paths, partner, depart, area / centre);
   const done = new Uint8Array(paths.length);
   const strokes: Stroke[] = [];
@@ -260,17 +258,17 @@ export function traceStrokes(lines: Mask, depart: Plane, least: number): { strok
       if (before >> 1 === k) break;
       end = before ^ 1;
     }
-    const points: Point[] = [];
+    const along: number[] = [];
     let at: number | undefined = end;
     while (at !== undefined && !done[at >> 1]) {
       const path: Path = paths[at >> 1];
       done[at >> 1] = 1;
-      const run = at & 1 ? path.points.slice().reverse() : path.points;
-      for (const p of run) points.push(p);
+      const n = path.places.length;
+      for (let i = 0; i < n; i++) along.push(path.places[at & 1 ? n - 1 - i : i]);
       at = partner.get(at ^ 1);
     }
-    if (points.length < 3) continue;
-    const stroke = measure(points, lines.width, lines.height);
+    if (along.length < 3) continue;
+    const stroke = measure(along, lines.width, lines.height);
     if (stroke.length >= least) strokes.push(stroke);
   }
   return { strokes, skeleton };

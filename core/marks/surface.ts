@@ -1,5 +1,6 @@
 /** Knows the surface a picture is worked on: texture energy by band in what lies beside the strokes. */
 import { Mask, Plane } from '../raster/image';
+import { besideLines } from '../raster/kernels/kernels';
 
 /** Softness (px, mark size) between which each band lies. */
 const BAND_EDGES = [0.6, 1.2, 2.5, 4] as const;
@@ -25,19 +26,8 @@ const ASIDE = 4;
  * strokes; `noise` is the standard deviation of pixel noise, whose share is taken off.
  */
 export function surfaceEnergy(softened: readonly Plane[], lines: Mask, noise: number): SurfaceEnergy {
-  const { width: w, height: h } = lines;
-  const energy: Record<SurfaceBand, number> = { grain: 0, tooth: 0, speckle: 0 };
-  let pixels = 0;
-  const line = lines.data;
-  const [a, b, c, d] = softened.map((p) => p.data);
-  for (let y = ASIDE; y < h - ASIDE; y++)
-    for (let i = y * w + ASIDE, end = y * w + w - ASIDE; i < end; i++) {
-      if (line[i] || line[i - ASIDE] || line[i + ASIDE] || line[i - ASIDE * w] || line[i + ASIDE * w]) continue;
-      pixels++;
-      energy.grain += (a[i] - b[i]) ** 2;
-      energy.tooth += (b[i] - c[i]) ** 2;
-      energy.speckle += (c[i] - d[i]) ** 2;
-    }
+  const { squares, pixels } = besideLines(lines, softened, ASIDE);
+  const energy: Record<SurfaceBand, number> = { grain: squares[0], tooth: squares[1], speckle: squares[2] };
   SURFACE_BANDS.forEach((band, k) => {
     energy[band] = Math.max(0, energy[band] - pixels * noise ** 2 * noiseBetween(BAND_EDGES[k], BAND_EDGES[k + 1]));
   });

@@ -1,13 +1,9 @@
 /** Knows how what is worked looks close to: how much detail of which size, in light or in colour, dark on light or light on dark, and how much is left even. */
-import { Mask } from '../raster/image';
+import { Mask, Rect } from '../raster/image';
+import { sumsOf } from '../raster/kernels/closeUp';
 import { standardDeviation } from '../raster/statistics';
 import { CloseUp } from './closeUp';
-
-/** Sizes of detail, each between two softnesses of the close-up; the largest is only used of colour and darkness. */
-const FINE = 0;
-const SMALL = 1;
-const BROAD = 2;
-const LARGE = 3;
+import { Detail, DETAIL_SIZES, detailOf } from './detail';
 
 export const TEXTURE_DETAIL = ['fine', 'small', 'broad'] as const;
 export const TEXTURE_COLOUR = ['small', 'large'] as const;
@@ -29,10 +25,8 @@ const LEAST = 1500;
 /** Sums over the worked px of a window. */
 export interface TextureSums {
   pixels: number;
-  /** By size: squares and cubes of the detail in L*, squares of that in a* and b*. */
-  light: number[];
-  cubes: number[];
-  colour: number[];
+  /** By size, as `detailOf` takes them. */
+  bands: Float64Array[];
   even: number;
 }
 
@@ -49,37 +43,22 @@ interface Texture {
 
 /** Sums of a window's detail by size over the px that `worked` marks. */
 export function textureSums(close: CloseUp, worked: Mask): TextureSums {
-  const [l, a, b] = [close.L, close.a, close.b].map((planes) => planes.map((p) => p.data));
-  const sums: TextureSums = { pixels: 0, light: [0, 0, 0, 0], cubes: [0, 0, 0, 0], colour: [0, 0, 0, 0], even: 0 };
-  const { width: w, height: h } = close;
-  for (let y = 1; y < h - 1; y++)
-    for (let i = y * w + 1, end = y * w + w - 1; i < end; i++) {
-      if (!worked.data[i]) continue;
-      sums.pixels++;
-      for (let k = FINE; k <= LARGE; k++) {
-        const d = l[k][i] - l[k + 1][i];
-        sums.light[k] += d * d;
-        sums.cubes[k] += d * d * d;
-        if (k > FINE) sums.colour[k] += (a[k][i] - a[k + 1][i]) ** 2 + (b[k][i] - b[k + 1][i]) ** 2;
-      }
-      let rise = 0;
-      for (const p of [l[SMALL], a[SMALL], b[SMALL]]) rise += (p[i + 1] - p[i - 1]) ** 2 + (p[i + w] - p[i - w]) ** 2;
-      if (rise < 4 * EVEN_RISE * EVEN_RISE) sums.even++;
-    }
-  return sums;
+  const sums = sumsOf(close);
+  const whole: Rect = [0, 0, close.width, close.height];
+  const [pixels, even] = sums.under(EVEN_RISE, worked.data);
+  return { pixels, even, bands: DETAIL_SIZES.map((k) => sums.band(k, whole, worked.data)) };
 }
 
 function textureFrom(windows: readonly TextureSums[], least: number): Texture | null {
   const total = (of: (w: TextureSums) => number) => windows.reduce((s, w) => s + of(w), 0);
   const n = total((w) => w.pixels);
   if (n < least) return null;
-  const rms = (k: number) => Math.sqrt(total((w) => w.light[k]) / n);
-  const colour = (k: number) => Math.sqrt(total((w) => w.colour[k]) / n) / Math.max(0.1, rms(k));
-  const dark = (k: number) => -Math.asinh(total((w) => w.cubes[k]) / n / Math.max(0.1, rms(k)) ** 3);
+  const [fine, small, broad, large] = DETAIL_SIZES.map((k) => detailOf([0, 1, 2, 3].map((i) => total((w) => w.bands[k][i]))));
+  const colour = (d: Detail) => d.colour / Math.max(0.1, d.light);
   return {
-    detail: { fine: rms(FINE), small: rms(SMALL), broad: rms(BROAD) },
-    colour: { small: colour(SMALL), large: colour(LARGE) },
-    dark: { small: dark(SMALL), large: dark(LARGE) },
+    detail: { fine: fine.light, small: small.light, broad: broad.light },
+    colour: { small: colour(small), large: colour(large) },
+    dark: { small: small.dark, large: large.dark },
     even: total((w) => w.even) / n,
   };
 }

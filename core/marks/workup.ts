@@ -5,6 +5,7 @@ import { closeUp } from './closeUp';
 import { Component, components } from '../raster/components';
 import { distanceInside } from '../raster/distance';
 import { Mask, Plane, plane, RgbImage } from '../raster/image';
+import { Skeleton } from '../raster/thin';
 import { sauvola } from '../raster/threshold';
 import { BARE, darkness, departure, markedMask, noiseOf } from './ink';
 import { OrientationField, orientationField } from './orientation';
@@ -28,7 +29,7 @@ export interface Workup {
   lines: Mask;
   inside: Plane;
   field: OrientationField;
-  skeleton: Mask;
+  skeleton: Skeleton;
   strokes: Stroke[];
   /** The strokes followed over the hollows that tooth leaves in them: for their lengths, not for how they cross. */
   follow: () => Stroke[];
@@ -84,15 +85,12 @@ const INSIDE = 5;
 
 function coveredIn(softened: Plane): Uint8Array {
   const least = erodeMin(softened, INSIDE);
-  return Uint8Array.from(least.data, (v) => (v > BARE ? 1 : 0));
+  const out = new Uint8Array(least.data.length);
+  for (let i = 0; i < out.length; i++) out[i] = least.data[i] > BARE ? 1 : 0;
+  return out;
 }
 
-/** Lines of a departure plane by Sauvola's threshold, which looks for dark on light. */
-function darkLines(depart: Plane, contrast: number): Mask {
-  const inverse = plane(depart.width, depart.height);
-  for (let i = 0; i < inverse.data.length; i++) inverse.data[i] = 100 - depart.data[i];
-  return sauvola(inverse, 11, 0.12, contrast);
-}
+const darkLines = (depart: Plane, contrast: number): Mask => sauvola(depart, 11, 0.12, contrast);
 
 const leastContrast = (noise: number) => Math.max(5, 3.5 * noise);
 

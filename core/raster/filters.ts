@@ -1,6 +1,6 @@
 /** Knows how to smooth planes: Gaussians by direct kernel or by repeated boxes, with edges repeated. */
 import { Plane } from './image';
-import { box, separable } from './kernels/kernels';
+import { softened, Softening } from './kernels/kernels';
 
 export { box, dilateMax, erodeMin, separable } from './kernels/kernels';
 
@@ -14,18 +14,18 @@ function gaussianKernel(sigma: number): Float32Array {
   return kernel;
 }
 
-/** Gaussian blur, sigma in px; wide ones by three running boxes (Wells 1986), error under 3 %. */
-export function gaussian(source: Plane, sigma: number): Plane {
-  if (sigma <= 0) return { ...source, data: source.data.slice() };
-  if (sigma < 3.5) {
-    const k = gaussianKernel(sigma);
-    return separable(source, k, k);
-  }
+/** How a Gaussian blur of sigma px is made: by its kernel; a wide one by three running boxes (Wells 1986), error under 3 %. */
+export function gaussianSoftening(sigma: number): Softening {
+  if (sigma < 3.5) return { kernel: gaussianKernel(sigma) };
   const ideal = Math.sqrt((12 * sigma * sigma) / 3 + 1);
   let low = Math.floor(ideal);
   if (low % 2 === 0) low--;
   const count = Math.round((12 * sigma * sigma - 3 * low * low - 12 * low - 9) / (-4 * low - 4));
-  let result = source;
-  for (let pass = 0; pass < 3; pass++) result = box(result, ((pass < count ? low : low + 2) - 1) / 2);
-  return result;
+  const radius = (pass: number) => ((pass < count ? low : low + 2) - 1) / 2;
+  return { radii: [radius(0), radius(1), radius(2)] };
+}
+
+/** Gaussian blur, sigma in px. */
+export function gaussian(source: Plane, sigma: number): Plane {
+  return sigma <= 0 ? { ...source, data: source.data.slice() } : softened(source, gaussianSoftening(sigma));
 }

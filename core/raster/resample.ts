@@ -1,8 +1,8 @@
 /** Knows how to change a picture's size without inventing or losing light: area means in linear light. */
 import { CoreError } from '../errors';
-import { linearFromByte, byteFromLinear } from '../colour/srgb';
+import { encodeTable, linearFromByte } from '../colour/srgb';
 import { Plane, plane, RgbImage } from './image';
-import { gatherRows, Span } from './kernels/kernels';
+import { areaMeans, Span } from './kernels/kernels';
 
 /** Smaller size whose long side is at most `longSide`; the same size when it is already. */
 function fittedSize(width: number, height: number, longSide: number): { width: number; height: number } {
@@ -29,12 +29,7 @@ export function reduceImage(source: RgbImage, width: number, height: number): Rg
   if (width > source.width || height > source.height) throw new CoreError('larger');
   const xs = spans(source.width, width);
   const ys = spans(source.height, height);
-  const out = new Uint8Array(width * height * 3);
-  gatherRows(source, xs, ys, linearFromByte, (row, y) => {
-    const to = y * width * 3;
-    for (let i = 0; i < row.length; i++) out[to + i] = byteFromLinear(row[i]);
-  });
-  return { width, height, data: out };
+  return { width, height, data: areaMeans(source, xs, ys, linearFromByte, encodeTable) };
 }
 
 /** The picture with its long side at most `longSide` px. */
@@ -64,14 +59,19 @@ export function reducePlane(source: Plane, width: number, height: number): Plane
   const out = plane(width, height);
   const xs = spans(source.width, width);
   const ys = spans(source.height, height);
+  const rows = new Float64Array(source.width);
+  const from = source.data;
   for (let y = 0; y < height; y++) {
     const { first, weights } = ys[y];
+    rows.fill(0);
+    for (let k = 0; k < weights.length; k++) {
+      const [share, base] = [weights[k], (first + k) * source.width];
+      for (let x = 0; x < rows.length; x++) rows[x] += share * from[base + x];
+    }
     for (let x = 0; x < width; x++) {
+      const { first: left, weights: across } = xs[x];
       let s = 0;
-      for (let k = 0; k < weights.length; k++) {
-        const base = (first + k) * source.width + xs[x].first;
-        for (let j = 0; j < xs[x].weights.length; j++) s += weights[k] * xs[x].weights[j] * source.data[base + j];
-      }
+      for (let j = 0; j < across.length; j++) s += across[j] * rows[left + j];
       out.data[y * width + x] = s;
     }
   }

@@ -61,27 +61,28 @@ function along(
 ): Float32Array {
   const m = first.length;
   const out = new Float32Array(m * lines);
-  for (let l = 0; l < lines; l++)
-    for (let i = 0; i < m; i++) {
-      let s = 0;
-      for (let k = 0; k < count; k++) {
-        const w = weights[i * count + k];
-        if (w === 0) continue;
-        const j = Math.min(n - 1, Math.max(0, first[i] + k));
-        s += w * source[l * stride + j * step];
-      }
-      out[l * m + i] = s;
+  for (let i = 0; i < m; i++) {
+    const from = first[i];
+    for (let k = 0; k < count; k++) {
+      const w = weights[i * count + k];
+      if (w === 0) continue;
+      const j = Math.min(n - 1, Math.max(0, from + k)) * step;
+      for (let l = 0, at = i, p = j; l < lines; l++, at += m, p += stride) out[at] += w * source[p];
     }
+  }
   return out;
 }
 
 /** What a square tile loses when it is made smaller by `factor` and large again: absolute differences, along rows or along columns. */
-function lossOf(tile: Float32Array, size: number, factor: number): number[] {
+function lossOf(tile: Float32Array, size: number, factor: number): Float32Array {
   const [down, up] = roundTrip(size, factor);
   const less = down.first.length;
   const rows = along(along(tile, size, size, size, 1, down), less, size, less, 1, up);
   const columns = along(along(tile, size, size, 1, size, down), less, size, less, 1, up);
-  return Array.from(tile, (v, i) => Math.max(Math.abs(v - rows[i]), Math.abs(v - columns[(i % size) * size + Math.floor(i / size)])));
+  const lost = new Float32Array(size * size);
+  for (let y = 0, i = 0; y < size; y++)
+    for (let x = 0; x < size; x++, i++) lost[i] = Math.max(Math.abs(tile[i] - rows[i]), Math.abs(tile[i] - columns[x * size + y]));
+  return lost;
 }
 
 /** Tiles with the strongest contrasts, well spread. */

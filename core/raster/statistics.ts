@@ -10,8 +10,35 @@ export function sortedQuantile(sorted: ArrayLike<number>, q: number): number {
   return sorted[low] + (at - low) * (sorted[high] - sorted[low]);
 }
 
+/** Orders `a` so far that its k-th value stands at k, none larger before it and none smaller after (Hoare 1961). */
+function select(a: Float64Array, k: number): void {
+  let [left, right] = [0, a.length - 1];
+  while (left < right) {
+    const pivot = a[(left + right) >> 1];
+    let [i, j] = [left, right];
+    while (i <= j) {
+      while (a[i] < pivot) i++;
+      while (a[j] > pivot) j--;
+      if (i > j) break;
+      const kept = a[i];
+      a[i++] = a[j];
+      a[j--] = kept;
+    }
+    if (k <= j) right = j;
+    else if (k >= i) left = i;
+    else return;
+  }
+}
+
+/** Linear-interpolated quantile (type 7 of Hyndman and Fan 1996) of numbers in any order, none of them NaN; NaN when empty. */
 export function quantile(values: ArrayLike<number>, q: number): number {
-  return sortedQuantile(Float64Array.from(values).sort(), q);
+  const a = new Float64Array(values);
+  const low = Math.floor((a.length - 1) * q);
+  if (a.length < 32 || low >= a.length - 1) return sortedQuantile(a.sort(), q);
+  select(a, low);
+  let next = Infinity;
+  for (let i = low + 1; i < a.length; i++) if (a[i] < next) next = a[i];
+  return a[low] + ((a.length - 1) * q - low) * (next - a[low]);
 }
 
 export function median(values: ArrayLike<number>): number {

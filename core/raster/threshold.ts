@@ -1,7 +1,7 @@
 /** Knows where to cut a tone scale: Otsu for one cut, its multi-level form for several, Sauvola where light varies. */
 import { CoreError } from '../errors';
-import { box } from './filters';
-import { Mask, mask, Plane, plane } from './image';
+import { Mask, Plane } from './image';
+import { sauvolaMask } from './kernels/kernels';
 
 /** Counts of values in `bins` equal bins between low and high; values outside fall into the end bins. */
 export function histogram(data: ArrayLike<number>, low: number, high: number, bins: number): Float64Array {
@@ -51,23 +51,9 @@ export function multiOtsu(counts: ArrayLike<number>, classes: number): number[] 
 }
 
 /**
- * Dark marks by Sauvola and Pietikäinen (2000): t = m (1 + k (s / R − 1)) over a square of (2·radius+1) px,
- * for a plane of lightness 0–100, R = half the scale. `floor` is a contrast below which nothing is a mark.
+ * Marks of a plane that is high on them (0–100) by Sauvola and Pietikäinen (2000): of its opposite, t = m (1 + k (s / R − 1)) over a square
+ * of (2·radius+1) px, R = half the scale. `floor` is a contrast below which nothing is a mark.
  */
-export function sauvola(source: Plane, radius: number, k = 0.2, floor = 4): Mask {
-  const squared = plane(source.width, source.height);
-  const from = source.data;
-  for (let i = 0, q = squared.data; i < q.length; i++) q[i] = from[i] * from[i];
-  const m = box(source, radius).data;
-  const m2 = box(squared, radius).data;
-  const out = mask(source.width, source.height);
-  const to = out.data;
-  for (let i = 0; i < to.length; i++) {
-    const mean = m[i];
-    const s = Math.sqrt(Math.max(0, m2[i] - mean * mean));
-    // The classical rule is for text; where contrast is low but real, half a deviation under the mean keeps the stroke.
-    const t = Math.max(mean * (1 + k * (s / 50 - 1)), mean - 0.5 * s);
-    to[i] = s > floor / 2 && from[i] < t && from[i] < mean - floor / 2 ? 1 : 0;
-  }
-  return out;
+export function sauvola(marks: Plane, radius: number, k = 0.2, floor = 4): Mask {
+  return sauvolaMask(marks, radius, k, floor);
 }

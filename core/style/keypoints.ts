@@ -36,6 +36,8 @@ const CELLS = 4;
 const WAYS = 8;
 
 interface Slopes {
+  dx: Float32Array;
+  dy: Float32Array;
   size: Float32Array;
   way: Float32Array;
   width: number;
@@ -44,25 +46,27 @@ interface Slopes {
 
 function slopesOf(level: Plane): Slopes {
   const { width: w, height: h, data } = gaussian(level, 0.8);
-  const size = new Float32Array(w * h);
-  const way = new Float32Array(w * h);
+  const [dx, dy, size, way] = Array.from({ length: 4 }, () => new Float32Array(w * h));
   for (let y = 1; y < h - 1; y++)
     for (let i = y * w + 1, end = y * w + w - 1; i < end; i++) {
-      const dx = data[i + 1] - data[i - 1];
-      const dy = data[i + w] - data[i - w];
-      size[i] = Math.sqrt(dx * dx + dy * dy);
-      way[i] = Math.atan2(dy, dx);
+      dx[i] = data[i + 1] - data[i - 1];
+      dy[i] = data[i + w] - data[i - w];
+      size[i] = Math.sqrt(dx[i] * dx[i] + dy[i] * dy[i]);
+      way[i] = Math.atan2(dy[i], dx[i]);
     }
-  return { size, way, width: w, height: h };
+  return { dx, dy, size, way, width: w, height: h };
 }
 
 /** Strongest corners of a level, kept apart. */
-function cornersOf({ size, way, width: w, height: h }: Slopes): [x: number, y: number][] {
-  const product = (of: (t: number) => number): Plane => ({ width: w, height: h, data: size.map((s, i) => s * s * of(way[i])) });
-  const [xx, yy, xy] = [(t: number) => Math.cos(t) ** 2, (t: number) => Math.sin(t) ** 2, (t: number) => Math.cos(t) * Math.sin(t)].map(
-    (of) => gaussian(product(of), 2).data,
-  );
-  const strength = xx.map((v, i) => v * yy[i] - xy[i] * xy[i] - 0.05 * (v + yy[i]) ** 2);
+function cornersOf({ dx, dy, width: w, height: h }: Slopes): [x: number, y: number][] {
+  const product = (p: Float32Array, q: Float32Array): Float32Array => {
+    const data = new Float32Array(w * h);
+    for (let i = 0; i < data.length; i++) data[i] = p[i] * q[i];
+    return gaussian({ width: w, height: h, data }, 2).data;
+  };
+  const [xx, yy, xy] = [product(dx, dx), product(dy, dy), product(dx, dy)];
+  const strength = xx;
+  for (let i = 0; i < strength.length; i++) strength[i] = xx[i] * yy[i] - xy[i] * xy[i] - 0.05 * (xx[i] + yy[i]) ** 2;
   const margin = REACH + 3;
   const found: { at: [number, number]; s: number }[] = [];
   for (let y = margin; y < h - margin; y++)

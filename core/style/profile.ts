@@ -3,6 +3,7 @@ import { CoreError } from '../errors';
 import { typed } from '../message';
 import { ciede2000 } from '../colour/difference';
 import { labPlanes, LabPlanes } from '../colour/lab';
+import { evened, sheetToneOf } from '../colour/sheetTone';
 import { LEFT_OUT, Palette, PaletteEntry, readPalette } from '../colour/palette';
 import { temperatureShares, TemperatureShares } from '../colour/temperature';
 import { focusOf, readValues, Values } from '../colour/values';
@@ -29,7 +30,7 @@ import { readingSpread } from './readingError';
 import { atRung, Resolution, Rung } from './scale';
 
 /** Raised whenever the same picture would read, or be compared, differently. */
-export const PROFILE_VERSION = 8;
+export const PROFILE_VERSION = 9;
 
 const FORM_SIDE = 1024;
 const MARK_SIDE = 4096;
@@ -110,8 +111,12 @@ export function measurePatch(
 }
 
 /** What of a picture decides the scale it can be compared at. */
-export function resolutionOf(image: RgbImage, o: Pick<ProfileOptions, 'widthMm' | 'frame' | 'sharpness'>): Resolution & { frame: Rect } {
-  const frame = checkedFrame(image, o.frame ?? null) ?? frameOf(image);
+export function resolutionOf(
+  image: RgbImage,
+  o: Pick<ProfileOptions, 'widthMm' | 'frame' | 'sharpness'>,
+  reduced?: RgbImage,
+): Resolution & { frame: Rect } {
+  const frame = checkedFrame(image, o.frame ?? null) ?? frameOf(image, reduced ?? reduceToLongSide(image, FORM_SIDE));
   return { width: frame[2], height: frame[3], widthMm: o.widthMm ?? null, sharpness: o.sharpness ?? sharpnessOf(image, frame), frame };
 }
 
@@ -125,19 +130,22 @@ function checkedFrame(image: RgbImage, frame: Rect | null): Rect | null {
 
 /** The whole profile. Deterministic; see the command-line contract for every field's meaning and unit. */
 export function measurePicture(image: RgbImage, options: ProfileOptions = {}): ProfileWithMaps {
-  const resolution = resolutionOf(image, options);
+  const reduced = reduceToLongSide(image, FORM_SIDE);
+  const resolution = resolutionOf(image, options, reduced);
   const { frame, sharpness, widthMm } = resolution;
   const mmPerPixel = widthMm === null ? null : widthMm / frame[2];
   const proper = frame[2] === image.width && frame[3] === image.height ? image : cropImage(image, frame);
   const outlines = (options.leftOut ?? []).map((o) => o.map(([x, y]): Point => [x - frame[0], y - frame[1]]));
   const { image: read, leftOut: leftOutOf } = withoutPlaces(atRung(proper, resolution, options.rung ?? null), proper.width, outlines);
-  const form = reduceToLongSide(read, FORM_SIDE);
+  const form = read === image ? reduced : reduceToLongSide(read, FORM_SIDE);
   const leftOut = leftOutOf(form);
   const lab = labPlanes(form);
   const palette = readPalette(form, lab.L, options.colours ?? 6, leftOut);
   const groundEntry = palette.ground === null ? null : palette.entries[palette.ground];
   const ground = groundEntry && { hex: groundEntry.hex, lab: groundEntry.lab, share: groundEntry.share };
-  const worked = workedArea(ground ? departure(form, ground.lab) : null, form.width, form.height);
+  const tone = sheetToneOf(form, palette);
+  const even = tone ? evened(form, tone, [0, 0, form.width, form.height], form.width, form.height) : form;
+  const worked = workedArea(ground ? departure(even, ground.lab) : null, form.width, form.height);
   if (leftOut) for (let i = 0; i < worked.data.length; i++) if (leftOut.data[i]) worked.data[i] = 0;
   const lightness = keptOf(lab.L.data, leftOut);
   const values = readValues({ data: lightness }, options.values ?? 5);
@@ -145,7 +153,7 @@ export function measurePicture(image: RgbImage, options: ProfileOptions = {}): P
   const temperature = temperatureShares(lab, painted);
   const mark = markSize(read, widthMm === null ? null : widthMm / read.width).image;
   const scale = { factor: proper.width / mark.width, pictureWidth: proper.width, mmPerPixel };
-  const marks = readOverall(mark, ground?.lab ?? null, scale, leftOutOf(mark));
+  const marks = readOverall(mark, ground?.lab ?? null, scale, leftOutOf(mark), tone);
   const edges = readEdges(lab.L, mark, values.steps, leftOut);
   const composition = readComposition(worked, leftOut);
   const focus = focusOf(form, leftOut);
@@ -274,11 +282,10 @@ function mainDirection([first, second]: readonly Direction[]): number | null {
 
 function collect(g: Gathered): FeatureSet {
   const r = g.marks.reading;
-  const share = (test: (v: number) => boolean) => {
-    let n = 0;
-    for (const v of g.lightness) if (test(v)) n++;
-    return n / g.lightness.length;
-  };
+  let [dark, light] = [0, 0];
+  for (let i = 0; i < g.lightness.length; i++)
+    if (g.lightness[i] < 35) dark++;
+    else if (g.lightness[i] > 75) light++;
   const entropy = -g.palette.entries.reduce((s, e) => s + (e.share > 0 ? e.share * Math.log(e.share) : 0), 0);
   const accent = vividShare(g.palette.entries);
   const permille = (px: number | null | undefined, size: { permille: number; px: number } | null) =>
@@ -318,8 +325,8 @@ function collect(g: Gathered): FeatureSet {
     'value.dark': [g.values.dark],
     'value.light': [g.values.light],
     'value.range': [g.values.range],
-    'value.darkShare': [share((v) => v < 35)],
-    'value.lightShare': [share((v) => v > 75)],
+    'value.darkShare': [dark / g.lightness.length],
+    'value.lightShare': [light / g.lightness.length],
     'value.focusContrast': [g.focus],
     'composition.centreX': [g.composition.centre[0]],
     'composition.centreY': [g.composition.centre[1]],

@@ -1,4 +1,5 @@
 /** How long a full profile of a 12-megapixel JPEG takes, against decoding and reducing it with the image library alone. */
+import { Profiler, Session } from 'node:inspector';
 import sharp from 'sharp';
 import { ANSGRAVE } from '../../atelier/hand';
 import { renderDrawing } from '../../atelier/render';
@@ -67,6 +68,46 @@ for (const megapixels of [1, 3, 6, 12, 24]) {
   growth[megapixels] = median(times);
 }
 
+/** Shares of a profile's time by what is called from these, the largest first; deeper ones are parts of what stands above them. */
+const OPENED = ['measurePicture', 'readOverall', 'workUp', 'gatherEvidence'];
+
+async function whereTimeGoes(): Promise<Record<string, [name: string, share: number][]>> {
+  const session = new Session();
+  session.connect();
+  const post = (method: string): Promise<{ profile?: Profiler.Profile }> =>
+    new Promise((done, failed) => session.post(method, (error: Error | null, result: object) => (error ? failed(error) : done(result))));
+  await post('Profiler.enable');
+  await post('Profiler.start');
+  await profile();
+  const seen = (await post('Profiler.stop')).profile!;
+  session.disconnect();
+  const nodes = new Map(seen.nodes.map((n) => [n.id, n]));
+  const whole = new Map<number, number>();
+  const under = (id: number): number => {
+    const known = whole.get(id);
+    if (known !== undefined) return known;
+    const { hitCount = 0, children = [] } = nodes.get(id)!;
+    const sum = hitCount + children.reduce((s, c) => s + under(c), 0);
+    whole.set(id, sum);
+    return sum;
+  };
+  const named = (name: string) => seen.nodes.filter((n) => n.callFrame.functionName === name);
+  const all = named('measurePicture').reduce((s, n) => s + under(n.id), 0);
+  return Object.fromEntries(
+    OPENED.map((name) => {
+      const parts = new Map<string, number>();
+      for (const n of named(name))
+        for (const c of n.children ?? []) {
+          const called = nodes.get(c)!.callFrame.functionName || '(unnamed)';
+          parts.set(called, (parts.get(called) ?? 0) + under(c) / all);
+        }
+      return [name, [...parts].sort((p, q) => q[1] - p[1]).filter(([, share]) => share >= 0.02)];
+    }),
+  );
+}
+
+const where = await whereTimeGoes();
+
 process.stdout.write(
-  `${JSON.stringify({ baseMs: b, profileMs: p, firstProfileMs: first, ratio: p / b, firstRatio: first / b, peakMb, growth })}\n`,
+  `${JSON.stringify({ baseMs: b, profileMs: p, firstProfileMs: first, ratio: p / b, firstRatio: first / b, peakMb, growth, where })}\n`,
 );

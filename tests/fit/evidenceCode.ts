@@ -4,10 +4,16 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
 
-const FILES = ['build', 'closeUp', 'clues', 'evidence', 'ink', 'orientation', 'ridges', 'spacing', 'strokes', 'workup'];
+const MARKS = ['build', 'closeUp', 'clues', 'detail', 'evidence', 'ink', 'orientation', 'ridges', 'spacing', 'strokes', 'workup'];
+/** Of the compiled loops those that reckon clues; what only softens or copies is tested against plain loops. */
+const LOOPS = ['closeUp', 'outline', 'window'];
 
 /** First 16 hex digits of SHA-256 over that code without comments and layout. */
-export const evidenceCode = (): string => hashOf(FILES.map((name) => join('core', 'marks', `${name}.ts`)));
+export const evidenceCode = (): string =>
+  hashOf([
+    ...MARKS.map((name) => join('core', 'marks', `${name}.ts`)),
+    ...LOOPS.map((name) => join('core', 'raster', 'kernels', 'assembly', `${name}.ts`)),
+  ]);
 
 /** The same over any files of the project. */
 export function hashOf(files: readonly string[]): string {

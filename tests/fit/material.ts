@@ -23,7 +23,7 @@ export interface Example {
 }
 
 function cluesIn(image: RgbImage, ground: readonly number[] | null): Record<string, number> {
-  return cluesOf(gatherEvidence(workUp(image, ground), [0, 0, image.width, image.height]));
+  return cluesOf(gatherEvidence(workUp(image, ground), [[0, 0, image.width, image.height]])[0]);
 }
 
 /** Without a sheet to know it by, bare is even colour. */

@@ -138,7 +138,7 @@ test('where the second set is drawn the window reads both sets and their crossin
   expect(Math.abs(profile.marks.patches[0].crossing! - ANSGRAVE_RULES.crossing.value)).toBeLessThan(6);
 });
 
-test('each student’s known fault but one stands among the first three findings, closeness spreads the class, and near-copies score low on own invention', async () => {
+test('each student’s known fault stands among the first three findings, closeness spreads the class, and near-copies score low on own invention', async () => {
   const sources = works.map((w) => w.as);
   let hits = 0;
   let all = 0;
@@ -169,8 +169,7 @@ test('each student’s known fault but one stands among the first three findings
   console.log(
     `${lines.join('\n')}\nfaults among the first three findings: ${hits} of ${all}\ncloseness ${sorted(closeness)}\nown invention of near-copies ${sorted(inventions.copy)}; of own scenes ${sorted(inventions.own)}`,
   );
-  // One is not: strokes that cross at 40° all over are read as strokes side by side (a goal, not reached, is all of them).
-  expect(hits).toBeGreaterThanOrEqual(all - 1);
+  expect(hits).toBe(all);
   // A class is spread, not lumped together at the top.
   expect(Math.max(...closeness) - Math.min(...closeness)).toBeGreaterThanOrEqual(50);
   expect(Math.max(...inventions.copy)).toBeLessThan(Math.min(...inventions.own));

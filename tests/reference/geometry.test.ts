@@ -6,7 +6,7 @@ import { fitEllipse } from '../../core/proportion/ellipse';
 import { clippedArea, convexHull, signedArea } from '../../core/proportion/polygon';
 import { minimumRectangle } from '../../core/proportion/rectangle';
 import { distanceInside } from '../../core/raster/distance';
-import { scharr } from '../../core/raster/gradient';
+import { gradientBy, SCHARR } from '../../core/raster/gradient';
 import { Plane, Point } from '../../core/raster/image';
 import { normal, seededRandom } from '../../core/raster/statistics';
 import { multiOtsu } from '../../core/raster/threshold';
@@ -90,7 +90,7 @@ test('Otsu cuts where OpenCV cuts, and several levels beat every other choice of
 test('Scharr derivatives equal OpenCV’s away from the border', () => {
   const { plane, mat } = greyPlane(7, 40, 30);
   const out = new cv.Mat();
-  const own = scharr(plane);
+  const own = gradientBy(plane, SCHARR);
   for (const [dx, dy, mine] of [
     [1, 0, own.dx],
     [0, 1, own.dy],

@@ -121,7 +121,7 @@ export const AGENT: StrokeModel = {
       rows(
         sheet,
         hand,
-        angle + k * (sets === 3 ? 1.05 : 0.6 + 0.95 * r()),
+        angle + k * (sets === 3 ? 1.05 : 0.45 + 1.1 * r()),
         gap * (0.85 + 0.3 * r()),
         40 + 100 * r(),
         0.2 * (r() - 0.5),

@@ -61,7 +61,7 @@ function rows(side: number, { sheet, inks }: Colours, turn: number, sets: number
   const [share, swell] = [0.25 + 0.25 * r(), 0.15 * r()];
   const a = Math.PI * r();
   const [cx, cy] = [side / 2 - Math.cos(a) * (side / turn), side / 2 - Math.sin(a) * (side / turn)];
-  const angles = Array.from({ length: sets }, (_, k) => a + k * (0.6 + 0.95 * r()));
+  const angles = Array.from({ length: sets }, (_, k) => a + k * (0.45 + 1.1 * r()));
   const [wobble, p] = [0.25 * r(), 6 * r()];
   return printed(
     side,

@@ -108,7 +108,7 @@ export const TOOTH: StrokeModel = {
     const [to, stick, angle] = [rubbing(side, r), someStick(r), Math.PI * r()];
     const gap = gapOf(r, stick) * 1.3;
     hatch(to, stick, angle, gap, 0, r);
-    hatch(to, stick, angle + 0.6 + 0.95 * r(), gap, 0, r);
+    hatch(to, stick, angle + 0.45 + 1.1 * r(), gap, 0, r);
     return to.picture(colours, true);
   },
   'contour-hatch': (side, colours, r) => {

@@ -1,7 +1,28 @@
 /** The compiled loops against plain ones, on memory that still holds what earlier work left there. */
-import { Mask, Plane } from '../image';
+import { labFromLinear } from '../../colour/lab';
+import { byteFromLinear, linearFromByte } from '../../colour/srgb';
+import { components } from '../components';
+import { Mask, Plane, Rect, RgbImage } from '../image';
+import { reduceImage } from '../resample';
 import { seededRandom } from '../statistics';
-import { box, dilateMax, distance, erodeMin, separable, tensor } from './kernels';
+import { thin } from '../thin';
+import {
+  besideLines,
+  box,
+  departureFrom,
+  depthBetween,
+  dilateMax,
+  distance,
+  erodeMin,
+  labOf,
+  lightnessOf,
+  pieceSums,
+  separable,
+  softened,
+  steepestRise,
+  tensor,
+  turned,
+} from './kernels';
 
 const SIZES = [
   [384, 384],
@@ -115,4 +136,189 @@ test.each([
   const steep = 3 * (2 * 0.1 * 2 + 2 * 0.25);
   expect(steady(() => tensor(slope, derive, soften, 0)).weight[at]).toBeCloseTo(steep, 2);
   expect(tensor(slope, derive, soften, 0).angle[at]).toBeCloseTo(90, 2);
+});
+
+const bytes = (w: number, h: number, seed = 4): RgbImage => {
+  const random = seededRandom(seed);
+  return { width: w, height: h, data: Uint8Array.from({ length: 3 * w * h }, () => 256 * random()) };
+};
+const someMask = (w: number, h: number, share: number, seed = 9): Mask => {
+  const random = seededRandom(seed);
+  return { width: w, height: h, data: Uint8Array.from({ length: w * h }, () => (random() < share ? 1 : 0)) };
+};
+
+test.each(SIZES)('Lab and distances in it of %i × %i, black and white among them', (w, h) => {
+  const image = bytes(w, h);
+  image.data.fill(0, 0, 3);
+  image.data.fill(255, 3, 6);
+  const [L, a, b] = steady(() => labOf(image, linearFromByte));
+  const plain = Array.from({ length: w * h }, (_, i) => {
+    const [r, g, blue] = [0, 1, 2].map((c) => linearFromByte[image.data[3 * i + c]]);
+    return labFromLinear(r, g, blue);
+  });
+  [L, a, b].forEach((p, c) =>
+    expect(
+      worst(
+        p,
+        plain.map((v) => v[c]),
+      ),
+    ).toBeLessThan(1e-3),
+  );
+  expect(worst(lightnessOf(image, linearFromByte), L)).toBe(0);
+  const from = [60, 12, -20];
+  const apart = plain.map((v) => Math.hypot(...v.map((n, c) => n - from[c])));
+  expect(worst(departureFrom(image, from, linearFromByte).data, apart)).toBeLessThan(2e-3);
+});
+
+test.each([
+  [40, 30, 17, 11],
+  [97, 61, 5, 61],
+])('area means of %i × %i at %i × %i', (w, h, tow, toh) => {
+  const image = bytes(w, h);
+  const small = reduceImage(image, tow, toh);
+  for (let y = 0; y < toh; y++)
+    for (let x = 0; x < tow; x++)
+      for (let c = 0; c < 3; c++) {
+        let [sum, all] = [0, 0];
+        for (let j = 0; j < h; j++)
+          for (let i = 0; i < w; i++) {
+            const over = (k: number, n: number, to: number, at: number) =>
+              Math.max(0, Math.min(k + 1, ((at + 1) * n) / to) - Math.max(k, (at * n) / to));
+            const share = over(i, w, tow, x) * over(j, h, toh, y);
+            sum += share * linearFromByte[image.data[3 * (j * w + i) + c]];
+            all += share;
+          }
+        expect(Math.abs(small.data[3 * (y * tow + x) + c] - byteFromLinear(sum / all))).toBeLessThanOrEqual(1);
+      }
+});
+
+test('three running means one after another are a soft bell', () => {
+  const p = noise(90, 40);
+  const by = { radii: [3, 3, 4] as const };
+  const plain = by.radii.reduce((at, r) => box(at, r), p);
+  expect(worst(steady(() => softened(p, by)).data, plain.data)).toBe(0);
+});
+
+test.each(SIZES)('what hangs together in %i × %i, and its size, middle and box', (w, h) => {
+  const source = someMask(w, h, 0.45);
+  const { labels, list } = components(source);
+  // Flooded plainly from each first pixel.
+  const seen = new Int32Array(w * h);
+  let count = 0;
+  for (let start = 0; start < w * h; start++) {
+    if (!source.data[start] || seen[start]) continue;
+    count++;
+    const found = [start];
+    seen[start] = count;
+    for (let k = 0; k < found.length; k++) {
+      const [x, y] = [found[k] % w, Math.floor(found[k] / w)];
+      for (let j = Math.max(0, y - 1); j <= Math.min(h - 1, y + 1); j++)
+        for (let i = Math.max(0, x - 1); i <= Math.min(w - 1, x + 1); i++)
+          if (source.data[j * w + i] && !seen[j * w + i]) {
+            seen[j * w + i] = count;
+            found.push(j * w + i);
+          }
+    }
+    const one = list[count - 1];
+    const [xs, ys] = [found.map((i) => i % w), found.map((i) => Math.floor(i / w))];
+    expect(one.area).toBe(found.length);
+    expect(one.box).toEqual([Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)]);
+    expect(one.centre[0]).toBeCloseTo(xs.reduce((s, x) => s + x, 0) / xs.length, 6);
+    expect(one.moments[0]).toBeCloseTo(xs.reduce((s, x) => s + (x - one.centre[0]) ** 2, 0) / xs.length, 3);
+  }
+  expect(list).toHaveLength(count);
+  expect(worst(labels, seen)).toBe(0);
+});
+
+test('sums over pieces of a window', () => {
+  const [w, h] = [61, 47];
+  const [marked, lines, drawn] = [0.6, 0.3, 0.5].map((share, k) => someMask(w, h, share, k + 1));
+  const skeleton = thin(drawn);
+  const [depart, tone, texture, rise] = [1, 2, 3, 4].map((seed) => noise(w, h, seed));
+  const rects: Rect[] = [
+    [0, 0, w, h],
+    [7, 11, 30, 22],
+  ];
+  const told = pieceSums({ marked, lines, skeleton, depart, tone, texture, rise }, rects);
+  rects.forEach(([x0, y0, rw, rh], k) => {
+    const plain = new Float64Array(12);
+    for (let y = y0; y < y0 + rh; y++)
+      for (let x = x0; x < x0 + rw; x++) {
+        const i = y * w + x;
+        plain[0] += marked.data[i];
+        plain[lines.data[i] ? 2 : 3] += depart.data[i];
+        plain[1] += lines.data[i];
+        if (skeleton.data[i]) {
+          const around = [-w - 1, -w, -w + 1, -1, 1, w - 1, w, w + 1].reduce((s, d) => s + skeleton.data[i + d], 0);
+          plain[4]++;
+          if (around === 1) plain[5]++;
+          if (around > 2) plain[6]++;
+        }
+        plain[7] += tone.data[i];
+        plain[8] += tone.data[i] ** 2;
+        plain[9] += texture.data[i];
+        plain[10] += texture.data[i] ** 2;
+        plain[11] = Math.max(plain[11], rise.data[i]);
+      }
+    plain.forEach((v, j) => expect(told[k][j]).toBeCloseTo(v, 3));
+  });
+  expect([...skeleton.places]).toEqual([...skeleton.data.keys()].filter((i) => skeleton.data[i]));
+});
+
+test('the surface beside lines, and how deep a px lies between its sides', () => {
+  const [w, h] = [50, 34];
+  const lines = someMask(w, h, 0.02);
+  const planes = [1, 2, 3, 4].map((seed) => noise(w, h, seed));
+  const { squares, pixels } = besideLines(lines, planes, 4);
+  const plain = [0, 0, 0, 0];
+  for (let y = 4; y < h - 4; y++)
+    for (let x = 4; x < w - 4; x++) {
+      const i = y * w + x;
+      if ([0, -4, 4, -4 * w, 4 * w].some((d) => lines.data[i + d])) continue;
+      plain[3]++;
+      for (let k = 0; k < 3; k++) plain[k] += (planes[k].data[i] - planes[k + 1].data[i]) ** 2;
+    }
+  expect(pixels).toBe(plain[3]);
+  squares.forEach((v, k) => expect(v / plain[k]).toBeCloseTo(1, 5));
+  const steps = [2, 3 * w, 2 * w + 2];
+  const deep = steady(() => depthBetween(planes[0], planes[1], 5, Int32Array.from(steps))).data;
+  for (let y = 0; y < h; y++)
+    for (let x = 0; x < w; x++) {
+      const i = y * w + x;
+      const v = planes[0].data[i];
+      const inside = x >= 5 && y >= 5 && x < w - 5 && y < h - 5 && v <= planes[1].data[i] - 1.5;
+      const most = Math.max(0, ...steps.map((d) => Math.min(planes[0].data[i + d], planes[0].data[i - d]) - v));
+      expect(deep[i]).toBeCloseTo(inside ? most : 0, 4);
+    }
+});
+
+test('a piece turned about its middle, nothing outside it', () => {
+  const p = noise(40, 30);
+  const rect: Rect = [6, 5, 21, 17];
+  const upright = steady(() => turned(p, rect, 0));
+  for (let y = 0; y < 17; y++) for (let x = 0; x < 21; x++) expect(upright.data[y * 21 + x]).toBeCloseTo(p.data[(y + 5) * 40 + x + 6], 4);
+  const quarter = turned(p, rect, 90);
+  expect([quarter.width, quarter.height]).toEqual([17, 21]);
+  expect(quarter.data[0]).toBeCloseTo(p.data[21 * 40 + 6], 3);
+  const slanting = turned(p, rect, 30);
+  expect(slanting.data[0]).toBeNaN();
+  expect(Number.isFinite(slanting.data[Math.floor(slanting.height / 2) * slanting.width + (slanting.width >> 1)])).toBe(true);
+  expect(turned(p, [3, 3, 1, 9], 10).data.every(Number.isNaN)).toBe(true);
+});
+
+test('three channels rise together, along the normal', () => {
+  const [w, h] = [40, 30];
+  const slope = (fx: number, fy: number): Plane => ({
+    width: w,
+    height: h,
+    data: Float32Array.from({ length: w * h }, (_, i) => fx * (i % w) + fy * Math.floor(i / w)),
+  });
+  const { steepness, nx, ny } = steady(() =>
+    steepestRise([slope(3, -4), slope(6, -8), slope(0, 0)], Float32Array.of(-0.5, 0, 0.5), Float32Array.of(0, 1, 0), 1),
+  );
+  const at = 15 * w + 20;
+  expect(steepness[at]).toBeCloseTo(Math.sqrt(125), 3);
+  expect([nx[at], ny[at]]).toEqual([expect.closeTo(0.6, 4), expect.closeTo(-0.8, 4)]);
+  const flat = steepestRise([slope(0.1, 0)], Float32Array.of(-0.5, 0, 0.5), Float32Array.of(0, 1, 0), 1);
+  expect([flat.nx[at], flat.ny[at]]).toEqual([0, 0]);
 });

@@ -1,124 +1,20 @@
 /** Knows how to hand pictures and planes to the compiled inner loops and take the results back. */
-import { Mask, Plane, RgbImage } from '../image';
-import { MODULE } from './module';
-
-interface Exports {
-  separable(from: number, to: number, w: number, h: number, kx: number, rx: number, ky: number, ry: number, work: number): void;
-  box(from: number, to: number, w: number, h: number, r: number, work: number): void;
-  spread(from: number, to: number, w: number, h: number, r: number, low: boolean, work: number): void;
-  tensor(
-    from: number,
-    out: number,
-    w: number,
-    h: number,
-    derive: number,
-    soften: number,
-    r: number,
-    floor: number,
-    plane: number,
-    work: number,
-  ): void;
-  distance(mask: number, to: number, w: number, h: number, work: number): void;
-  departure(rgb: number, to: number, n: number, linear: number, cube: number, L: number, a: number, b: number): void;
-  gather(
-    rgb: number,
-    stride: number,
-    count: number,
-    rowWeights: number,
-    sums: number,
-    row: number,
-    width: number,
-    firsts: number,
-    lengths: number,
-    weights: number,
-    linear: number,
-  ): void;
-}
-
-interface Instance {
-  run: Exports;
-  memory: WebAssembly.Memory;
-}
-
-let loaded: Instance | null = null;
-
-function load(): Instance {
-  if (loaded) return loaded;
-  const bytes = Uint8Array.from(atob(MODULE), (c) => c.charCodeAt(0));
-  const memory = new WebAssembly.Memory({ initial: 16 });
-  const instance = new WebAssembly.Instance(new WebAssembly.Module(bytes), {
-    env: {
-      memory,
-      abort: () => {
-        throw new Error('a filter stopped');
-      },
-    },
-  });
-  return (loaded = { run: instance.exports as unknown as Exports, memory });
-}
-
-/** Past this much memory the module is dropped after use, so that one large picture does not hold it for good. */
-const MOST_KEPT = 64 * 1024 * 1024;
-/** Loads of four reach a little past the end of what they need. */
-const SLACK = 64;
-
-type Numbers = Float32Array | Int32Array | Uint8Array | Uint8ClampedArray;
-
-/** One call's share of the module's memory: what goes in is copied there, what comes out is copied back. */
-class Arena {
-  private next = 0;
-  private readonly loaded = load();
-  readonly run = this.loaded.run;
-
-  /** Room for so many bytes; gives its address. */
-  room(bytes: number): number {
-    const at = this.next;
-    this.next = (at + bytes + SLACK + 15) & ~15;
-    const { memory } = this.loaded;
-    if (this.next > memory.buffer.byteLength) memory.grow(Math.ceil((this.next - memory.buffer.byteLength) / 65536));
-    return at;
-  }
-
-  write(numbers: Numbers): number {
-    const at = this.room(numbers.byteLength);
-    this.put(at, numbers);
-    return at;
-  }
-
-  put(at: number, numbers: Numbers): void {
-    new Uint8Array(this.loaded.memory.buffer, at, numbers.byteLength).set(
-      new Uint8Array(numbers.buffer, numbers.byteOffset, numbers.byteLength),
-    );
-  }
-
-  floats(at: number, count: number): Float32Array {
-    return new Float32Array(this.loaded.memory.buffer, at, count).slice();
-  }
-
-  /** A window on results that will be read at once and not kept. */
-  glance(at: number, count: number): Float32Array {
-    return new Float32Array(this.loaded.memory.buffer, at, count);
-  }
-
-  leave(): void {
-    if (this.loaded.memory.buffer.byteLength > MOST_KEPT) loaded = null;
-  }
-}
+import { Mask, Plane, Rect, RgbImage } from '../image';
+import { Arena, once, SPARE } from './memory';
 
 /** A plane made from a plane, with so many numbers of working room. */
 function through(source: Plane, work: number, run: (arena: Arena, from: number, to: number, work: number) => void): Plane {
   const { width, height } = source;
-  const arena = new Arena();
-  const from = arena.write(source.data);
-  const to = arena.room(width * height * 4);
-  run(arena, from, to, arena.room(work * 4));
-  const data = arena.floats(to, width * height);
-  arena.leave();
-  return { width, height, data };
+  return once((arena) => {
+    const from = arena.write(source.data);
+    const to = arena.room(width * height * 4);
+    run(arena, from, to, arena.room(work * 4));
+    return { width, height, data: arena.floats(to, width * height) };
+  });
 }
 
 const separableWork = (w: number, h: number, rx: number, ry: number) => w * (h + 2 * ry) + w + 2 * rx;
-const boxWork = (w: number, h: number, r: number) => w * h + w + 2 * r + 2 * w + 8;
+const boxWork = (w: number, h: number, r: number) => w * h + 4 * (w + 2 * r) + 2 * w + 8;
 
 /** Rows convolved with one kernel, columns with another; both of odd length, edges repeated. Taps are summed in 32-bit floats. */
 export function separable(source: Plane, kx: Float32Array, ky: Float32Array): Plane {
@@ -133,6 +29,29 @@ export function separable(source: Plane, kx: Float32Array, ky: Float32Array): Pl
 export function box(source: Plane, radius: number): Plane {
   const { width: w, height: h } = source;
   return through(source, boxWork(w, h, radius), (arena, from, to, work) => arena.run.box(from, to, w, h, radius, work));
+}
+
+/** How to soften: by a kernel along both axes, or by three running means of these radii. */
+export type Softening = { kernel: Float32Array } | { radii: readonly [number, number, number] };
+
+/** Softens a plane at one address into another, inside an arena; what it needs beside them is taken from there. */
+export function softenAt(arena: Arena, from: number, to: number, w: number, h: number, by: Softening): void {
+  if ('kernel' in by) {
+    const r = by.kernel.length >> 1;
+    const k = arena.write(by.kernel);
+    arena.run.separable(from, to, w, h, k, r, k, r, arena.room(4 * separableWork(w, h, r, r)));
+  } else arena.run.boxes(from, to, w, h, ...by.radii, arena.room(4 * boxWork(w, h, Math.max(...by.radii))));
+}
+
+/** A softened plane, edges repeated. */
+export function softened(source: Plane, by: Softening): Plane {
+  const { width, height } = source;
+  return once((arena) => {
+    const from = arena.write(source.data);
+    const to = arena.room(width * height * 4);
+    softenAt(arena, from, to, width, height, by);
+    return { width, height, data: arena.floats(to, width * height) };
+  });
 }
 
 function spread(source: Plane, radius: number, low: boolean): Plane {
@@ -158,43 +77,70 @@ export interface Tensor {
   sin: Float32Array;
 }
 
+const roomOf = (count: number) => (count * 4 + SPARE + 15) & ~15;
+
 /** Structure tensor from the two kernels of a Gaussian derivative, window sigma 1.6 px; angles to 0.001°. */
 export function tensor(source: Plane, derive: Float32Array, soften: Float32Array, floor: number): Tensor {
   const { width: w, height: h } = source;
   const r = derive.length >> 1;
-  const plane = (w * h * 4 + SLACK + 15) & ~15;
-  const arena = new Arena();
-  const from = arena.write(source.data);
-  const out = arena.room(4 * plane);
-  const [d, g] = [arena.write(derive), arena.write(soften)];
-  const work = arena.room(3 * plane + 4 * (separableWork(w, h, Math.max(3, r), Math.max(3, r)) + 16));
-  arena.run.tensor(from, out, w, h, d, g, r, floor, plane, work);
-  const [angle, weight, cos, sin] = [0, 1, 2, 3].map((k) => arena.floats(out + k * plane, w * h));
-  arena.leave();
-  return { angle, weight, cos, sin };
+  const plane = roomOf(w * h);
+  return once((arena) => {
+    const from = arena.write(source.data);
+    const out = arena.room(4 * plane);
+    const [d, g] = [arena.write(derive), arena.write(soften)];
+    const work = arena.room(3 * plane + 4 * (separableWork(w, h, Math.max(3, r), Math.max(3, r)) + 16));
+    arena.run.tensor(from, out, w, h, d, g, r, floor, plane, work);
+    const [angle, weight, cos, sin] = [0, 1, 2, 3].map((k) => arena.floats(out + k * plane, w * h));
+    return { angle, weight, cos, sin };
+  });
 }
 
 /** Euclidean distance in px from each set pixel to the nearest unset one; 0 on unset pixels; 1e6 where none is unset. */
 export function distance(source: Mask): Plane {
   const { width, height } = source;
-  const arena = new Arena();
-  const from = arena.write(source.data);
-  const to = arena.room(width * height * 4);
-  arena.run.distance(from, to, width, height, arena.room(8 * width * height + 32 * (Math.max(width, height) + 2)));
-  const data = arena.floats(to, width * height);
-  arena.leave();
-  return { width, height, data };
+  return once((arena) => {
+    const from = arena.write(source.data);
+    const to = arena.room(width * height * 4);
+    arena.run.distance(from, to, width, height, arena.room(8 * width * height + 32 * (Math.max(width, height) + 2)));
+    return { width, height, data: arena.floats(to, width * height) };
+  });
 }
 
-/** Distance in Lab of every pixel from a colour; `linear` and `cube` are the tables of the transfer curve and of Lab's. */
-export function departureFrom(image: RgbImage, lab: readonly number[], linear: Float32Array, cube: Float32Array): Plane {
+/** L*, a* and b* of sRGB bytes at one address, into three planes; `linear` is the table of 256 bytes' linear light. */
+export function labAt(arena: Arena, image: RgbImage, linear: Float32Array, [L, a, b]: readonly [number, number, number]): void {
+  arena.run.lab(arena.write(image.data), image.width * image.height, arena.write(linear), L, a, b, true);
+}
+
+/** L*, a* and b* of every pixel to 0.001; `linear` is the table of 256 bytes' linear light. */
+export function labOf(image: RgbImage, linear: Float32Array): [L: Float32Array, a: Float32Array, b: Float32Array] {
+  const n = image.width * image.height;
+  return once((arena) => {
+    const at = [arena.room(4 * n), arena.room(4 * n), arena.room(4 * n)] as const;
+    labAt(arena, image, linear, at);
+    return at.map((p) => arena.floats(p, n)) as [Float32Array, Float32Array, Float32Array];
+  });
+}
+
+/** L* of every pixel to 0.001. */
+export function lightnessOf(image: RgbImage, linear: Float32Array): Float32Array {
+  const n = image.width * image.height;
+  return once((arena) => {
+    const to = arena.room(4 * n);
+    arena.run.lab(arena.write(image.data), n, arena.write(linear), to, 0, 0, false);
+    return arena.floats(to, n);
+  });
+}
+
+/** Distance in Lab of every pixel from a colour. */
+export function departureFrom(image: RgbImage, lab: readonly number[], linear: Float32Array): Plane {
   const { width, height } = image;
-  const arena = new Arena();
-  const to = arena.room(width * height * 4);
-  arena.run.departure(arena.write(image.data), to, width * height, arena.write(linear), arena.write(cube), lab[0], lab[1], lab[2]);
-  const data = arena.floats(to, width * height);
-  arena.leave();
-  return { width, height, data };
+  const n = width * height;
+  return once((arena) => {
+    const [L, a, b] = [arena.room(4 * n), arena.room(4 * n), arena.room(4 * n)];
+    labAt(arena, image, linear, [L, a, b]);
+    arena.run.apart(L, a, b, L, n, lab[0], lab[1], lab[2]);
+    return { width, height, data: arena.floats(L, n) };
+  });
 }
 
 /** From which source pixel on a result pixel takes how many, and with which shares. */
@@ -203,37 +149,174 @@ export interface Span {
   weights: Float32Array;
 }
 
-/** Area means of sRGB bytes in linear light, row by row; `put` is given each result row of 3 · xs.length floats, not to be kept. */
-export function gatherRows(
-  image: RgbImage,
-  xs: readonly Span[],
-  ys: readonly Span[],
-  linear: Float32Array,
-  put: (row: Float32Array, y: number) => void,
-): void {
-  const arena = new Arena();
-  const stride = image.width * 3;
-  const most = ys.reduce((m, s) => Math.max(m, s.weights.length), 0);
-  const rgb = arena.room(most * stride);
-  const sums = arena.room(stride * 4);
-  const row = arena.room(xs.length * 12);
-  const firsts = arena.write(Int32Array.from(xs, (s) => s.first));
-  const lengths = arena.write(Int32Array.from(xs, (s) => s.weights.length));
-  const shares = new Float32Array(xs.reduce((n, s) => n + s.weights.length, 0));
-  let at = 0;
-  for (const s of xs) {
-    shares.set(s.weights, at);
-    at += s.weights.length;
-  }
-  const weights = arena.write(shares);
-  const table = arena.write(linear);
-  const rowWeights = arena.room(most * 4);
-  ys.forEach((span, y) => {
-    const count = span.weights.length;
-    arena.put(rgb, image.data.subarray(span.first * stride, (span.first + count) * stride));
-    arena.put(rowWeights, span.weights);
-    arena.run.gather(rgb, stride, count, rowWeights, sums, row, xs.length, firsts, lengths, weights, table);
-    put(arena.glance(row, xs.length * 3), y);
+/** Area means of sRGB bytes in linear light; `linear` is the table of 256 bytes' linear light, `encode` that of 16385 steps back. */
+export function areaMeans(image: RgbImage, xs: readonly Span[], ys: readonly Span[], linear: Float32Array, encode: Uint8Array): Uint8Array {
+  return once((arena) => {
+    const stride = image.width * 3;
+    const most = ys.reduce((m, s) => Math.max(m, s.weights.length), 0);
+    const rgb = arena.room(most * stride);
+    const sums = arena.room(stride * 4);
+    const width = xs.length * 3;
+    const rows = arena.room(width * ys.length);
+    const firsts = arena.write(Int32Array.from(xs, (s) => s.first));
+    const lengths = arena.write(Int32Array.from(xs, (s) => s.weights.length));
+    const shares = new Float32Array(xs.reduce((n, s) => n + s.weights.length, 0));
+    let at = 0;
+    for (const s of xs) {
+      shares.set(s.weights, at);
+      at += s.weights.length;
+    }
+    const [weights, table, back, rowWeights] = [arena.write(shares), arena.write(linear), arena.write(encode), arena.room(most * 4)];
+    ys.forEach((span, y) => {
+      const count = span.weights.length;
+      arena.put(rgb, image.data.subarray(span.first * stride, (span.first + count) * stride));
+      arena.put(rowWeights, span.weights);
+      arena.run.gather(rgb, stride, count, rowWeights, sums, rows + y * width, xs.length, firsts, lengths, weights, table, back);
+    });
+    return arena.bytes(rows, width * ys.length);
   });
-  arena.leave();
+}
+
+/**
+ * Marks of a plane that is high on them (0–100) by Sauvola's threshold: t = m (1 + k (s / 50 − 1)) of its opposite, over a square of
+ * (2r+1) px; nothing whose contrast is under `floor`.
+ */
+export function sauvolaMask(source: Plane, radius: number, k: number, floor: number): Mask {
+  const { width, height } = source;
+  const n = width * height;
+  return once((arena) => {
+    const from = arena.write(source.data);
+    const to = arena.room(n);
+    const plane = roomOf(n);
+    arena.run.sauvola(from, to, width, height, radius, k, floor, plane, arena.room(2 * plane + 4 * boxWork(width, height, radius)));
+    return { width, height, data: arena.bytes(to, n) };
+  });
+}
+
+/** A mask peeled to its centre lines, and their places; `spare` says of the eight neighbours' bits whether a pixel can go. */
+export function peeled(source: Mask, spare: Uint8Array): { data: Uint8Array; places: Int32Array } {
+  const n = source.width * source.height;
+  return once((arena) => {
+    const data = arena.write(source.data);
+    const alive = arena.room(4 * n);
+    const count = arena.run.thin(data, source.width, source.height, arena.write(spare), alive, arena.room(4 * n));
+    return { data: arena.bytes(data, n), places: arena.wholes(alive, count) };
+  });
+}
+
+/** Bytes of one component's sums. */
+const COMPONENT = 64;
+
+/** Labels of set pixels that hang together, and by label what `each` makes of its sums (area, x, y, xx, xy, yy) and box. */
+export function labelled<T>(
+  source: Mask,
+  each: (sums: Float64Array, box: Int32Array, label: number) => T,
+): { labels: Int32Array; list: T[] } {
+  const { width, height } = source;
+  const n = width * height;
+  return once((arena) => {
+    const mask = arena.write(source.data);
+    const labels = arena.room(4 * n);
+    const stack = arena.room(4 * n);
+    // Two components are never neighbours: at most one in four px starts one.
+    const sums = arena.room(COMPONENT * ((width + 1) >> 1) * ((height + 1) >> 1));
+    const count = arena.run.components(mask, labels, width, height, sums, stack);
+    const list = Array.from({ length: count }, (_, k) =>
+      each(arena.doubles(sums + COMPONENT * k, 6), arena.wholes(sums + COMPONENT * k + 48, 4), k + 1),
+    );
+    return { labels: arena.wholes(labels, n), list };
+  });
+}
+
+/** Planes and masks of one window of which sums over pieces are wanted. */
+export interface Layers {
+  marked: Mask;
+  lines: Mask;
+  skeleton: Mask;
+  depart: Plane;
+  tone: Plane;
+  texture: Plane;
+  rise: Plane;
+}
+
+/** Sums over each of the rectangles, as `pieceSums` of assembly/window.ts gives them. */
+export function pieceSums(layers: Layers, rects: readonly Rect[]): Float64Array[] {
+  const { marked, lines, skeleton, depart, tone, texture, rise } = layers;
+  return once((arena) => {
+    const masks = [marked, lines, skeleton].map((m) => arena.write(m.data)) as [number, number, number];
+    const planes = [depart, tone, texture, rise].map((p) => arena.write(p.data)) as [number, number, number, number];
+    const to = arena.room(96);
+    return rects.map((rect) => {
+      arena.run.pieceSums(...masks, ...planes, depart.width, ...rect, to);
+      return arena.doubles(to, 12).slice();
+    });
+  });
+}
+
+/** Squares of what lies between four softnesses where no line is within `aside` px along rows and columns, and the number of such px. */
+export function besideLines(lines: Mask, softened: readonly Plane[], aside: number): { squares: Float64Array; pixels: number } {
+  return once((arena) => {
+    const [a, b, c, d] = softened.map((p) => arena.write(p.data));
+    const mask = arena.write(lines.data);
+    const to = arena.room(24);
+    const pixels = arena.run.besideLines(mask, a, b, c, d, lines.width, lines.height, aside, to);
+    return { pixels, squares: arena.doubles(to, 3).slice() };
+  });
+}
+
+/** The part of a plane inside a rectangle, turned so that rows run along `angle` (degrees as seen); NaN outside. */
+export function turned(source: Plane, rect: Rect, angle: number): Plane {
+  const t = (angle * Math.PI) / 180;
+  const [c, s] = [Math.cos(t), -Math.sin(t)];
+  const [, , w, h] = rect;
+  const width = Math.ceil(Math.abs(w * c) + Math.abs(h * s));
+  const height = Math.ceil(Math.abs(w * s) + Math.abs(h * c));
+  // Nothing lies between the px of a single row or column.
+  if (Math.min(w, h) < 2) return { width, height, data: new Float32Array(width * height).fill(NaN) };
+  return once((arena) => {
+    // Only the rows that are read.
+    const rows = arena.write(source.data.subarray(rect[1] * source.width, (rect[1] + h) * source.width));
+    const to = arena.room(4 * width * height);
+    arena.run.turned(rows, source.width, rect[0], 0, w, h, to, width, height, c, s);
+    return { width, height, data: arena.floats(to, width * height) };
+  });
+}
+
+/** How far each px lies under both sides of it, at steps of px numbers to one side, where it is under `around` by 1.5 too. */
+export function depthBetween(source: Plane, around: Plane, reach: number, steps: Int32Array): Plane {
+  const { width, height } = source;
+  return once((arena) => {
+    const [from, wide, pairs] = [arena.write(source.data), arena.write(around.data), arena.write(steps)];
+    const to = arena.room(4 * width * height);
+    arena.run.depth(from, wide, to, width, height, reach, pairs, steps.length);
+    return { width, height, data: arena.floats(to, width * height) };
+  });
+}
+
+export interface Rise {
+  /** How fast the channels change together along the steepest way, units a pixel. */
+  steepness: Float32Array;
+  /** Unit normal of the border there; 0, 0 where the rise is under what was asked for. */
+  nx: Float32Array;
+  ny: Float32Array;
+}
+
+/** The steepest change of several channels together, each derived along one axis and softened across it; normals where it is at least `least`. */
+export function steepestRise(channels: readonly Plane[], derive: Float32Array, soften: Float32Array, least: number): Rise {
+  const { width: w, height: h } = channels[0];
+  const n = w * h;
+  const r = derive.length >> 1;
+  return once((arena) => {
+    const { run } = arena;
+    const [from, dx, dy, xx, yy, xy] = Array.from({ length: 6 }, () => arena.room(4 * n));
+    const [d, s, work] = [arena.write(derive), arena.write(soften), arena.room(4 * separableWork(w, h, r, r))];
+    channels.forEach((channel, k) => {
+      arena.put(from, channel.data);
+      run.separable(from, dx, w, h, d, r, s, r, work);
+      run.separable(from, dy, w, h, s, r, d, r, work);
+      run.addGradient(dx, dy, xx, yy, xy, n, k === 0);
+    });
+    run.steepest(xx, yy, xy, n, least);
+    return { steepness: arena.floats(xx, n), nx: arena.floats(yy, n), ny: arena.floats(xy, n) };
+  });
 }

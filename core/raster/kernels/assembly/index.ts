@@ -1,0 +1,12 @@
+/**
+ * The inner loops in AssemblyScript, compiled to WebAssembly: four pixels at a time. JavaScript spends most of a convolution on loading and
+ * storing single numbers. Addresses are bytes, sizes pixels; the caller lays the memory out. No literals of arrays or strings: they would
+ * lie in the memory that the caller hands out. Changed only together with module.ts: `npm run kernels`.
+ */
+export { box, boxes, separable, spread } from './filters';
+export { addGradient, steepest, tensor } from './tensor';
+export { distance } from './distance';
+export { apart, gather, lab } from './colour';
+export { components, sauvola, thin } from './outline';
+export { bandSums, borderSums, countUnder, crests, rise, runSums, sizeSums } from './closeUp';
+export { besideLines, depth, pieceSums, turned } from './window';

@@ -1,0 +1,225 @@
+/** Knows the compiled inner loops and the memory they work in. */
+import { MODULE } from './module';
+
+/** What assembly/ exports; addresses in bytes, sizes in pixels. */
+interface Exports {
+  separable(from: number, to: number, w: number, h: number, kx: number, rx: number, ky: number, ry: number, work: number): void;
+  box(from: number, to: number, w: number, h: number, r: number, work: number): void;
+  boxes(from: number, to: number, w: number, h: number, r0: number, r1: number, r2: number, work: number): void;
+  spread(from: number, to: number, w: number, h: number, r: number, low: boolean, work: number): void;
+  tensor(
+    from: number,
+    out: number,
+    w: number,
+    h: number,
+    derive: number,
+    soften: number,
+    r: number,
+    floor: number,
+    plane: number,
+    work: number,
+  ): void;
+  addGradient(dx: number, dy: number, xx: number, yy: number, xy: number, n: number, first: boolean): void;
+  steepest(xx: number, yy: number, xy: number, n: number, least: number): void;
+  distance(mask: number, to: number, w: number, h: number, work: number): void;
+  lab(rgb: number, n: number, linear: number, L: number, a: number, b: number, colour: boolean): void;
+  apart(L: number, a: number, b: number, to: number, n: number, l0: number, a0: number, b0: number): void;
+  gather(
+    rgb: number,
+    stride: number,
+    count: number,
+    rowWeights: number,
+    sums: number,
+    row: number,
+    width: number,
+    firsts: number,
+    lengths: number,
+    weights: number,
+    linear: number,
+    encode: number,
+  ): void;
+  sauvola(from: number, mask: number, w: number, h: number, r: number, k: number, floor: number, plane: number, work: number): void;
+  thin(data: number, w: number, h: number, spare: number, alive: number, drop: number): number;
+  components(mask: number, labels: number, w: number, h: number, sums: number, stack: number): number;
+  pieceSums(
+    marked: number,
+    lines: number,
+    centre: number,
+    depart: number,
+    tone: number,
+    texture: number,
+    rises: number,
+    w: number,
+    x0: number,
+    y0: number,
+    rw: number,
+    rh: number,
+    to: number,
+  ): void;
+  besideLines(lines: number, a: number, b: number, c: number, d: number, w: number, h: number, aside: number, to: number): number;
+  turned(
+    from: number,
+    w: number,
+    x0: number,
+    y0: number,
+    rw: number,
+    rh: number,
+    to: number,
+    long: number,
+    across: number,
+    c: number,
+    s: number,
+  ): void;
+  depth(from: number, around: number, to: number, w: number, h: number, reach: number, pairs: number, count: number): void;
+  rise(L: number, a: number, b: number, to: number, w: number, h: number): void;
+  sizeSums(
+    L: number,
+    a: number,
+    b: number,
+    w: number,
+    h: number,
+    x0: number,
+    y0: number,
+    rw: number,
+    rh: number,
+    step: number,
+    stride: number,
+    only: number,
+    to: number,
+  ): void;
+  bandSums(
+    l: number,
+    m: number,
+    a: number,
+    c: number,
+    b: number,
+    d: number,
+    colour: boolean,
+    w: number,
+    x0: number,
+    y0: number,
+    rw: number,
+    rh: number,
+    only: number,
+    to: number,
+  ): void;
+  runSums(from: number, only: number, w: number, x0: number, y0: number, rw: number, rh: number, most: number, to: number): void;
+  borderSums(
+    L: number,
+    rises: number,
+    only: number,
+    w: number,
+    h: number,
+    x0: number,
+    y0: number,
+    rw: number,
+    rh: number,
+    reach: number,
+    least: number,
+    to: number,
+  ): void;
+  countUnder(from: number, only: number, n: number, most: number, to: number): void;
+  crests(L: number, w: number, h: number, step: number, faint: number, taken: number, strength: number, crest: number, way: number): void;
+}
+
+interface Instance {
+  run: Exports;
+  memory: WebAssembly.Memory;
+}
+
+let compiled: WebAssembly.Module | null = null;
+
+function instance(): Instance {
+  compiled ??= new WebAssembly.Module(Uint8Array.from(atob(MODULE), (c) => c.charCodeAt(0)));
+  const memory = new WebAssembly.Memory({ initial: 16 });
+  const made = new WebAssembly.Instance(compiled, {
+    env: {
+      memory,
+      abort: () => {
+        throw new Error('a filter stopped');
+      },
+    },
+  });
+  return { run: made.exports as unknown as Exports, memory };
+}
+
+/** Past this much memory an instance is dropped after use, so that one large picture does not hold it for good. */
+const MOST_KEPT = 64 * 1024 * 1024;
+/** Loads of four reach a little past the end of what they need, and a little before its beginning. */
+export const SPARE = 64;
+
+type Numbers = Float32Array | Int32Array | Uint8Array | Uint8ClampedArray;
+
+/** Room in the memory of one instance: what goes in is copied there, what comes out is copied back. */
+export class Arena {
+  private next: number;
+  readonly run: Exports;
+  private readonly memory: WebAssembly.Memory;
+
+  /** `from` is the first free byte. */
+  constructor({ run, memory }: Instance, from = SPARE) {
+    this.run = run;
+    this.memory = memory;
+    this.next = from;
+  }
+
+  /** The first byte that nothing has been given. */
+  get free(): number {
+    return this.next;
+  }
+
+  /** Room for so many bytes; gives its address. */
+  room(bytes: number): number {
+    const at = this.next;
+    this.next = (at + bytes + SPARE + 15) & ~15;
+    const { memory } = this;
+    if (this.next > memory.buffer.byteLength) memory.grow(Math.ceil((this.next - memory.buffer.byteLength) / 65536));
+    return at;
+  }
+
+  write(numbers: Numbers): number {
+    const at = this.room(numbers.byteLength);
+    this.put(at, numbers);
+    return at;
+  }
+
+  put(at: number, numbers: Numbers): void {
+    new Uint8Array(this.memory.buffer, at, numbers.byteLength).set(new Uint8Array(numbers.buffer, numbers.byteOffset, numbers.byteLength));
+  }
+
+  floats(at: number, count: number): Float32Array {
+    return new Float32Array(this.memory.buffer, at, count).slice();
+  }
+
+  wholes(at: number, count: number): Int32Array {
+    return new Int32Array(this.memory.buffer, at, count).slice();
+  }
+
+  bytes(at: number, count: number): Uint8Array {
+    return new Uint8Array(this.memory.buffer, at, count).slice();
+  }
+
+  /** Windows on results that will be read at once and not kept. */
+  glance(at: number, count: number): Float32Array {
+    return new Float32Array(this.memory.buffer, at, count);
+  }
+
+  doubles(at: number, count: number): Float64Array {
+    return new Float64Array(this.memory.buffer, at, count);
+  }
+}
+
+let shared: Instance | null = null;
+
+/** One call's work in the shared instance. */
+export function once<T>(work: (arena: Arena) => T): T {
+  shared ??= instance();
+  const { memory } = shared;
+  const result = work(new Arena(shared));
+  if (memory.buffer.byteLength > MOST_KEPT) shared = null;
+  return result;
+}
+
+/** An instance of one's own, for planes that stay where they are between calls. */
+export const ownInstance = instance;
+export type { Instance };

@@ -168,6 +168,7 @@ test('the benches have no accessibility faults that axe can find', async ({ page
   for (const path of ['look', 'proportion', 'marks', 'colour']) {
     await open(page, `${origin()}/studies/${ids.study}/${path}`);
     await page.waitForTimeout(1500);
+    await expect(page).toHaveTitle(/./);
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
     expect(violations.map((v) => `${path}: ${v.id}: ${v.nodes[0].html.slice(0, 120)}`)).toEqual([]);
   }

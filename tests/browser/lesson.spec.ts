@@ -159,6 +159,7 @@ test('plan, make, pieces, compare and hanging have no accessibility faults that 
   for (const path of ['plan', 'make', 'pieces', 'compare', 'hanging']) {
     await open(page, `${origin()}/studies/${ids.study}/${path}`);
     await page.waitForTimeout(1500);
+    await expect(page).toHaveTitle(/./);
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
     expect(violations.map((v) => `${path}: ${v.id}: ${v.nodes[0].html.slice(0, 160)}`)).toEqual([]);
   }

@@ -56,7 +56,6 @@ function Reader({ studyId, works, work, read, kits, rules }: Props) {
           alt={say.typed(work.title)}
           on={looking.on}
           steps={steps}
-          className="flex-1"
         />
       }
       strip={<WorkStrip works={works} current={work.id} href={`/studies/${studyId}/colour`} />}

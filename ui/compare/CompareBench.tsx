@@ -9,7 +9,7 @@ import { Bench } from '../shared/Bench';
 import { MeasureAgain } from '../shared/MeasureAgain';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { inField, useLooking } from '../shared/looking/tools';
-import { zoomedAt } from '../shared/looking/ZoomBox';
+import { zoomedAt } from '../shared/looking/nearness';
 import { AimChoice } from './AimChoice';
 import { Closeness } from './Closeness';
 import { Findings } from './Findings';
@@ -77,7 +77,7 @@ function Holding({ studyId, aim, version, pieces, piece, source, sources, groups
       tools={
         <div className="grid gap-1">
           <ToolRow {...looking} more={ways} />
-          <div className="flex flex-wrap items-center gap-2 text-sm">
+          <div className="flex items-center gap-2 text-sm max-lg:overflow-x-auto lg:flex-wrap [&>*]:flex-none">
             {ways.map((w) => (
               <button
                 key={w.way}

@@ -4,7 +4,8 @@ import { amount, typed } from '@/core/message';
 import type { Piece } from '../pieces/piece';
 import { PictureView } from '../shared/looking/PictureView';
 import type { Looking } from '../shared/looking/tools';
-import { bounded, Nearness, WHOLE, ZoomBox } from '../shared/looking/ZoomBox';
+import { bounded, Nearness, WHOLE } from '../shared/looking/nearness';
+import { Nearer, ZoomBox } from '../shared/looking/ZoomBox';
 import { useSay } from '../words/Words';
 
 export interface Source {
@@ -34,7 +35,6 @@ interface Props {
 }
 
 const NEAR = 1.3;
-const unlimited = { ['--bench-height' as string]: '1000vh' };
 
 /** Source and piece: side by side at true relative size when both widths are known, one over the other, or in turn. */
 export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: Props) {
@@ -63,7 +63,7 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
         height={source.pictureHeight}
         alt={say.typed(source.title)}
         on={on}
-        fine={views[0].zoom > NEAR}
+        framed={{ fine: views[0].zoom > NEAR }}
       />
     ) : (
       <PictureView
@@ -72,25 +72,27 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
         height={1000}
         alt={say('compare.studentPiece')}
         on={on}
-        fine={views[1].zoom > NEAR}
+        framed={{ fine: views[1].zoom > NEAR }}
       />
     );
   if (way === 'beside') {
     const all = sw + pw + 12;
     const high = Math.max(sh, ph);
     const side = (i: 0 | 1, width: number, caption: string) => (
-      <figure style={{ width: `${(100 * width) / all}%`, ...unlimited }}>
+      <figure style={{ width: `${(100 * width) / all}%` }}>
         <ZoomBox view={views[i]} onView={change(i)} label={i === 0 ? say.typed(source.title) : say('compare.studentPiece')}>
-          {sheet(i)}
+          <Nearer view={views[i]}>{sheet(i)}</Nearer>
         </ZoomBox>
-        <figcaption className="mt-1 text-sm">{caption}</figcaption>
+        <figcaption className="mt-1 truncate text-sm" title={caption}>
+          {caption}
+        </figcaption>
       </figure>
     );
     return (
       <div className="flex flex-1 items-center justify-center">
         <div
           className="flex w-full items-end justify-center"
-          style={{ maxWidth: `calc(54vh * ${all / high})`, gap: `${(1200 / all).toFixed(2)}%` }}
+          style={{ maxWidth: `calc((100cqh - 2.5rem) * ${all / high})`, gap: `${(1200 / all).toFixed(2)}%` }}
         >
           {side(0, sw, known ? say('compare.wide', { title: typed(source.title), width: amount(sw, 'mm') }) : say.typed(source.title))}
           {side(1, pw, say(known ? 'compare.pieceWide' : 'compare.pieceWideUnknown', { width: amount(pw, 'mm') }))}
@@ -104,15 +106,17 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
         view={bounded(views[0])}
         onView={(view) => onViews([view, view])}
         label={say('compare.both', { title: typed(source.title) })}
-        style={{ width: `min(100%, calc(56vh * ${ratioS}))`, ...unlimited }}
+        style={{ width: `min(100cqw, calc(100cqh * ${ratioS}))` }}
       >
-        {sheet(0)}
-        <div
-          className="absolute inset-0 flex items-center justify-center"
-          style={{ opacity: way === 'overlay' ? mix / 100 : first ? 1 : 0 }}
-        >
-          <div style={{ width: `${100 * Math.min(1, ratioP / ratioS)}%` }}>{sheet(1)}</div>
-        </div>
+        <Nearer view={bounded(views[0])}>
+          {sheet(0)}
+          <div
+            className="absolute inset-0 flex items-center justify-center"
+            style={{ opacity: way === 'overlay' ? mix / 100 : first ? 1 : 0 }}
+          >
+            <div style={{ width: `${100 * Math.min(1, ratioP / ratioS)}%` }}>{sheet(1)}</div>
+          </div>
+        </Nearer>
       </ZoomBox>
     </div>
   );

@@ -121,7 +121,7 @@ export function Wall({ pieces, lit, onLight, onOpen }: Props) {
     };
   }, [pieces, drawn, onLight, onOpen, say]);
   return (
-    <div className="relative w-full" style={{ height: 'calc(100vh - 15.6rem)', minHeight: '24rem' }}>
+    <div className="relative h-full w-full">
       <Scatter
         aria-label={say('hanging.label', { n: pieces.length })}
         role="img"

@@ -69,7 +69,7 @@ export function CropFrame({ pictureId, width, height, onCancel, onDone }: Props)
       <div
         ref={frame}
         className="relative touch-none"
-        style={{ aspectRatio: `${width} / ${height}`, width: `min(100%, calc(56vh * ${width / height}))` }}
+        style={{ aspectRatio: `${width} / ${height}`, width: `min(100cqw, calc((100cqh - 3.5rem) * ${width / height}))` }}
       >
         <img src={screenPicture(pictureId)} alt={say('look.cropping.picture')} className="h-full w-full" draggable={false} />
         <div

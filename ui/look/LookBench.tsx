@@ -68,7 +68,7 @@ export function LookBench({ studyId, works, current, samples }: Props) {
   );
   return (
     <div
-      className="flex flex-1 flex-col"
+      className="flex min-h-0 flex-1 flex-col"
       onDragOver={(e) => e.preventDefault()}
       onDrop={(e) => {
         e.preventDefault();
@@ -98,7 +98,6 @@ export function LookBench({ studyId, works, current, samples }: Props) {
                 height={work.pictureHeight}
                 alt={say.typed(work.title)}
                 on={looking.on}
-                className="flex-1"
               />
             )
           ) : (

@@ -52,7 +52,7 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
     <div className="flex flex-1 flex-col justify-center gap-3">
       <div className="flex items-center justify-center gap-4">
         {[0, 1].map((side) => (
-          <figure key={side} className="relative" style={{ width: `min(48%, calc(52vh * ${w / h}))` }}>
+          <figure key={side} className="relative" style={{ width: `min(48cqw, calc((100cqh - 6rem) * ${w / h}))` }}>
             <div className="relative" style={{ aspectRatio: `${w} / ${h}` }}>
               {side === 0 || !shown ? (
                 <img src={screenPicture(reference.pictureId)} alt={say.typed(reference.title)} className="absolute inset-0 h-full w-full" />

@@ -108,7 +108,6 @@ function Reader({ studyId, works, work, ground, properWidth, overall, edges, sur
           height={work.pictureHeight}
           alt={say.typed(work.title)}
           on={looking.on}
-          className="flex-1"
           onPoint={(at) => {
             grip.current = at;
             centre(at);
@@ -116,73 +115,69 @@ function Reader({ studyId, works, work, ground, properWidth, overall, edges, sur
           onMove={(at) => grip.current && centre(at)}
           onRelease={() => (grip.current = null)}
         >
-          {work.pins.map((p, i) => (
-            <g key={p.id}>
-              <rect
-                x={p.patch[0]}
-                y={p.patch[1]}
-                width={p.patch[2]}
-                height={p.patch[3]}
-                fill="none"
-                stroke="#000"
-                strokeWidth={work.pictureWidth / 280}
-                strokeDasharray="12 8"
-              />
-              <text
-                x={p.patch[0] + 8}
-                y={p.patch[1] + work.pictureWidth / 34}
-                fontSize={work.pictureWidth / 38}
-                fill="#fff"
-                stroke="#000"
-                strokeWidth={work.pictureWidth / 500}
-                paintOrder="stroke"
+          {(unit) => (
+            <>
+              {work.pins.map((p, i) => (
+                <g key={p.id}>
+                  <rect
+                    x={p.patch[0]}
+                    y={p.patch[1]}
+                    width={p.patch[2]}
+                    height={p.patch[3]}
+                    fill="none"
+                    stroke="#000"
+                    strokeWidth={2.4 * unit}
+                    strokeDasharray={`${8 * unit} ${5 * unit}`}
+                  />
+                  <text
+                    x={p.patch[0] + 5 * unit}
+                    y={p.patch[1] + 20 * unit}
+                    fontSize={18 * unit}
+                    fill="#fff"
+                    stroke="#000"
+                    strokeWidth={1.4 * unit}
+                    paintOrder="stroke"
+                  >
+                    {i + 1}
+                  </text>
+                </g>
+              ))}
+              <g
+                tabIndex={0}
+                role="slider"
+                aria-label={say('marks.window')}
+                aria-valuenow={rect[0]}
+                aria-valuetext={say('marks.windowAt', { x: rect[0], y: rect[1], width: amount(rect[2], 'px') })}
+                className="cursor-move"
+                onKeyDown={(e) => {
+                  const step = e.shiftKey ? 60 : 15;
+                  const by = {
+                    ArrowLeft: [-step, 0, 0],
+                    ArrowRight: [step, 0, 0],
+                    ArrowUp: [0, -step, 0],
+                    ArrowDown: [0, step, 0],
+                    '+': [-10, -10, 20],
+                    '-': [10, 10, -20],
+                  }[e.key];
+                  if (!by) return;
+                  e.preventDefault();
+                  setRect((r) => clamp([r[0] + by[0], r[1] + by[1], r[2] + by[2], r[3] + by[2]]));
+                }}
               >
-                {i + 1}
-              </text>
-            </g>
-          ))}
-          <g
-            tabIndex={0}
-            role="slider"
-            aria-label={say('marks.window')}
-            aria-valuenow={rect[0]}
-            aria-valuetext={say('marks.windowAt', { x: rect[0], y: rect[1], width: amount(rect[2], 'px') })}
-            className="cursor-move"
-            onKeyDown={(e) => {
-              const step = e.shiftKey ? 60 : 15;
-              const by = {
-                ArrowLeft: [-step, 0, 0],
-                ArrowRight: [step, 0, 0],
-                ArrowUp: [0, -step, 0],
-                ArrowDown: [0, step, 0],
-                '+': [-10, -10, 20],
-                '-': [10, 10, -20],
-              }[e.key];
-              if (!by) return;
-              e.preventDefault();
-              setRect((r) => clamp([r[0] + by[0], r[1] + by[1], r[2] + by[2], r[3] + by[2]]));
-            }}
-          >
-            <rect
-              x={rect[0]}
-              y={rect[1]}
-              width={rect[2]}
-              height={rect[3]}
-              fill="#fff"
-              fillOpacity="0.06"
-              stroke="#000"
-              strokeWidth={work.pictureWidth / 220}
-            />
-            <rect
-              x={rect[0]}
-              y={rect[1]}
-              width={rect[2]}
-              height={rect[3]}
-              fill="none"
-              stroke="#fff"
-              strokeWidth={work.pictureWidth / 480}
-            />
-          </g>
+                <rect
+                  x={rect[0]}
+                  y={rect[1]}
+                  width={rect[2]}
+                  height={rect[3]}
+                  fill="#fff"
+                  fillOpacity="0.06"
+                  stroke="#000"
+                  strokeWidth={3.2 * unit}
+                />
+                <rect x={rect[0]} y={rect[1]} width={rect[2]} height={rect[3]} fill="none" stroke="#fff" strokeWidth={1.5 * unit} />
+              </g>
+            </>
+          )}
         </PictureView>
       }
       strip={<WorkStrip works={works} current={work.id} href={`/studies/${studyId}/marks`} />}

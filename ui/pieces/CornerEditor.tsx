@@ -35,9 +35,9 @@ export function CornerEditor({ piece }: { piece: Piece }) {
   };
   const r = w / 60;
   return (
-    <div className="grid flex-1 content-center gap-4 md:grid-cols-2">
+    <div className="grid h-full w-full content-center justify-items-center gap-4 overflow-y-auto md:grid-cols-2">
       <figure className="grid gap-2">
-        <div className="relative touch-none" style={{ aspectRatio: `${w} / ${h}` }}>
+        <div className="relative touch-none" style={{ aspectRatio: `${w} / ${h}`, width: `min(48cqw, calc((100cqh - 6rem) * ${w / h}))` }}>
           <img
             src={screenPicture(piece.photoId)}
             alt={say('pieces.photograph')}
@@ -91,7 +91,12 @@ export function CornerEditor({ piece }: { piece: Piece }) {
       </figure>
       <figure className="grid content-start gap-2">
         {piece.rectifiedId ? (
-          <img src={screenPicture(piece.rectifiedId)} alt={say('pieces.squared')} className="w-full" />
+          <img
+            src={screenPicture(piece.rectifiedId)}
+            alt={say('pieces.squared')}
+            className="max-w-[48cqw]"
+            style={{ maxHeight: 'calc(100cqh - 6rem)' }}
+          />
         ) : (
           <p className="bench-note rounded px-3 py-2">{say('pieces.notYet')}</p>
         )}

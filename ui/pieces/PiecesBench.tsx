@@ -40,7 +40,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
     );
   };
   const roll = (
-    <ul className="grid content-start gap-x-6 gap-y-2 overflow-y-auto sm:grid-cols-2 xl:grid-cols-3" style={{ maxHeight: '68vh' }}>
+    <ul className="grid content-start gap-x-6 gap-y-2 h-full w-full overflow-y-auto sm:grid-cols-2 xl:grid-cols-3">
       {people.map((s) => {
         const handedIn = pieces.filter((p) => (p.studentId ?? '') === s.id);
         return (

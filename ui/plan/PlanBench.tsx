@@ -19,8 +19,8 @@ export function PlanBench({ studyId, page }: { studyId: string; page: PlanPage }
   const { draft, change, state, problem, plan } = usePlan(studyId, page);
   const [chosen, setChosen] = useState<number | null>(null);
   return (
-    <div className="flex flex-1 flex-col lg:flex-row">
-      <div className="flex min-w-0 flex-1 flex-col gap-5 bg-base-200 p-5 lg:max-h-[calc(100vh-7.2rem)] lg:overflow-y-auto">
+    <div className="flex min-h-0 flex-1 flex-col max-lg:overflow-y-auto lg:flex-row print:overflow-visible">
+      <div className="flex min-w-0 flex-1 flex-col gap-5 bg-base-200 p-5 lg:overflow-y-auto">
         <div className="flex items-center gap-4">
           <p className="flex-1" role="status">
             {plan && say('plan.state', { summary: planSummary(plan, draft), state: message(`shared.${state}`) })}
@@ -45,7 +45,7 @@ export function PlanBench({ studyId, page }: { studyId: string; page: PlanPage }
           </>
         )}
       </div>
-      <aside className="w-full shrink-0 overflow-y-auto border-s border-base-300 p-4 lg:max-h-[calc(100vh-7.2rem)] lg:w-[25rem]">
+      <aside className="w-full shrink-0 border-s border-base-300 p-4 lg:w-[25rem] lg:overflow-y-auto">
         <PlanSettings draft={draft} onChange={change} />
         <StepList
           medium={draft.medium}

@@ -9,7 +9,8 @@ interface Props {
   points: Points;
   names: readonly { name: string; said: Message }[];
   selected: string | null;
-  width: number;
+  /** Px of the picture in one px of the screen. */
+  unit: number;
   onSelect: (name: string) => void;
   /** While a handle moves. */
   onDrag: (name: string, at: [number, number]) => void;
@@ -19,11 +20,11 @@ interface Props {
 }
 
 /** The placed points over a picture: a cross with a ring each, moved by pointer or arrow keys, removed with Delete. */
-export function LandmarkLayer({ points, names, selected, width, onSelect, onDrag, onRest, onRemove }: Props) {
+export function LandmarkLayer({ points, names, selected, unit, onSelect, onDrag, onRest, onRemove }: Props) {
   const say = useSay();
   const svg = useRef<SVGGElement>(null);
   const moving = useRef<string | null>(null);
-  const size = width / 90;
+  const size = 7.5 * unit;
   const local = (e: React.PointerEvent): [number, number] => {
     const matrix = svg.current!.getScreenCTM()!.inverse();
     const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix);

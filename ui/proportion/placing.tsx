@@ -46,7 +46,7 @@ export function PlacingView({
       alt={picture.alt}
       on={on}
       lensAlways={lens && !!next}
-      className="flex-1"
+      placing
       onPoint={(at) => {
         if (!next) return;
         show({ ...points, [next.name]: [Math.round(at[0] * 4) / 4, Math.round(at[1] * 4) / 4] });
@@ -54,20 +54,22 @@ export function PlacingView({
         save(message('edits.place', { point: next.said }));
       }}
     >
-      <LandmarkLayer
-        points={points}
-        names={all}
-        selected={selected}
-        width={picture.width}
-        onSelect={setSelected}
-        onDrag={(name, at) => show({ ...points, [name]: at })}
-        onRest={save}
-        onRemove={(name) => {
-          const { [name]: _gone, ...rest } = points;
-          show(rest);
-          save(message('edits.removePoint', { point: all.find((p) => p.name === name)!.said }));
-        }}
-      />
+      {(unit) => (
+        <LandmarkLayer
+          points={points}
+          names={all}
+          selected={selected}
+          unit={unit}
+          onSelect={setSelected}
+          onDrag={(name, at) => show({ ...points, [name]: at })}
+          onRest={save}
+          onRemove={(name) => {
+            const { [name]: _gone, ...rest } = points;
+            show(rest);
+            save(message('edits.removePoint', { point: all.find((p) => p.name === name)!.said }));
+          }}
+        />
+      )}
     </PictureView>
   );
 }

@@ -31,11 +31,11 @@ export function Bench({
     localStorage.setItem('oldhand.surround', s);
   };
   return (
-    <div className="flex flex-1 flex-col gap-0 lg:flex-row">
-      <section className="flex min-w-0 flex-1 flex-col">
-        <div className="no-print flex flex-wrap items-center justify-between gap-2 px-5 py-2">
-          {tools}
-          <fieldset className="flex items-center gap-1 text-sm">
+    <div className="bench-page flex min-h-0 flex-1 flex-col lg:flex-row">
+      <section className="flex min-h-0 min-w-0 flex-none flex-col max-lg:h-[52%] max-sm:h-[44%] lg:flex-1">
+        <div className="no-print flex flex-none items-start gap-2 px-4 py-1">
+          <div className="min-w-0 flex-1">{tools}</div>
+          <fieldset className="flex flex-none items-center gap-1 py-1 text-sm">
             <legend className="sr-only">{say('bench.ground')}</legend>
             {(['white', 'grey', 'black'] as const).map((s) => (
               <label key={s} className="flex cursor-pointer items-center gap-1 px-1">
@@ -50,12 +50,12 @@ export function Bench({
             ))}
           </fieldset>
         </div>
-        <div className="bench relative flex min-h-[420px] flex-1 flex-col p-4" data-surround={surround}>
-          {picture}
+        <div className="bench relative min-h-0 flex-1" data-surround={surround}>
+          <div className="bench-frame absolute inset-3 flex">{picture}</div>
         </div>
         <PanelLock value={setLocked}>{strip}</PanelLock>
       </section>
-      <aside className="w-full shrink-0 overflow-y-auto border-s border-base-300 p-4 lg:max-h-[calc(100vh-7.2rem)] lg:w-[25rem]">
+      <aside className="min-h-0 w-full flex-1 overflow-y-auto border-base-300 p-4 max-lg:border-t lg:w-[25rem] lg:flex-none lg:border-s">
         {locked && <p role="status">{say('shared.loading')}</p>}
         <div inert={locked} className={locked ? 'opacity-50' : undefined}>
           {children}

@@ -81,9 +81,11 @@ export function EditBar({ studyId }: { studyId: string }) {
     };
   }, [load, step]);
   return (
-    <span className="ms-auto flex items-center gap-2 text-sm">
+    <span className="flex flex-none items-center gap-2 text-sm">
       <SaveState />
-      <span role="status">{notice && say(notice)}</span>
+      <span role="status" className="max-w-48 truncate max-sm:hidden" title={notice ? say(notice) : undefined}>
+        {notice && say(notice)}
+      </span>
       <button
         type="button"
         className="btn btn-sm"
@@ -91,7 +93,7 @@ export function EditBar({ studyId }: { studyId: string }) {
         title={state.undo ? say(state.undo) : undefined}
         onClick={() => void step('undo')}
       >
-        <Undo2 aria-hidden className="size-4" /> {say('shared.undo')}
+        <Undo2 aria-hidden className="size-4" /> <span className="max-md:sr-only">{say('shared.undo')}</span>
       </button>
       <button
         type="button"
@@ -100,7 +102,7 @@ export function EditBar({ studyId }: { studyId: string }) {
         title={state.redo ? say(state.redo) : undefined}
         onClick={() => void step('redo')}
       >
-        <Redo2 aria-hidden className="size-4" /> {say('shared.redo')}
+        <Redo2 aria-hidden className="size-4" /> <span className="max-md:sr-only">{say('shared.redo')}</span>
       </button>
     </span>
   );

@@ -39,11 +39,11 @@ export function Progress({ studyId }: { studyId: string }) {
     </button>
   );
   return (
-    <span role="status" className="flex items-center gap-2 text-sm">
+    <span role="status" className="flex flex-none items-center gap-2 text-sm max-sm:hidden">
       {open > 0 && (
         <>
-          <progress className="progress w-28" value={all - open} max={all} aria-label={say('background.label')} />
-          {say('background.open', { done: all - open, all })}
+          <progress className="progress w-20" value={all - open} max={all} aria-label={say('background.label')} />
+          <span className="max-lg:sr-only">{say('background.open', { done: all - open, all })}</span>
           {counts.queued > 0 && (
             <button type="button" className="link" onClick={() => void send('DELETE', path)}>
               {say('background.stop')}

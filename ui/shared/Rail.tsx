@@ -1,6 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { useEffect, useRef } from 'react';
 import { useSay } from '../words/Words';
 
 /** The steps that have a bench so far, in working order. */
@@ -13,8 +14,17 @@ export function Rail({ studyId, done }: { studyId: string; done: Record<StepName
   const say = useSay();
   const path = usePathname();
   const next = STEPS.find((s) => !done[s]);
+  const rail = useRef<HTMLElement>(null);
+  // On a narrow screen the step one is at stands in sight.
+  useEffect(() => {
+    void rail.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [path]);
   return (
-    <nav aria-label={say('steps.label')} className="rail no-print mx-5 mt-4 flex min-h-[3.6rem] flex-wrap justify-between gap-x-2">
+    <nav
+      ref={rail}
+      aria-label={say('steps.label')}
+      className="rail no-print flex flex-none justify-between gap-x-1 overflow-x-auto border-b border-base-300 px-4"
+    >
       {STEPS.map((step) => {
         const href = `/studies/${studyId}/${step}`;
         const here = path.startsWith(href);
@@ -24,11 +34,11 @@ export function Rail({ studyId, done }: { studyId: string; done: Record<StepName
             href={href}
             data-done={done[step]}
             aria-current={here ? 'page' : undefined}
-            className={`px-2 pb-1 text-center ${here ? 'font-semibold' : ''}`}
+            className={`flex-none px-2 pb-1 text-center text-sm whitespace-nowrap ${here ? 'font-semibold' : ''}`}
           >
             {say(`steps.${step}`)}
             <span className="sr-only">, {say(done[step] ? 'steps.done' : 'steps.open')}</span>
-            {step === next && !here && <span className="block text-xs">{say('steps.next')}</span>}
+            {step === next && !here && <span className="ms-1 text-xs italic">{say('steps.next')}</span>}
           </Link>
         );
       })}

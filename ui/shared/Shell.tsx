@@ -6,39 +6,64 @@ import { useSay } from '../words/Words';
 
 type Section = 'studies' | 'classes' | 'cupboard' | 'settings';
 
-/** Frame of every signed-in page: name, sections, who is signed in. */
-export function Shell({ section, teacher, children }: { section: Section; teacher: string; children: ReactNode }) {
+const SECTIONS: readonly [Section, string][] = [
+  ['studies', '/studies'],
+  ['classes', '/classes'],
+  ['cupboard', '/cupboard'],
+  ['settings', '/settings'],
+];
+
+interface Props {
+  section: Section;
+  teacher: string;
+  bar?: ReactNode;
+  more?: ReactNode;
+  children: ReactNode;
+}
+
+/** Frame of every signed-in page: name, sections, who is signed in. With `bar` (a study's own) it is fixed to the window, and only parts of it scroll; `more` stands in the menu where the bar is too narrow for it. */
+export function Shell({ section, teacher, bar, more, children }: Props) {
   const say = useSay();
-  const sections: [Section, string][] = [
-    ['studies', '/studies'],
-    ['classes', '/classes'],
-    ['cupboard', '/cupboard'],
-    ['settings', '/settings'],
-  ];
+  const links = SECTIONS.map(([name, href]) => (
+    <Link
+      key={name}
+      href={href}
+      aria-current={section === name ? 'page' : undefined}
+      className={section === name ? 'font-semibold underline underline-offset-4' : 'hover:underline'}
+    >
+      {say(`app.nav.${name}`)}
+    </Link>
+  ));
   return (
-    <div className="flex min-h-screen flex-col">
-      <header className="no-print flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b border-base-300 px-5 py-2">
-        <Link href="/studies" className="font-title text-xl font-semibold">
+    <div
+      className={bar ? 'relative flex h-dvh flex-col overflow-hidden print:h-auto print:overflow-visible' : 'flex min-h-screen flex-col'}
+    >
+      <header
+        className={`no-print flex flex-none items-center gap-x-4 border-b border-base-300 px-4 ${bar ? 'h-11' : 'flex-wrap gap-y-1 py-2'}`}
+      >
+        <Link href="/studies" className="flex-none font-title text-xl font-semibold max-sm:text-base">
           {say('app.name')}
         </Link>
-        <nav aria-label={say('app.sections')} className="flex gap-4">
-          {sections.map(([name, href]) => (
-            <Link
-              key={name}
-              href={href}
-              aria-current={section === name ? 'page' : undefined}
-              className={section === name ? 'font-semibold underline underline-offset-4' : 'hover:underline'}
-            >
-              {say(`app.nav.${name}`)}
-            </Link>
-          ))}
+        <nav aria-label={say('app.sections')} className={`flex flex-none gap-3 ${bar ? 'max-lg:hidden' : ''}`}>
+          {links}
         </nav>
-        <span className="ms-auto flex items-baseline gap-3 text-sm">
-          <span>{say.typed(teacher)}</span>
-          <SignOut />
-        </span>
+        {bar}
+        <details className="dropdown dropdown-end ms-auto flex-none text-sm">
+          <summary className="btn btn-ghost btn-sm max-w-40 font-normal">
+            <span className="truncate">{say.typed(teacher)}</span> <span aria-hidden>▾</span>
+          </summary>
+          <div className="dropdown-content z-30 grid min-w-44 gap-2 border border-base-300 bg-base-100 p-3 text-base">
+            {bar && (
+              <div className="grid gap-2 lg:hidden">
+                {links}
+                {more}
+              </div>
+            )}
+            <SignOut />
+          </div>
+        </details>
       </header>
-      <main className="flex flex-1 flex-col">{children}</main>
+      <main className="flex min-h-0 flex-1 flex-col">{children}</main>
     </div>
   );
 }

@@ -40,16 +40,19 @@ export function WorkStrip({
     move(() => router.push(to));
   };
   return (
-    <nav aria-label={label ?? say('shared.works')} className="no-print flex gap-3 overflow-x-auto border-t border-base-300 px-5 py-2">
+    <nav
+      aria-label={label ?? say('shared.works')}
+      className="no-print flex flex-none gap-2 overflow-x-auto border-t border-base-300 px-4 py-1"
+    >
       {works.map((w) => (
         <Link
           key={w.id}
           href={`${href}?${query}=${w.id}`}
           aria-current={w.id === current ? 'true' : undefined}
-          className={`flex shrink-0 flex-col items-center gap-1 p-1 text-xs ${w.id === current ? 'outline-2 outline-base-content' : ''}`}
+          className={`flex shrink-0 flex-col items-center p-1 text-xs ${w.id === current ? 'outline-2 outline-base-content' : ''}`}
           onClick={(e) => go(e, `${href}?${query}=${w.id}`)}
         >
-          <img src={`/api/pictures/${w.pictureId}?size=small`} alt="" className="h-14 w-auto" />
+          <img src={`/api/pictures/${w.pictureId}?size=small`} alt="" className="h-12 w-auto max-sm:h-8" />
           <span className="max-w-28 truncate">{say.typed(w.title)}</span>
         </Link>
       ))}

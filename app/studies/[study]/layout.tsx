@@ -12,19 +12,30 @@ export default async function StudyLayout({ children, params }: { children: Reac
   const { study: id } = await params;
   const { teacher, study, rail } = await openStudy(id);
   const say = await sayHere();
+  const report = { href: `/api/studies/${id}/report`, target: '_blank', rel: 'noreferrer' };
   return (
-    <Shell section="studies" teacher={teacher.name}>
-      <div className="no-print flex flex-wrap items-center gap-x-4 px-5 pt-2">
-        <h1 className="text-lg font-semibold">{say.typed(study.title)}</h1>
-        <span className="text-sm">{say('shared.after', { master: typed(study.master) })}</span>
-        <Progress studyId={id} />
-        <EditBar studyId={id} />
-        <a className="btn btn-sm" href={`/api/studies/${id}/report`} target="_blank" rel="noreferrer">
-          <FileText aria-hidden className="size-4" /> {say('shared.report')}
-        </a>
-      </div>
+    <Shell
+      section="studies"
+      teacher={teacher.name}
+      more={<a {...report}>{say('shared.report')}</a>}
+      bar={
+        <>
+          <h1
+            className="min-w-0 flex-1 truncate border-s border-base-300 ps-4 text-base font-semibold max-sm:ps-2 max-sm:text-sm"
+            title={say('shared.after', { master: typed(study.master) })}
+          >
+            {say.typed(study.title)}
+          </h1>
+          <Progress studyId={id} />
+          <EditBar studyId={id} />
+          <a className="btn btn-sm flex-none max-lg:hidden" {...report}>
+            <FileText aria-hidden className="size-4" /> {say('shared.report')}
+          </a>
+        </>
+      }
+    >
       <Rail studyId={id} done={rail} />
-      {children}
+      <div className="flex min-h-0 flex-1 flex-col overflow-y-auto print:overflow-visible">{children}</div>
     </Shell>
   );
 }

@@ -1,10 +1,13 @@
 'use client';
-import { PointerEvent, ReactNode, useEffect, useRef, useState } from 'react';
+import { PointerEvent, ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { typed } from '@/core/message';
 import { screenPicture, readingWorker, wholePicture } from '../reading/client';
 import type { ShownPicture } from '../reading/reading.worker';
-import { Looking } from './tools';
 import { useSay } from '../../words/Words';
+import { MiniMap } from './MiniMap';
+import { bounded, Nearness, Room, WHOLE } from './nearness';
+import { Looking } from './tools';
+import { ZoomBox } from './ZoomBox';
 
 interface Props {
   pictureId: string;
@@ -14,21 +17,32 @@ interface Props {
   on: Looking;
   steps?: number;
   gridColumns?: number;
-  /** Drawn over the picture in its own pixels. */
-  children?: ReactNode;
+  /** Drawn over the picture in its own pixels; told how many of them one px of the screen is, so that handles keep their size. */
+  children?: (unit: number) => ReactNode;
   onPoint?: (at: [number, number], event: PointerEvent) => void;
   onMove?: (at: [number, number], event: PointerEvent) => void;
   onRelease?: () => void;
   lensAlways?: boolean;
-  /** Shows the whole picture instead of the screen-sized one, for a view drawn nearer. */
-  fine?: boolean;
+  /** A click places something: then two of them do not bring the picture nearer. */
+  placing?: boolean;
+  /** In a frame that is drawn nearer itself: as wide as that, at the finest where wanted. */
+  framed?: { fine: boolean };
   className?: string;
 }
 
 const LENS = 3;
+/** From here on the whole picture is shown instead of the screen-sized one. */
+const FINE = 1.3;
 
-/** A picture on the bench, as large as its place allows, seen through the looking tools. */
-export function PictureView({
+/** How near each picture was looked at last, while one moves between the steps. */
+const kept = new Map<string, Nearness>();
+
+/** A picture on the bench, as large as its place allows, seen through the looking tools, drawn nearer and moved about. */
+export function PictureView(props: Props) {
+  return <View key={props.pictureId} {...props} />;
+}
+
+function View({
   pictureId,
   width,
   height,
@@ -41,7 +55,8 @@ export function PictureView({
   onMove,
   onRelease,
   lensAlways,
-  fine,
+  placing,
+  framed,
   className,
 }: Props) {
   const say = useSay();
@@ -49,6 +64,18 @@ export function PictureView({
   const canvas = useRef<HTMLCanvasElement>(null);
   const [made, setMade] = useState<{ key: string; picture: ShownPicture } | null>(null);
   const [at, setAt] = useState<{ x: number; y: number; w: number } | null>(null);
+  const place = useRef<HTMLDivElement>(null);
+  const [box, setBox] = useState<readonly [number, number] | null>(null);
+  const [view, setView] = useState<Nearness>(() => kept.get(pictureId) ?? WHOLE);
+  useLayoutEffect(() => {
+    const seen = new ResizeObserver(([{ contentRect }]) => setBox([contentRect.width, contentRect.height]));
+    if (place.current) seen.observe(place.current);
+    return () => seen.disconnect();
+  }, []);
+  const look = (next: Nearness) => {
+    kept.set(pictureId, next);
+    setView(next);
+  };
   const wanted = on.values ? `v${steps}` : on.squint ? 's' : '';
   const key = wanted ? `${pictureId}:${wanted}` : '';
   useEffect(() => {
@@ -68,7 +95,7 @@ export function PictureView({
     canvas.current.height = ready.height;
     canvas.current.getContext('2d')!.putImageData(new ImageData(new Uint8ClampedArray(ready.rgba), ready.width, ready.height), 0, 0);
   }, [ready]);
-  const place = (e: PointerEvent): [number, number] => {
+  const pointOf = (e: PointerEvent): [number, number] => {
     const box = frame.current!.getBoundingClientRect();
     const u = (e.clientX - box.left) / box.width;
     const v = (e.clientY - box.top) / box.height;
@@ -76,84 +103,119 @@ export function PictureView({
   };
   const rows = Math.max(1, Math.round((gridColumns * height) / width));
   const lens = on.lens || lensAlways;
-  return (
-    <div className={`flex min-h-0 items-center justify-center ${className ?? ''}`}>
-      <div
-        ref={frame}
-        className="relative touch-none select-none"
-        style={{
-          aspectRatio: `${width} / ${height}`,
-          width: `min(100%, calc(var(--bench-height, 54vh) * ${width / height}))`,
-          transform: `scale(${on.mirror ? -1 : 1}, ${on.flip ? -1 : 1})`,
-        }}
-        onPointerDown={(e) => onPoint?.(place(e), e)}
-        onPointerMove={(e) => {
-          const box = frame.current!.getBoundingClientRect();
-          setAt({ x: (e.clientX - box.left) / box.width, y: (e.clientY - box.top) / box.height, w: box.width });
-          onMove?.(place(e), e);
-        }}
-        onPointerUp={() => onRelease?.()}
-        onPointerLeave={() => setAt(null)}
-      >
-        <img
-          src={fine ? wholePicture(pictureId) : screenPicture(pictureId)}
-          alt={alt}
-          draggable={false}
+  const ratio = width / height;
+  // Whole it is as wide as its place, or as high.
+  const across = box && (framed ? box[0] : Math.min(box[0], box[1] * ratio));
+  const room: Room = box && across && !framed ? [box[0] / across, (box[1] * ratio) / across] : [1, 1];
+  const seen = framed ? WHOLE : bounded(view, room);
+  const unit = across ? width / (across * seen.zoom) : width / 700;
+  const middle = [on.mirror ? 1 - seen.x : seen.x, on.flip ? 1 - seen.y : seen.y];
+  const whole = { width: `min(100cqw, calc(100cqh * ${ratio}))`, left: '50%', top: '50%', translate: '-50% -50%' };
+  const near = across && {
+    width: across * seen.zoom,
+    left: box[0] / 2 - middle[0] * across * seen.zoom,
+    top: box[1] / 2 - (middle[1] * across * seen.zoom) / ratio,
+  };
+  const picture = (
+    <div
+      ref={frame}
+      className={`${framed ? 'relative w-full' : 'absolute'} select-none`}
+      style={{
+        aspectRatio: `${width} / ${height}`,
+        ...(framed ? {} : near || whole),
+        transform: `scale(${on.mirror ? -1 : 1}, ${on.flip ? -1 : 1})`,
+      }}
+      onPointerDown={(e) => e.button === 0 && onPoint?.(pointOf(e), e)}
+      onPointerMove={(e) => {
+        const box = frame.current!.getBoundingClientRect();
+        setAt({ x: (e.clientX - box.left) / box.width, y: (e.clientY - box.top) / box.height, w: box.width });
+        onMove?.(pointOf(e), e);
+      }}
+      onPointerUp={() => onRelease?.()}
+      onPointerLeave={() => setAt(null)}
+    >
+      <img
+        src={framed?.fine || seen.zoom > FINE ? wholePicture(pictureId) : screenPicture(pictureId)}
+        alt={alt}
+        draggable={false}
+        className="absolute inset-0 h-full w-full"
+      />
+      {wanted && (
+        <canvas
+          ref={canvas}
+          aria-label={say(on.values ? 'bench.inValues' : 'bench.squinted', { picture: typed(alt) })}
           className="absolute inset-0 h-full w-full"
+          style={{ visibility: ready ? 'visible' : 'hidden' }}
         />
-        {wanted && (
-          <canvas
-            ref={canvas}
-            aria-label={say(on.values ? 'bench.inValues' : 'bench.squinted', { picture: typed(alt) })}
-            className="absolute inset-0 h-full w-full"
-            style={{ visibility: ready ? 'visible' : 'hidden' }}
-          />
+      )}
+      <svg viewBox={`0 0 ${width} ${height}`} className="absolute inset-0 h-full w-full overflow-visible">
+        {on.grid && (
+          <g stroke="#ffffff" strokeWidth={unit} style={{ mixBlendMode: 'difference' }}>
+            {Array.from({ length: gridColumns - 1 }, (_, i) => (
+              <line key={`c${i}`} x1={((i + 1) * width) / gridColumns} x2={((i + 1) * width) / gridColumns} y1={0} y2={height} />
+            ))}
+            {Array.from({ length: rows - 1 }, (_, i) => (
+              <line key={`r${i}`} y1={((i + 1) * height) / rows} y2={((i + 1) * height) / rows} x1={0} x2={width} />
+            ))}
+          </g>
         )}
-        <svg viewBox={`0 0 ${width} ${height}`} className="absolute inset-0 h-full w-full overflow-visible">
-          {on.grid && (
-            <g stroke="#ffffff" strokeWidth={width / 700} style={{ mixBlendMode: 'difference' }}>
-              {Array.from({ length: gridColumns - 1 }, (_, i) => (
-                <line key={`c${i}`} x1={((i + 1) * width) / gridColumns} x2={((i + 1) * width) / gridColumns} y1={0} y2={height} />
-              ))}
-              {Array.from({ length: rows - 1 }, (_, i) => (
-                <line key={`r${i}`} y1={((i + 1) * height) / rows} y2={((i + 1) * height) / rows} x1={0} x2={width} />
+        {on.quarters && (
+          <g stroke="#ffffff" strokeWidth={1.5 * unit} style={{ mixBlendMode: 'difference' }}>
+            <line x1={width / 2} x2={width / 2} y1={0} y2={height} />
+            <line x1={0} x2={width} y1={height / 2} y2={height / 2} />
+            <g strokeDasharray={`${8 * unit} ${8 * unit}`}>
+              {[0.25, 0.75].map((t) => (
+                <g key={t}>
+                  <line x1={t * width} x2={t * width} y1={0} y2={height} />
+                  <line x1={0} x2={width} y1={t * height} y2={t * height} />
+                </g>
               ))}
             </g>
-          )}
-          {on.quarters && (
-            <g stroke="#ffffff" strokeWidth={width / 450} style={{ mixBlendMode: 'difference' }}>
-              <line x1={width / 2} x2={width / 2} y1={0} y2={height} />
-              <line x1={0} x2={width} y1={height / 2} y2={height / 2} />
-              <g strokeDasharray={`${width / 90} ${width / 90}`}>
-                {[0.25, 0.75].map((t) => (
-                  <g key={t}>
-                    <line x1={t * width} x2={t * width} y1={0} y2={height} />
-                    <line x1={0} x2={width} y1={t * height} y2={t * height} />
-                  </g>
-                ))}
-              </g>
-            </g>
-          )}
-          {children}
-        </svg>
-        {lens && at && (
-          <div
-            aria-hidden
-            className="pointer-events-none absolute size-36 overflow-hidden rounded-full border-2 border-white shadow-[0_0_0_2px_#000]"
-            style={{
-              left: `${100 * at.x}%`,
-              top: `${100 * at.y}%`,
-              transform: `translate(${at.x > 0.6 ? '-115%' : '15%'}, ${at.y > 0.5 ? '-115%' : '15%'})`,
-              backgroundImage: `url(${screenPicture(pictureId)})`,
-              backgroundSize: `${at.w * LENS}px auto`,
-              backgroundPosition: `${-at.x * at.w * LENS + 72}px ${-((at.y * at.w * height) / width) * LENS + 72}px`,
-            }}
-          >
-            <span className="absolute top-1/2 left-0 w-full border-t border-white mix-blend-difference" />
-            <span className="absolute top-0 left-1/2 h-full border-s border-white mix-blend-difference" />
-          </div>
+          </g>
         )}
+        {children?.(unit)}
+      </svg>
+      {lens && at && (
+        <div
+          aria-hidden
+          className="pointer-events-none absolute size-36 overflow-hidden rounded-full border-2 border-white shadow-[0_0_0_2px_#000]"
+          style={{
+            left: `${100 * at.x}%`,
+            top: `${100 * at.y}%`,
+            transform: `translate(${at.x > 0.6 ? '-115%' : '15%'}, ${at.y > 0.5 ? '-115%' : '15%'})`,
+            backgroundImage: `url(${screenPicture(pictureId)})`,
+            backgroundSize: `${at.w * LENS}px auto`,
+            backgroundPosition: `${-at.x * at.w * LENS + 72}px ${-((at.y * at.w * height) / width) * LENS + 72}px`,
+          }}
+        >
+          <span className="absolute top-1/2 left-0 w-full border-t border-white mix-blend-difference" />
+          <span className="absolute top-0 left-1/2 h-full border-s border-white mix-blend-difference" />
+        </div>
+      )}
+    </div>
+  );
+  if (framed)
+    return (
+      <div ref={place} className={className}>
+        {picture}
       </div>
+    );
+  return (
+    <div ref={place} className={`relative min-h-0 min-w-0 flex-1 ${className ?? ''}`}>
+      <ZoomBox
+        view={seen}
+        onView={look}
+        label={alt}
+        room={room}
+        dragTaken={!!onPoint}
+        clicksTaken={placing}
+        mirror={on.mirror}
+        flip={on.flip}
+        className="h-full w-full"
+      >
+        {picture}
+      </ZoomBox>
+      <MiniMap pictureId={pictureId} ratio={ratio} view={seen} room={room} onView={look} />
     </div>
   );
 }

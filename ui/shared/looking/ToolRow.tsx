@@ -33,29 +33,36 @@ export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
     hint: message(`bench.${t.name}.hint`),
   }));
   return (
-    <div className="flex flex-wrap items-center gap-1" role="toolbar" aria-label={say('bench.tools')}>
-      {shown.map(({ name, key, label, hint }) => {
-        const Icon = ICONS[name];
-        return (
-          <button
-            key={name}
-            type="button"
-            aria-pressed={on[name]}
-            title={say('bench.tool', { hint, key: typed(key) })}
-            onClick={() => toggle(name)}
-            className={`flex items-center gap-1 rounded px-2 py-1 text-sm ${on[name] ? 'bg-neutral text-neutral-content' : 'hover:bg-base-300'}`}
-          >
-            <Icon aria-hidden className="size-4" />
-            {say(label)}
-            <kbd className="text-xs opacity-80">{say.typed(key)}</kbd>
-          </button>
-        );
-      })}
-      <button type="button" aria-expanded={help} className="rounded px-2 py-1 text-sm hover:bg-base-300" onClick={() => setHelp(!help)}>
-        ? <span className="sr-only">{say('bench.allKeys')}</span>
-      </button>
+    <div className="relative min-w-0">
+      <div className="flex items-center gap-1 max-lg:overflow-x-auto lg:flex-wrap" role="toolbar" aria-label={say('bench.tools')}>
+        {shown.map(({ name, key, label, hint }) => {
+          const Icon = ICONS[name];
+          return (
+            <button
+              key={name}
+              type="button"
+              aria-pressed={on[name]}
+              title={say('bench.tool', { hint, key: typed(key) })}
+              onClick={() => toggle(name)}
+              className={`flex flex-none items-center gap-1 rounded px-2 py-1 text-sm ${on[name] ? 'bg-neutral text-neutral-content' : 'hover:bg-base-300'}`}
+            >
+              <Icon aria-hidden className="size-4" />
+              {say(label)}
+              <kbd className="text-xs opacity-80 pointer-coarse:hidden">{say.typed(key)}</kbd>
+            </button>
+          );
+        })}
+        <button
+          type="button"
+          aria-expanded={help}
+          className="flex-none rounded px-2 py-1 text-sm hover:bg-base-300 pointer-coarse:hidden"
+          onClick={() => setHelp(!help)}
+        >
+          ? <span className="sr-only">{say('bench.allKeys')}</span>
+        </button>
+      </div>
       {help && (
-        <dl className="w-full border border-base-300 bg-base-100 p-3 text-sm">
+        <dl className="absolute top-full start-0 z-20 w-max max-w-[90vw] border border-base-300 bg-base-100 p-3 text-sm shadow-md">
           {shown.map((t) => (
             <div key={t.name} className="flex gap-3">
               <dt className="w-28 font-semibold">

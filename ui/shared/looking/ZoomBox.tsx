@@ -1,99 +1,104 @@
 'use client';
-import { CSSProperties, PointerEvent, ReactNode, useEffect, useRef } from 'react';
-import { clamp } from '@/core/raster/statistics';
-
-/** How near a picture is looked at, and which part of it stands in the middle, 0–1. */
-export interface Nearness {
-  zoom: number;
-  x: number;
-  y: number;
-}
-
-export const WHOLE: Nearness = { zoom: 1, x: 0.5, y: 0.5 };
-const MOST = 12;
-
-/** The same view with the zoom within its bounds and no edge of the picture drawn inside the frame. */
-export function bounded({ zoom, x, y }: Nearness): Nearness {
-  const z = clamp(zoom, 1, MOST);
-  const half = 0.5 / z;
-  return { zoom: z, x: clamp(x, half, 1 - half), y: clamp(y, half, 1 - half) };
-}
-
-/** Nearer or farther by a factor, keeping the point at (u, v) of the frame, 0–1, where it is. */
-export function zoomedAt(view: Nearness, factor: number, u: number, v: number): Nearness {
-  const zoom = clamp(view.zoom * factor, 1, MOST);
-  const shift = 1 / view.zoom - 1 / zoom;
-  return bounded({ zoom, x: view.x + (u - 0.5) * shift, y: view.y + (v - 0.5) * shift });
-}
+import { useGesture } from '@use-gesture/react';
+import { CSSProperties, KeyboardEvent, ReactNode, useRef } from 'react';
+import { dragged, keyed, Nearness, Room, swapped, zoomedAt } from './nearness';
 
 interface Props {
   view: Nearness;
   onView: (view: Nearness) => void;
   label: string;
+  /** How much larger the frame is than the whole picture. */
+  room?: Room;
+  /** A plain drag belongs to what lies on the picture: then the middle button, or the space bar held, moves it. */
+  dragTaken?: boolean;
+  /** So does a double click. */
+  clicksTaken?: boolean;
+  mirror?: boolean;
+  flip?: boolean;
   style?: CSSProperties;
+  className?: string;
   children: ReactNode;
 }
 
-const STEP = 0.15;
-
-/** A frame whose picture is drawn nearer by the wheel, moved by dragging, and both by keys. */
-export function ZoomBox({ view, onView, label, style, children }: Props) {
+/** A frame whose picture comes nearer by wheel, pinch, double click and keys, and is moved by dragging, two fingers and keys. */
+export function ZoomBox({ view, onView, label, room = [1, 1], dragTaken, clicksTaken, mirror, flip, style, className, children }: Props) {
   const frame = useRef<HTMLDivElement>(null);
-  const grip = useRef<{ x: number; y: number; from: Nearness } | null>(null);
-  const latest = useRef({ view, onView });
-  useEffect(() => {
-    latest.current = { view, onView };
-  });
-  useEffect(() => {
-    const box = frame.current!;
-    const wheel = (e: WheelEvent) => {
-      e.preventDefault();
-      const { left, top, width, height } = box.getBoundingClientRect();
-      const { view: now, onView: tell } = latest.current;
-      tell(zoomedAt(now, Math.exp(-e.deltaY / 400), (e.clientX - left) / width, (e.clientY - top) / height));
-    };
-    box.addEventListener('wheel', wheel, { passive: false });
-    return () => box.removeEventListener('wheel', wheel);
-  }, []);
-  const drag = (e: PointerEvent) => {
-    if (!grip.current || !frame.current) return;
-    const { width, height } = frame.current.getBoundingClientRect();
-    const { x, y, from } = grip.current;
-    onView(bounded({ zoom: from.zoom, x: from.x - (e.clientX - x) / width / from.zoom, y: from.y - (e.clientY - y) / height / from.zoom }));
+  const space = useRef(false);
+  /** Where in the frame a point of the screen is, 0–1, as the picture lies. */
+  const at = (x: number, y: number): [number, number] => {
+    const box = frame.current!.getBoundingClientRect();
+    const [u, v] = [(x - box.left) / box.width, (y - box.top) / box.height];
+    return [mirror ? 1 - u : u, flip ? 1 - v : v];
   };
-  const { zoom, x, y } = view;
+  const move = (dx: number, dy: number) => {
+    const { clientWidth: w, clientHeight: h } = frame.current!;
+    onView(dragged(view, ((mirror ? -1 : 1) * dx) / w, ((flip ? -1 : 1) * dy) / h, room));
+  };
+  useGesture(
+    {
+      onDrag: ({ delta: [dx, dy], buttons, touches, pinching }) => {
+        if (pinching || view.zoom <= 1 || (dragTaken && !space.current && buttons !== 4 && touches < 2)) return;
+        move(dx, dy);
+      },
+      onPinch: ({ delta: [grown], offset: [scale], origin: [x, y], first, memo }) => {
+        const before = first ? { scale: scale - grown, x, y } : (memo as { scale: number; x: number; y: number });
+        const [u, v] = at(x, y);
+        const nearer = zoomedAt(view, scale / before.scale, u, v, room);
+        const { clientWidth: w, clientHeight: h } = frame.current!;
+        onView(dragged(nearer, ((mirror ? -1 : 1) * (x - before.x)) / w, ((flip ? -1 : 1) * (y - before.y)) / h, room));
+        return { scale, x, y };
+      },
+      onWheel: ({ event, delta: [, dy] }) => {
+        // With the control key it is a pinch.
+        if (event.ctrlKey) return;
+        event.preventDefault();
+        onView(zoomedAt(view, Math.exp(-dy / 400), ...at(event.clientX, event.clientY), room));
+      },
+    },
+    {
+      target: frame,
+      eventOptions: { passive: false },
+      drag: { filterTaps: true, pointer: { buttons: [1, 4] } },
+      pinch: { from: () => [view.zoom, 0], scaleBounds: { min: 0.5, max: 24 } },
+    },
+  );
+  const key = (e: KeyboardEvent) => {
+    if (e.key === ' ' && e.target === e.currentTarget) {
+      space.current = true;
+      e.preventDefault();
+      return;
+    }
+    if (e.defaultPrevented || e.ctrlKey || e.metaKey) return;
+    const next = keyed(view, e.key, room);
+    if (!next) return;
+    e.preventDefault();
+    onView(next);
+  };
   return (
     <div
       ref={frame}
       role="group"
       aria-label={label}
       tabIndex={0}
-      className={`relative overflow-hidden focus-visible:outline-2 ${zoom > 1 ? 'cursor-grab active:cursor-grabbing' : ''}`}
+      className={`relative touch-none overflow-hidden focus-visible:outline-2 ${view.zoom > 1 && !dragTaken ? 'cursor-grab active:cursor-grabbing' : ''} ${className ?? ''}`}
       style={style}
-      onPointerDown={(e) => {
-        if (zoom <= 1) return;
-        grip.current = { x: e.clientX, y: e.clientY, from: view };
-        e.currentTarget.setPointerCapture(e.pointerId);
-      }}
-      onPointerMove={drag}
-      onPointerUp={() => (grip.current = null)}
-      onPointerCancel={() => (grip.current = null)}
-      onKeyDown={(e) => {
-        const move = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key];
-        if (move) onView(bounded({ zoom, x: x + (move[0] * STEP) / zoom, y: y + (move[1] * STEP) / zoom }));
-        else if (e.key === '+' || e.key === '=') onView(zoomedAt(view, 1.4, 0.5, 0.5));
-        else if (e.key === '-') onView(zoomedAt(view, 1 / 1.4, 0.5, 0.5));
-        else if (e.key === '0') onView(WHOLE);
-        else return;
-        e.preventDefault();
-      }}
+      onKeyDown={key}
+      onKeyUp={(e) => e.key === ' ' && (space.current = false)}
+      onDoubleClick={(e) => !clicksTaken && onView(swapped(view, ...at(e.clientX, e.clientY), room))}
     >
-      <div
-        className="origin-top-left"
-        style={{ transform: `translate(${(0.5 - x * zoom) * 100}%, ${(0.5 - y * zoom) * 100}%) scale(${zoom})` }}
-      >
-        {children}
-      </div>
+      {children}
+    </div>
+  );
+}
+
+/** What fills its frame when it is seen whole, drawn as near as it is looked at. */
+export function Nearer({ view: { zoom, x, y }, children }: { view: Nearness; children: ReactNode }) {
+  return (
+    <div
+      className="origin-top-left"
+      style={{ transform: `translate(${(0.5 - x * zoom) * 100}%, ${(0.5 - y * zoom) * 100}%) scale(${zoom})` }}
+    >
+      {children}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { bounded, Nearness, WHOLE, zoomedAt } from './ZoomBox';
+import { bounded, dragged, keyed, Nearness, swapped, WHOLE, zoomedAt } from './nearness';
 
 const view = fc.record({
   zoom: fc.double({ min: 0.1, max: 40, noNaN: true }),
@@ -38,4 +38,25 @@ test('near and far again comes back to the whole picture', () => {
   const near = zoomedAt(WHOLE, 4, 0.1, 0.9);
   expect(near).not.toEqual(WHOLE);
   expect(zoomedAt(near, 1 / 4, 0.1, 0.9)).toEqual({ zoom: 1, x: expect.closeTo(0.5, 9), y: expect.closeTo(0.5, 9) });
+});
+
+test('in a frame wider than the picture the picture stays in the middle until it is as wide, and what is under the pointer stays under it', () => {
+  const room = [2, 1] as const;
+  expect(bounded({ zoom: 1.5, x: 0.1, y: 0.1 }, room)).toEqual({ zoom: 1.5, x: 0.5, y: expect.closeTo(1 / 3, 6) });
+  const near = zoomedAt(WHOLE, 4, 0.4, 0.5, room);
+  // The point at 0.4 of the frame was 0.3 of the picture, and still is.
+  expect(near.x + ((0.4 - 0.5) * room[0]) / near.zoom).toBeCloseTo(0.3, 6);
+});
+
+test('a double click comes near and goes back; keys do as much, and arrows move only what is near', () => {
+  const near = swapped(WHOLE, 0.5, 0.5);
+  expect(near.zoom).toBeGreaterThan(2);
+  expect(swapped(near, 0.2, 0.9)).toEqual(WHOLE);
+  expect(keyed(WHOLE, 'ArrowLeft')).toBeNull();
+  expect(keyed(near, 'ArrowLeft')!.x).toBeLessThan(near.x);
+  expect(keyed(near, 'ArrowDown')!.y).toBeGreaterThan(near.y);
+  expect(keyed(near, '0')).toEqual(WHOLE);
+  expect(keyed(near, '+')!.zoom).toBeGreaterThan(near.zoom);
+  expect(keyed(near, 'x')).toBeNull();
+  expect(dragged(near, 0.2, 0).x).toBeCloseTo(near.x - 0.2 / near.zoom, 6);
 });

@@ -82,3 +82,27 @@ test('a point keeps its size on the screen and its place in the picture, however
   expect(Math.abs(after.width - before.width)).toBeLessThan(3);
   expect(after.x + after.width / 2).toBeCloseTo(before.x + before.width / 2, -1);
 });
+
+test('by keys one is at the bench in two steps, and the tools are one stop, gone through by arrows', async ({ page }) => {
+  const { ids } = await demo(page);
+  await open(page, `${origin()}/studies/${ids.study}/marks`);
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'To the bench' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Tab');
+  const squint = page.getByRole('button', { name: /^Squint/ });
+  await expect(squint).toBeFocused();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('button', { name: /^Values/ })).toBeFocused();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('button', { name: /all keys/ })).toBeFocused();
+  const bench = (await page.locator('.bench-frame').boundingBox())!;
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('see with half-closed eyes')).toBeVisible();
+  expect(await page.locator('.bench-frame').boundingBox()).toEqual(bench);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('group', { name: /Evening ferry/ })).toBeFocused();
+});

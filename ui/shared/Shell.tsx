@@ -38,6 +38,12 @@ export function Shell({ section, teacher, bar, more, children }: Props) {
     <div
       className={bar ? 'relative flex h-dvh flex-col overflow-hidden print:h-auto print:overflow-visible' : 'flex min-h-screen flex-col'}
     >
+      <a
+        href={bar ? '#bench' : '#main'}
+        className="no-print sr-only z-40 bg-base-100 p-2 underline focus:not-sr-only focus:absolute focus:start-2 focus:top-1"
+      >
+        {say(bar ? 'app.skipToBench' : 'app.skip')}
+      </a>
       <header
         className={`no-print flex flex-none items-center gap-x-4 border-b border-base-300 px-4 ${bar ? 'h-11' : 'flex-wrap gap-y-1 py-2'}`}
       >
@@ -63,7 +69,9 @@ export function Shell({ section, teacher, bar, more, children }: Props) {
           </div>
         </details>
       </header>
-      <main className="flex min-h-0 flex-1 flex-col">{children}</main>
+      <main id="main" tabIndex={-1} className="flex min-h-0 flex-1 flex-col outline-none">
+        {children}
+      </main>
     </div>
   );
 }

@@ -3,6 +3,8 @@ export const app = {
   name: 'Old Hand',
   tagline: 'Die Handschrift eines Meisters messend studieren',
   sections: 'Bereiche',
+  skip: 'Zum Hauptteil',
+  skipToBench: 'Zur Werkbank',
   nav: { studies: 'Studien', classes: 'Klassen', cupboard: 'Schrank', settings: 'Einstellungen', signOut: 'Abmelden' },
   you: 'Sie selbst',
 } as const;

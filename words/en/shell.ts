@@ -3,6 +3,8 @@ export const app = {
   name: 'Old Hand',
   tagline: 'The measured study of a master’s style',
   sections: 'Sections',
+  skip: 'To the main part',
+  skipToBench: 'To the bench',
   nav: { studies: 'Studies', classes: 'Classes', cupboard: 'Cupboard', settings: 'Settings', signOut: 'Sign out' },
   you: 'You',
 } as const;

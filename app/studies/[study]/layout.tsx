@@ -35,7 +35,9 @@ export default async function StudyLayout({ children, params }: { children: Reac
       }
     >
       <Rail studyId={id} done={rail} />
-      <div className="flex min-h-0 flex-1 flex-col overflow-y-auto print:overflow-visible">{children}</div>
+      <div id="bench" tabIndex={-1} className="flex min-h-0 flex-1 flex-col overflow-y-auto outline-none print:overflow-visible">
+        {children}
+      </div>
     </Shell>
   );
 }

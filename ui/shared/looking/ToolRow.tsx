@@ -1,6 +1,7 @@
 'use client';
 import { Eye, FlipHorizontal2, FlipVertical2, Grid3x3, Layers2, Search, SquareSplitHorizontal } from 'lucide-react';
 import { Message, message, typed } from '@/core/message';
+import { KeyboardEvent, useState } from 'react';
 import { Looking, TOOLS, ToolName } from './tools';
 import { useSay } from '../../words/Words';
 
@@ -32,15 +33,35 @@ export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
     label: message(`bench.${t.name}.label`),
     hint: message(`bench.${t.name}.hint`),
   }));
+  // One stop for the tab key; arrows go from tool to tool.
+  const [stop, setStop] = useState(0);
+  const step = (e: KeyboardEvent<HTMLDivElement>) => {
+    const buttons = [...e.currentTarget.querySelectorAll('button')];
+    const at = buttons.indexOf(e.target as HTMLButtonElement);
+    const forward = getComputedStyle(e.currentTarget).direction === 'rtl' ? 'ArrowLeft' : 'ArrowRight';
+    const back = forward === 'ArrowLeft' ? 'ArrowRight' : 'ArrowLeft';
+    const to = { [forward]: at + 1, [back]: at - 1, Home: 0, End: buttons.length - 1 }[e.key];
+    if (at < 0 || to === undefined) return;
+    e.preventDefault();
+    const next = (to + buttons.length) % buttons.length;
+    setStop(next);
+    buttons[next].focus();
+  };
   return (
     <div className="relative min-w-0">
-      <div className="flex items-center gap-1 max-lg:overflow-x-auto lg:flex-wrap" role="toolbar" aria-label={say('bench.tools')}>
-        {shown.map(({ name, key, label, hint }) => {
+      <div
+        className="flex items-center gap-1 max-lg:overflow-x-auto lg:flex-wrap"
+        role="toolbar"
+        aria-label={say('bench.tools')}
+        onKeyDown={step}
+      >
+        {shown.map(({ name, key, label, hint }, i) => {
           const Icon = ICONS[name];
           return (
             <button
               key={name}
               type="button"
+              tabIndex={i === stop ? 0 : -1}
               aria-pressed={on[name]}
               title={say('bench.tool', { hint, key: typed(key) })}
               onClick={() => toggle(name)}
@@ -54,6 +75,7 @@ export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
         })}
         <button
           type="button"
+          tabIndex={stop === shown.length ? 0 : -1}
           aria-expanded={help}
           className="flex-none rounded px-2 py-1 text-sm hover:bg-base-300 pointer-coarse:hidden"
           onClick={() => setHelp(!help)}

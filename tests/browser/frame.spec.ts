@@ -86,6 +86,7 @@ test('a point keeps its size on the screen and its place in the picture, however
 test('by keys one is at the bench in two steps, and the tools are one stop, gone through by arrows', async ({ page }) => {
   const { ids } = await demo(page);
   await open(page, `${origin()}/studies/${ids.study}/marks`);
+  await expect(page.getByText(/of the window/)).toBeVisible();
   await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'To the bench' })).toBeFocused();
   await page.keyboard.press('Enter');

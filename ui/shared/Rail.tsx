@@ -17,7 +17,8 @@ export function Rail({ studyId, done }: { studyId: string; done: Record<StepName
   const rail = useRef<HTMLElement>(null);
   // On a narrow screen the step one is at stands in sight.
   useEffect(() => {
-    void rail.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+    const [line, here] = [rail.current, rail.current?.querySelector<HTMLElement>('[aria-current]')];
+    if (line && here) line.scrollLeft = here.offsetLeft - line.offsetLeft - (line.clientWidth - here.offsetWidth) / 2;
   }, [path]);
   return (
     <nav

@@ -45,7 +45,7 @@ export function Shell({ section, teacher, bar, more, children }: Props) {
         {say(bar ? 'app.skipToBench' : 'app.skip')}
       </a>
       <header
-        className={`no-print flex flex-none items-center gap-x-4 border-b border-base-300 px-4 ${bar ? 'h-11' : 'flex-wrap gap-y-1 py-2'}`}
+        className={`no-print flex flex-none items-center gap-x-4 border-b border-base-300 px-4 max-sm:gap-x-2 max-sm:px-3 ${bar ? 'h-11' : 'flex-wrap gap-y-1 py-2'}`}
       >
         <Link href="/studies" className="flex-none font-title text-xl font-semibold max-sm:text-base">
           {say('app.name')}
@@ -55,7 +55,7 @@ export function Shell({ section, teacher, bar, more, children }: Props) {
         </nav>
         {bar}
         <details className="dropdown dropdown-end ms-auto flex-none text-sm">
-          <summary className="btn btn-ghost btn-sm max-w-40 font-normal">
+          <summary className="btn btn-ghost btn-sm max-w-40 font-normal max-sm:max-w-28 max-sm:px-1">
             <span className="truncate">{say.typed(teacher)}</span> <span aria-hidden>▾</span>
           </summary>
           <div className="dropdown-content z-30 grid min-w-44 gap-2 border border-base-300 bg-base-100 p-3 text-base">

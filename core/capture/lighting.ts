@@ -1,5 +1,5 @@
 /** Knows how evenly a photographed sheet was lit: a second-order surface through the brightness of its bare ground. */
-import { fitSurface, surfaceAt, surfaceTerms } from '../raster/secondOrder';
+import { fitSurface, shownAllOver, surfaceAt, surfaceTerms } from '../raster/secondOrder';
 
 export interface LightSurface {
   /** Relative brightness at (u, v), 0–1 across and down the sheet; also usable a little outside. */
@@ -75,9 +75,7 @@ function groundBlocks(blocks: readonly Block[]): Block[] {
       best = same;
     }
   }
-  const quarters = new Set(best.map((b) => (b.u < 0.5 ? 0 : 1) + (b.v < 0.5 ? 0 : 2)));
-  const spread = (key: 'u' | 'v') => Math.max(...best.map((b) => b[key])) - Math.min(...best.map((b) => b[key]));
-  return best.length >= 0.2 * blocks.length && quarters.size === 4 && spread('u') > 0.7 && spread('v') > 0.7 ? best : [];
+  return best.length >= 0.2 * blocks.length && shownAllOver(best) ? best : [];
 }
 
 /**

@@ -3,7 +3,7 @@
  * what is seen of it, and the picture with that change taken out, so that bare is bare everywhere.
  */
 import { Rect, RgbImage } from '../raster/image';
-import { fitSurface, surfaceAt, SurfacePoint, surfaceTerms } from '../raster/secondOrder';
+import { fitSurface, shownAllOver, surfaceAt, SurfacePoint, surfaceTerms } from '../raster/secondOrder';
 import { median } from '../raster/statistics';
 import { ONE_SHEET } from './ground';
 import { labFromLinear, linearFromLab } from './lab';
@@ -26,8 +26,8 @@ const CELLS = 12;
 const STEP = 3;
 /** Cells in which fewer samples are of the sheet say nothing of it. */
 const LEAST_SAMPLES = 0.06;
-/** The sheet is seen in so many cells, in all quarters, over so much of both sides; else its change cannot be told from paint. */
-const [LEAST_CELLS, LEAST_REACH] = [16, 0.7];
+/** The sheet is seen in so many cells, all over; else its change cannot be told from paint. */
+const LEAST_CELLS = 16;
 /** A smaller change (Lab units) is none: blur, noise and saving do as much. */
 const LEAST_CHANGE = 3;
 /** A cell that lies so far (natural logarithm of the light) off the surface is of something else. */
@@ -66,17 +66,13 @@ function cellsOf(form: RgbImage, { entries, labels }: Palette, ground: number): 
   return out;
 }
 
-function spread(cells: readonly Cell[]): boolean {
-  const reach = (key: 'u' | 'v') => Math.max(...cells.map((c) => c[key])) - Math.min(...cells.map((c) => c[key]));
-  const quarters = new Set(cells.map((c) => (c.u < 0.5 ? 0 : 1) + (c.v < 0.5 ? 0 : 2)));
-  return cells.length >= LEAST_CELLS && quarters.size === 4 && reach('u') > LEAST_REACH && reach('v') > LEAST_REACH;
-}
+const shown = (cells: readonly Cell[]): boolean => cells.length >= LEAST_CELLS && shownAllOver(cells);
 
 /** How the ground's tone changes over a form-size picture; null where it does not, or where too little of it is seen. */
 export function sheetToneOf(form: RgbImage, palette: Palette): SheetTone | null {
   if (palette.ground === null) return null;
   const cells = cellsOf(form, palette, palette.ground);
-  if (!spread(cells)) return null;
+  if (!shown(cells)) return null;
   const weights = cells.map(() => 1);
   let surface: number[][] = [];
   const off = (cell: Cell) => Math.max(...surface.map((f, c) => Math.abs(cell.y[c] - surfaceAt(f, cell.t))));
@@ -87,7 +83,7 @@ export function sheetToneOf(form: RgbImage, palette: Palette): SheetTone | null 
     cells.forEach((cell, k) => (weights[k] = Math.exp(-((off(cell) / OFF) ** 2)) + 1e-4));
   }
   const held = cells.filter((c) => off(c) < OFF);
-  if (held.length < (1 - MOST_OFF) * cells.length || !spread(held)) return null;
+  if (held.length < (1 - MOST_OFF) * cells.length || !shown(held)) return null;
   const told = held.map(({ t }) => surface.map((f) => surfaceAt(f, t)) as Triple);
   const labs = told.map((y) => labFromLinear(Math.exp(y[0]), Math.exp(y[1]), Math.exp(y[2])));
   let range = 0;

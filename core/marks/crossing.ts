@@ -29,6 +29,13 @@ export function addCourses(density: Float64Array, strokes: readonly Stroke[], in
     }
 }
 
+/** The density of all courses of some strokes. */
+export function coursesOf(strokes: readonly Stroke[]): Float64Array {
+  const density = new Float64Array(180);
+  addCourses(density, strokes, () => true);
+  return density;
+}
+
 function softened(density: Float64Array): Float64Array {
   const out = new Float64Array(180);
   for (let k = -4 * SOFT; k <= 4 * SOFT; k++) {

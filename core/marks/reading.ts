@@ -20,7 +20,7 @@ import {
   STROKES,
   weighKinds,
 } from './kinds';
-import { addCourses, crossingAmong } from './crossing';
+import { addCourses, coursesOf, crossingAmong } from './crossing';
 import { BARE } from './ink';
 import { readWidths, WidthReading } from './lineWidth';
 import { axialMean, Direction, principalDirections } from './orientation';
@@ -97,14 +97,12 @@ export function readPatch(image: RgbImage, ground: readonly number[] | null, sca
   const strokes = isLikely(belief, ONE_WAY) ? work.follow() : work.strokes;
   const stroked = lined ? lengthReading(strokes, width, scale) : { strokeLength: null, straightness: null };
   putAway();
-  const courses = new Float64Array(180);
-  addCourses(courses, work.strokes, () => true);
   const directions = lined ? e.directions : e.directions.filter(() => e.coherence > 0.15 && !isLikely(belief, EVEN));
   return {
     ...decideKind(belief),
     directions,
     coherence: clamp(e.coherence, 0, 1),
-    crossing: (isLikely(belief, CROSSED) ? crossingAmong(courses) : null) ?? crossingOf(directions),
+    crossing: (isLikely(belief, CROSSED) ? crossingAmong(coursesOf(work.strokes)) : null) ?? crossingOf(directions),
     spacing: spacing && { ...size(spacing.px, scale), variation: spacing.variation },
     lineWidth: lined && width ? { ...size(width.px, scale), thin: width.thin * scale.factor, thick: width.thick * scale.factor } : null,
     ...stroked,

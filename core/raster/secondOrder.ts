@@ -28,3 +28,12 @@ export function fitSurface(points: readonly SurfacePoint[]): number[] | null {
 }
 
 export const surfaceAt = (fit: readonly number[], t: readonly number[]): number => t.reduce((s, v, k) => s + v * fit[k], 0);
+
+const LEAST_REACH = 0.7;
+
+/** Whether points (0–1 across and down) show a sheet all over: in its four quarters, and over most of both sides. */
+export function shownAllOver(points: readonly { u: number; v: number }[]): boolean {
+  const quarters = new Set(points.map((p) => (p.u < 0.5 ? 0 : 1) + (p.v < 0.5 ? 0 : 2)));
+  const reach = (key: 'u' | 'v') => Math.max(...points.map((p) => p[key])) - Math.min(...points.map((p) => p[key]));
+  return quarters.size === 4 && reach('u') > LEAST_REACH && reach('v') > LEAST_REACH;
+}

@@ -1,7 +1,7 @@
 /** Knows where to cut a tone scale: Otsu for one cut, its multi-level form for several, Sauvola where light varies. */
 import { CoreError } from '../errors';
-import { Mask, Plane } from './image';
-import { sauvolaMask } from './kernels/kernels';
+
+export { sauvolaMask as sauvola } from './kernels/kernels';
 
 /** Counts of values in `bins` equal bins between low and high; values outside fall into the end bins. */
 export function histogram(data: ArrayLike<number>, low: number, high: number, bins: number): Float64Array {
@@ -48,12 +48,4 @@ export function multiOtsu(counts: ArrayLike<number>, classes: number): number[] 
   const out: number[] = [];
   for (let k = classes - 2, to = n; k >= 0; k--) out.unshift((to = cuts[k][to]));
   return out;
-}
-
-/**
- * Marks of a plane that is high on them (0–100) by Sauvola and Pietikäinen (2000): of its opposite, t = m (1 + k (s / R − 1)) over a square
- * of (2·radius+1) px, R = half the scale. `floor` is a contrast below which nothing is a mark.
- */
-export function sauvola(marks: Plane, radius: number, k = 0.2, floor = 4): Mask {
-  return sauvolaMask(marks, radius, k, floor);
 }

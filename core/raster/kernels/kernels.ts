@@ -178,7 +178,7 @@ export function areaMeans(image: RgbImage, xs: readonly Span[], ys: readonly Spa
 }
 
 /**
- * Marks of a plane that is high on them (0–100) by Sauvola's threshold: t = m (1 + k (s / 50 − 1)) of its opposite, over a square of
+ * Marks of a plane that is high on them (0–100) after Sauvola and Pietikäinen (2000): t = m (1 + k (s / 50 − 1)) of its opposite, over a square of
  * (2r+1) px; nothing whose contrast is under `floor`.
  */
 export function sauvolaMask(source: Plane, radius: number, k: number, floor: number): Mask {

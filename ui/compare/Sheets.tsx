@@ -34,8 +34,6 @@ interface Props {
   onViews: (views: [Nearness, Nearness]) => void;
 }
 
-const NEAR = 1.3;
-
 /** Source and piece: side by side at true relative size when both widths are known, one over the other, or in turn. */
 export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: Props) {
   const say = useSay();
@@ -63,7 +61,7 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
         height={source.pictureHeight}
         alt={say.typed(source.title)}
         on={on}
-        framed={{ fine: views[0].zoom > NEAR }}
+        framed={views[0].zoom}
       />
     ) : (
       <PictureView
@@ -72,7 +70,7 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
         height={1000}
         alt={say('compare.studentPiece')}
         on={on}
-        framed={{ fine: views[1].zoom > NEAR }}
+        framed={views[1].zoom}
       />
     );
   if (way === 'beside') {

@@ -25,9 +25,8 @@ interface Props {
   lensAlways?: boolean;
   /** A click places something: then two of them do not bring the picture nearer. */
   placing?: boolean;
-  /** In a frame that is drawn nearer itself: as wide as that, at the finest where wanted. */
-  framed?: { fine: boolean };
-  className?: string;
+  /** How near a frame of its own is drawn that it fills. */
+  framed?: number;
 }
 
 const LENS = 3;
@@ -57,7 +56,6 @@ function View({
   lensAlways,
   placing,
   framed,
-  className,
 }: Props) {
   const say = useSay();
   const frame = useRef<HTMLDivElement>(null);
@@ -135,7 +133,7 @@ function View({
       onPointerLeave={() => setAt(null)}
     >
       <img
-        src={framed?.fine || seen.zoom > FINE ? wholePicture(pictureId) : screenPicture(pictureId)}
+        src={(framed ?? seen.zoom) > FINE ? wholePicture(pictureId) : screenPicture(pictureId)}
         alt={alt}
         draggable={false}
         className="absolute inset-0 h-full w-full"
@@ -194,14 +192,9 @@ function View({
       )}
     </div>
   );
-  if (framed)
-    return (
-      <div ref={place} className={className}>
-        {picture}
-      </div>
-    );
+  if (framed) return <div ref={place}>{picture}</div>;
   return (
-    <div ref={place} className={`relative min-h-0 min-w-0 flex-1 ${className ?? ''}`}>
+    <div ref={place} className="relative min-h-0 min-w-0 flex-1">
       <ZoomBox
         view={seen}
         onView={look}

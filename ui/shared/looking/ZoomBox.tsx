@@ -30,22 +30,21 @@ export function ZoomBox({ view, onView, label, room = [1, 1], dragTaken, clicksT
     const [u, v] = [(x - box.left) / box.width, (y - box.top) / box.height];
     return [mirror ? 1 - u : u, flip ? 1 - v : v];
   };
-  const move = (dx: number, dy: number) => {
+  /** A view dragged by px of the screen. */
+  const moved = (from: Nearness, dx: number, dy: number) => {
     const { clientWidth: w, clientHeight: h } = frame.current!;
-    onView(dragged(view, ((mirror ? -1 : 1) * dx) / w, ((flip ? -1 : 1) * dy) / h, room));
+    return dragged(from, ((mirror ? -1 : 1) * dx) / w, ((flip ? -1 : 1) * dy) / h, room);
   };
   useGesture(
     {
       onDrag: ({ delta: [dx, dy], buttons, touches, pinching }) => {
         if (pinching || view.zoom <= 1 || (dragTaken && !space.current && buttons !== 4 && touches < 2)) return;
-        move(dx, dy);
+        onView(moved(view, dx, dy));
       },
       onPinch: ({ delta: [grown], offset: [scale], origin: [x, y], first, memo }) => {
         const before = first ? { scale: scale - grown, x, y } : (memo as { scale: number; x: number; y: number });
         const [u, v] = at(x, y);
-        const nearer = zoomedAt(view, scale / before.scale, u, v, room);
-        const { clientWidth: w, clientHeight: h } = frame.current!;
-        onView(dragged(nearer, ((mirror ? -1 : 1) * (x - before.x)) / w, ((flip ? -1 : 1) * (y - before.y)) / h, room));
+        onView(moved(zoomedAt(view, scale / before.scale, u, v, room), x - before.x, y - before.y));
         return { scale, x, y };
       },
       onWheel: ({ event, delta: [, dy] }) => {

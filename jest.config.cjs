@@ -3,7 +3,7 @@ const common = {
   testEnvironment: 'node',
   transform: { '^.+\\.(t|j|mj)sx?$': '<rootDir>/tests/support/transform.cjs' },
   transformIgnorePatterns: [
-    '/node_modules/(?!(culori|colorjs\\.io|spectral\\.js|use-intl|intl-messageformat|icu-minify|@formatjs|@schummar|nspell|dictionary-[a-z-]+)/)',
+    '/node_modules/(?!(culori|d3-array|d3-contour|internmap|colorjs\\.io|spectral\\.js|use-intl|intl-messageformat|icu-minify|@formatjs|@schummar|nspell|dictionary-[a-z-]+)/)',
     '/tests/support/.*\\.mjs$',
     '<rootDir>/launcher/',
   ],

@@ -2,7 +2,8 @@
 import { typed } from '../core/message';
 import { cropImage, Rect } from '../core/raster/image';
 import { Measured, withoutMarks } from '../core/style/compare';
-import { measurePicture, ProfileOptions, resolutionOf } from '../core/style/profile';
+import { resolutionOf } from '../core/style/prepare';
+import { measurePicture, ProfileOptions } from '../core/style/profile';
 import { OneScale, ownRung, Resolution, Rung } from '../core/style/scale';
 import { Say } from '../words/say';
 import { landmarksFor, ReadText } from './measure';

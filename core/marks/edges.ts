@@ -13,6 +13,7 @@ export interface EdgeShares {
 }
 
 type EdgeHandling = keyof EdgeShares;
+export const EDGE_HANDLINGS = ['outlined', 'sharp', 'soft', 'lost'] as const satisfies readonly EdgeHandling[];
 
 export interface BoundaryPoint {
   /** Form-size pixels. */

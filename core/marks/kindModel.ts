@@ -16,7 +16,7 @@ export interface KindModel extends KindCoefficients {
 }
 
 export const KIND_MODEL: KindModel = {
-  code: '5ccc1e8ee21638c7',
+  code: '1e0a941ed33eee35',
   clues: [
     'coverage',
     'lines',

@@ -9,6 +9,8 @@ export interface WidthReading {
   px: number;
   thin: number;
   thick: number;
+  /** Widths at single places, ascending. */
+  each: number[];
 }
 
 const STEP = 0.5;
@@ -71,5 +73,5 @@ export function readWidths(marks: Plane, skeleton: Skeleton, inside: Plane, fiel
   }
   if (widths.length < 15) return null;
   widths.sort((a, b) => a - b);
-  return { px: sortedQuantile(widths, 0.5), thin: sortedQuantile(widths, 0.1), thick: sortedQuantile(widths, 0.9) };
+  return { px: sortedQuantile(widths, 0.5), thin: sortedQuantile(widths, 0.1), thick: sortedQuantile(widths, 0.9), each: widths };
 }

@@ -1,32 +1,21 @@
 /** Knows how to read mark-making: of one patch, and of a whole picture's worked part from windows spread over it. */
-import { evened, SheetTone } from '../colour/sheetTone';
-import { cropImage, Mask, mask, Point, Rect, RgbImage } from '../raster/image';
+import { SheetTone } from '../colour/sheetTone';
+import { Mask, mask, Point, Rect, RgbImage } from '../raster/image';
 import { putAway } from '../raster/kernels/closeUp';
 import { axialDifference, clamp, median, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
-import { crossingOf, Evidence, gatherEvidence } from './evidence';
-import {
-  Belief,
-  CROSSED,
-  decideKind,
-  DRAWN,
-  EVEN,
-  HATCHED,
-  isLikely,
-  likeliest,
-  MARK_KINDS,
-  MarkKind,
-  ONE_WAY,
-  SINGLE,
-  STROKES,
-  weighKinds,
-} from './kinds';
+import { crossingOf, gatherEvidence } from './evidence';
+import { CROSSED, decideKind, DRAWN, EVEN, HATCHED, isLikely, MARK_KINDS, MarkKind, ONE_WAY, STROKES, weighKinds } from './kinds';
 import { addCourses, coursesOf, crossingAmong } from './crossing';
+import { distributionsOf, MarkDistributions } from './distributions';
 import { BARE } from './ink';
 import { readWidths, WidthReading } from './lineWidth';
 import { axialMean, Direction, principalDirections } from './orientation';
+import { Across, wayAcross } from './spacing';
 import { censoredQuantile, Stroke } from './strokes';
 import { SURFACE_BANDS, SurfaceBand, SurfaceEnergy, surfaceOf } from './surface';
 import { textureOf, TextureSums, textureSums } from './texture';
+import { chooseWindows, TileAt, tileFinder, TileReading, tilesOf, wholeOf, widened, workWindow } from './tiles';
+import { packStrokes, Traced } from './traced';
 import { Workup, workUp } from './workup';
 
 interface Size {
@@ -67,14 +56,19 @@ function size(px: number, scale: MarkScale): Size {
   };
 }
 
-function lengthReading(
-  strokes: readonly Stroke[],
-  width: WidthReading | null,
-  scale: MarkScale,
-): Pick<Reading, 'strokeLength' | 'straightness'> {
+/** Strokes of which it can be told how long they are, at their full length. */
+function longEnough(strokes: readonly Stroke[], width: Pick<WidthReading, 'px'> | null): Stroke[] {
   // Thinning eats about half a width at each end.
   const ends = width ? width.px : 2;
-  const long = strokes.filter((s) => s.length >= Math.max(8, 2.5 * ends)).map((s) => ({ ...s, length: s.length + ends }));
+  return strokes.filter((s) => s.length >= Math.max(8, 2.5 * ends)).map((s) => ({ ...s, length: s.length + ends }));
+}
+
+function lengthReading(
+  strokes: readonly Stroke[],
+  width: Pick<WidthReading, 'px'> | null,
+  scale: MarkScale,
+): Pick<Reading, 'strokeLength' | 'straightness'> {
+  const long = longEnough(strokes, width);
   const free = long.filter((s) => !s.cut);
   if (free.length < 5) return { strokeLength: null, straightness: long.length >= 5 ? median(long.map((s) => s.straightness)) : null };
   const [short, middle, most] = [0.1, 0.5, 0.9].map((q) => censoredQuantile(long, q));
@@ -84,10 +78,37 @@ function lengthReading(
   };
 }
 
-const wholeOf = ({ width, height }: Workup): Rect => [0, 0, width, height];
+/** A patch's reading, and what it was read from. */
+export interface ShownReading {
+  reading: Reading;
+  distributions: MarkDistributions;
+  /** Strokes traced, px of the picture from the patch's corner. */
+  strokes: Traced;
+}
 
 /** Mark reading of one patch, already cut out; at least 16 px each way, else the sizes are null. */
-export function readPatch(image: RgbImage, ground: readonly number[] | null, scale: MarkScale): Reading {
+export const readPatch = (image: RgbImage, ground: readonly number[] | null, scale: MarkScale): Reading =>
+  patchOf(image, ground, scale).reading;
+
+/** The same with what it was read from. */
+export function showPatch(image: RgbImage, ground: readonly number[] | null, scale: MarkScale): ShownReading {
+  const { reading, work, evidence, strokes, width } = patchOf(image, ground, scale);
+  const angle = reading.spacing && evidence.directions[0]?.angle;
+  const gathered = {
+    density: reading.directions.length ? evidence.density : new Float64Array(180),
+    strokes: reading.strokeLength || reading.straightness !== null ? longEnough(strokes, width) : [],
+    widths: reading.lineWidth && width ? width.each : [],
+    gaps: reading.spacing ? evidence.spacing!.gaps : [],
+    across: typeof angle === 'number' ? wayAcross(work.depart, wholeOf(work), angle) : null,
+  };
+  return {
+    reading,
+    distributions: distributionsOf(gathered, scale.factor),
+    strokes: packStrokes(reading.lineWidth || reading.strokeLength ? strokes : [], [0, 0], scale.factor),
+  };
+}
+
+function patchOf(image: RgbImage, ground: readonly number[] | null, scale: MarkScale) {
   const work = workUp(image, ground);
   const [e] = gatherEvidence(work, [wholeOf(work)]);
   const belief = weighKinds(e);
@@ -98,7 +119,7 @@ export function readPatch(image: RgbImage, ground: readonly number[] | null, sca
   const stroked = lined ? lengthReading(strokes, width, scale) : { strokeLength: null, straightness: null };
   putAway();
   const directions = lined ? e.directions : e.directions.filter(() => e.coherence > 0.15 && !isLikely(belief, EVEN));
-  return {
+  const reading: Reading = {
     ...decideKind(belief),
     directions,
     coherence: clamp(e.coherence, 0, 1),
@@ -108,49 +129,10 @@ export function readPatch(image: RgbImage, ground: readonly number[] | null, sca
     ...stroked,
     coverage: clamp(e.coverage, 0, 1),
   };
+  return { reading, work, evidence: e, strokes, width };
 }
 
-const WINDOW = 384;
-const TILE = 128;
-const MOST_WINDOWS = 18;
 const ENOUGH_STROKES = 500;
-
-/** Windows that cover the picture, or an even choice of them where it is large. */
-function chooseWindows(width: number, height: number): Rect[] {
-  const nx = Math.max(1, Math.ceil(width / WINDOW));
-  const ny = Math.max(1, Math.ceil(height / WINDOW));
-  const w = Math.min(width, WINDOW);
-  const h = Math.min(height, WINDOW);
-  const all: Rect[] = [];
-  for (let j = 0; j < ny; j++)
-    for (let i = 0; i < nx; i++)
-      all.push([nx > 1 ? Math.round((i * (width - w)) / (nx - 1)) : 0, ny > 1 ? Math.round((j * (height - h)) / (ny - 1)) : 0, w, h]);
-  if (all.length <= MOST_WINDOWS) return all;
-  // Golden-ratio steps through the list spread the choice over rows and columns alike.
-  const step = Math.max(1, Math.round(all.length * 0.381966));
-  const gcd = (a: number, b: number): number => (b ? gcd(b, a % b) : a);
-  let stride = step;
-  while (gcd(stride, all.length) !== 1) stride++;
-  return Array.from({ length: MOST_WINDOWS }, (_, k) => all[(k * stride) % all.length]);
-}
-
-interface TileReading {
-  kind: MarkKind | null;
-  confidence: number;
-  belief: Belief;
-  evidence: Evidence;
-  /** Likelier in strokes than not; and those side by side, to be followed, crossing, or single. */
-  stroked: boolean;
-  hatched: boolean;
-  oneWay: boolean;
-  crossed: boolean;
-  single: boolean;
-  /** How much is done there: share under lines and fine texture. */
-  detail: number;
-  /** Worked area, px²: the whole tile unless it is bare. */
-  area: number;
-  centre: [number, number];
-}
 
 export interface OverallMarks {
   reading: Reading;
@@ -170,60 +152,11 @@ export interface OverallMarks {
   surface: { mean: Record<SurfaceBand, number>; spread: Record<SurfaceBand, number> } | null;
   /** How the worked part looks close to, by flat names, with the error its windows show. */
   texture: ReturnType<typeof textureOf>;
+  /** How the single strokes are spread. */
+  distributions: MarkDistributions;
   /** Least and most worked tile, as shares of the fine detail. */
   finish: number | null;
 }
-
-/** A tile of which more than this is left out is not read. */
-const MOST_LEFT_OUT = 0.2;
-
-function shareIn({ width, data }: Mask, [x0, y0, w, h]: Rect): number {
-  let n = 0;
-  for (let y = y0; y < y0 + h; y++) for (let i = y * width + x0, end = i + w; i < end; i++) n += data[i];
-  return n / (w * h);
-}
-
-/** What a tile's belief says of it. */
-function told(
-  belief: Belief,
-): Pick<TileReading, 'kind' | 'confidence' | 'belief' | 'stroked' | 'hatched' | 'oneWay' | 'crossed' | 'single'> {
-  return {
-    ...decideKind(belief),
-    belief,
-    stroked: isLikely(belief, STROKES),
-    hatched: isLikely(belief, HATCHED),
-    oneWay: isLikely(belief, ONE_WAY),
-    crossed: isLikely(belief, CROSSED),
-    single: isLikely(belief, SINGLE),
-  };
-}
-
-function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number, leftOut: Mask | null): TileReading[] {
-  const nx = Math.max(1, Math.floor(work.width / TILE));
-  const ny = Math.max(1, Math.floor(work.height / TILE));
-  const rects: Rect[] = [];
-  for (let j = 0; j < ny; j++)
-    for (let i = 0; i < nx; i++) {
-      const x = Math.floor((i * work.width) / nx);
-      const y = Math.floor((j * work.height) / ny);
-      const rect: Rect = [x, y, Math.floor(((i + 1) * work.width) / nx) - x, Math.floor(((j + 1) * work.height) / ny) - y];
-      if (!leftOut || shareIn(leftOut, [ox + x, oy + y, rect[2], rect[3]]) <= MOST_LEFT_OUT) rects.push(rect);
-    }
-  return gatherEvidence(work, rects).map((evidence, k): TileReading => {
-    const [x, y, w, h] = rects[k];
-    const belief = weighKinds(evidence);
-    return {
-      ...told(belief),
-      evidence,
-      detail: evidence.lineCoverage + evidence.grain / 20,
-      area: likeliest(belief) === 'blank' ? 0 : w * h,
-      centre: [(ox + x + w / 2) / width, (oy + y + h / 2) / height],
-    };
-  });
-}
-
-/** Strokes wider apart than this part of a tile are too few in it to be seen as hatching. */
-const WIDE = 0.2;
 
 /** Share of the worked area that must be hatched before the whole picture has a spacing, and be in strokes before they are told of. */
 const [LEAST_HATCHED, LEAST_STROKED] = [0.08, 0.15];
@@ -234,37 +167,8 @@ const LEAST_STROKES = 20;
 /** Fewer worked tiles than this say nothing of what shares the kinds have in a picture, and how its strokes run. */
 const LEAST_TILES = 8;
 
-/** Hatching too wide for a tile, where it looks like single lines, is read over the whole window. */
-function widened(work: Workup, tiles: TileReading[]): TileReading[] {
-  const lines = tiles.filter((t) => t.single).length;
-  if (lines < 0.4 * tiles.filter((t) => t.area).length || !lines) return tiles;
-  const [whole] = gatherEvidence(work, [wholeOf(work)]);
-  const belief = weighKinds(whole);
-  const wide = told(belief);
-  if (!wide.hatched || !whole.spacing || whole.spacing.px < WIDE * TILE) return tiles;
-  return tiles.map((t) => (t.single ? { ...t, ...wide, evidence: { ...t.evidence, spacing: whole.spacing } } : t));
-}
-
 /** How far a stroke of the hatching may lean from its tile's direction; outlines and crossing strokes lean farther. */
 const ASTRAY = 20;
-
-/** Which of a window's tiles a point of it lies in, or nearest to. */
-type TileAt = (at: Point) => TileReading;
-
-function tileFinder(tiles: readonly TileReading[], [ox, oy]: Rect, width: number, height: number): TileAt {
-  return ([x, y]) => {
-    const [u, v] = [(ox + x) / width, (oy + y) / height];
-    let near = tiles[0];
-    let least = Infinity;
-    for (const t of tiles) {
-      const [du, dv] = [t.centre[0] - u, t.centre[1] - v];
-      if (du * du + dv * dv >= least) continue;
-      least = du * du + dv * dv;
-      near = t;
-    }
-    return near;
-  };
-}
 
 /** Is this a stroke that can be followed: of a tile hatched in one direction, and running its way? */
 function followed({ points }: Stroke, tileAt: TileAt): boolean {
@@ -281,6 +185,9 @@ function rangeSpread(values: readonly number[]): number | null {
 }
 
 interface WindowReadings {
+  gaps: number[];
+  /** The way across the strokes that crossed most of them, px of the worked raster. */
+  across: Across | null;
   spacing: number[];
   variation: number[];
   width: WidthReading[];
@@ -316,6 +223,8 @@ export function readOverall(
   const surfaces: SurfaceEnergy[] = [];
   const textures: TextureSums[] = [];
   const windows: WindowReadings = {
+    gaps: [],
+    across: null,
     spacing: [],
     variation: [],
     width: [],
@@ -325,8 +234,7 @@ export function readOverall(
     courses: new Float64Array(180),
   };
   for (const rect of chooseWindows(image.width, image.height)) {
-    const cut = cropImage(image, rect);
-    const work = workUp(tone ? evened(cut, tone, rect, image.width, image.height) : cut, ground);
+    const work = workWindow(image, rect, ground, tone);
     const windowTiles = widened(work, tilesOf(work, rect, image.width, image.height, leftOut));
     if (!windowTiles.length) continue;
     tiles.push(...windowTiles);
@@ -348,9 +256,11 @@ export function readOverall(
     }
     for (const t of windowTiles)
       if (t.evidence.spacing && t.hatched) {
+        windows.gaps.push(...t.evidence.spacing.gaps);
         windows.spacing.push(t.evidence.spacing.px);
         windows.variation.push(t.evidence.spacing.variation);
       }
+    windows.across = clearer(windows.across, acrossIn(work, windowTiles, rect));
     const tileAt = tileFinder(windowTiles, rect, image.width, image.height);
     if (windowTiles.some((t) => t.crossed)) addCourses(windows.courses, work.strokes, (at) => tileAt(at).crossed);
     // Some hundreds of strokes say how long they are.
@@ -365,6 +275,19 @@ export function readOverall(
   putAway();
   return summarise(tiles, density.some((v) => v > 0) ? density : lineDensity, strokes, windows, surfaces, textures, scale);
 }
+
+/** The way across a window's strokes in the tile where most of them are counted. */
+function acrossIn({ depart }: Workup, tiles: readonly TileReading[], [ox, oy]: Rect): Across | null {
+  const counted = (t: TileReading) => (t.hatched && t.evidence.directions.length ? (t.evidence.spacing?.gaps.length ?? 0) : 0);
+  const most = tiles.reduce((best, t) => (counted(t) > counted(best) ? t : best), tiles[0]);
+  if (!counted(most)) return null;
+  const { rect, evidence } = most;
+  const across = wayAcross(depart, [rect[0] - ox, rect[1] - oy, rect[2], rect[3]], evidence.directions[0].angle);
+  const move = ([x, y]: Point): Point => [x + ox, y + oy];
+  return across && { ...across, from: move(across.from), to: move(across.to) };
+}
+
+const clearer = (a: Across | null, b: Across | null): Across | null => (a && b ? (b.crests.length > a.crests.length ? b : a) : (a ?? b));
 
 /** Tone (Lab units from the ground, softened by 8 px) over which a place between marks is worked too. */
 const WORKED_TONE = 4;
@@ -459,6 +382,16 @@ function summarise(
     },
     surface: surfaceReading(surfaces),
     texture: textureOf(textures),
+    distributions: distributionsOf(
+      {
+        density: directions.length ? density : new Float64Array(180),
+        strokes: followedStrokes.strokeLength ? longEnough(strokes, widthReading) : [],
+        widths: widthReading ? windows.width.flatMap((w) => w.each) : [],
+        gaps: spacing === null ? [] : windows.gaps,
+        across: spacing === null ? null : windows.across,
+      },
+      scale.factor,
+    ),
     finish: detail.length > 3 ? quantile(detail, 0.9) - quantile(detail, 0.1) : null,
   };
 }

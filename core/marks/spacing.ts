@@ -1,5 +1,5 @@
 /** Knows how far apart strokes of one direction lie: single crossings counted along the normal, after averaging along the strokes. */
-import { Plane, Rect } from '../raster/image';
+import { Plane, Point, Rect } from '../raster/image';
 import { turned } from '../raster/kernels/kernels';
 import { mean, median, quantile, standardDeviation } from '../raster/statistics';
 
@@ -8,8 +8,8 @@ export interface SpacingReading {
   px: number;
   /** Standard deviation ÷ mean of single gaps. */
   variation: number;
-  /** Gaps counted. */
-  count: number;
+  /** The single gaps counted, px. */
+  gaps: number[];
 }
 
 /** Averaging length along the strokes, px: long enough to melt a crossing set, short enough for slight arcs. */
@@ -69,15 +69,22 @@ function smooth(run: Float64Array): Float64Array {
   return out;
 }
 
-/** Unbroken runs of a profile at least 12 samples long. */
-function runsOf(profile: Float64Array): Float64Array[] {
-  const runs: Float64Array[] = [];
+/** An unbroken stretch of a profile across strokes, smoothed, one value a px. */
+interface Run {
+  values: Float64Array;
+  /** Where it begins in the turned plane: column of its averaging length, and row. */
+  at: readonly [u: number, v: number];
+}
+
+/** Unbroken runs of a profile at column u, at least 12 samples long. */
+function runsOf(profile: Float64Array, u: number): Run[] {
+  const runs: Run[] = [];
   let start = -1;
   for (let i = 0; i <= profile.length; i++) {
     const inside = i < profile.length && !Number.isNaN(profile[i]);
     if (inside && start < 0) start = i;
     if (!inside && start >= 0) {
-      if (i - start >= 12) runs.push(smooth(profile.subarray(start, i)));
+      if (i - start >= 12) runs.push({ values: smooth(profile.subarray(start, i)), at: [u, start] });
       start = -1;
     }
   }
@@ -88,9 +95,9 @@ function runsOf(profile: Float64Array): Float64Array[] {
 const UNRESOLVED = 0.15;
 
 /** Do the profiles repeat within fewer px than strokes can be counted at? Then what is counted is something coarser than the strokes. */
-function tooFine(runs: readonly Float64Array[]): boolean {
+function tooFine(runs: readonly Run[]): boolean {
   const r = new Float64Array(LEAST + 2);
-  for (const run of runs) {
+  for (const { values: run } of runs) {
     const high = new Float64Array(run.length - 8);
     for (let i = 0; i < high.length; i++) {
       let around = 0;
@@ -103,23 +110,36 @@ function tooFine(runs: readonly Float64Array[]): boolean {
   return false;
 }
 
+/** A profile across strokes with the places at which it crosses one. */
+interface Crossed extends Run {
+  /** Px from the beginning, sub-pixel. */
+  crests: number[];
+}
+
+/** Profiles across what runs along `angle` inside `rect`, with their crossings, and the turned plane's size; null where finer strokes repeat than can be counted. */
+function crossed(marks: Plane, rect: Rect, angle: number): { runs: Crossed[]; width: number; height: number } | null {
+  const rotated = turned(marks, rect, angle);
+  const runs: Run[] = [];
+  for (let u = 0; u + ALONG <= rotated.width; u += ALONG / 2) runs.push(...runsOf(profileAt(rotated, u), u));
+  if (!runs.length || tooFine(runs)) return null;
+  const swing = quantile(
+    runs.map((r) => quantile(r.values, 0.9) - quantile(r.values, 0.1)),
+    0.75,
+  );
+  const least = Math.max(2.5, 0.22 * swing);
+  return { runs: runs.map((r) => ({ ...r, crests: crests(r.values, least) })), width: rotated.width, height: rotated.height };
+}
+
 /**
  * Spacing of the strokes that run along `angle` (degrees as seen) inside `rect` of a plane where marks are high.
  * Null under 5 px, where finer strokes than that repeat, or with fewer than `needed` gaps. Gaps of about twice the usual one, where a stroke is missing, do not count.
  */
 export function readSpacing(marks: Plane, rect: Rect, angle: number, needed = 12): SpacingReading | null {
-  const rotated = turned(marks, rect, angle);
-  const runs: Float64Array[] = [];
-  for (let u = 0; u + ALONG <= rotated.width; u += ALONG / 2) runs.push(...runsOf(profileAt(rotated, u)));
-  if (!runs.length || tooFine(runs)) return null;
-  const swing = quantile(
-    runs.map((r) => quantile(r, 0.9) - quantile(r, 0.1)),
-    0.75,
-  );
+  const across = crossed(marks, rect, angle);
+  if (!across) return null;
   const gaps: number[] = [];
   let most = 0;
-  for (const run of runs) {
-    const places = crests(run, Math.max(2.5, 0.22 * swing));
+  for (const { crests: places } of across.runs) {
     most = Math.max(most, places.length);
     for (let i = 1; i < places.length; i++) gaps.push(places[i] - places[i - 1]);
   }
@@ -131,5 +151,34 @@ export function readSpacing(marks: Plane, rect: Rect, angle: number, needed = 12
     centre = mean(kept);
   }
   if (kept.length < needed || kept.length < 0.45 * gaps.length || centre < LEAST) return null;
-  return { px: centre, variation: standardDeviation(kept) / centre, count: kept.length };
+  return { px: centre, variation: standardDeviation(kept) / centre, gaps: kept };
+}
+
+/** One way across the strokes: how dark it is at every px of it, which strokes it crosses, and where it lies in the plane. */
+export interface Across {
+  values: number[];
+  /** Px from `from`, sub-pixel. */
+  crests: number[];
+  from: Point;
+  to: Point;
+}
+
+/** The way across strokes that run along `angle` that crosses most of them; null as for their spacing. */
+export function wayAcross(marks: Plane, rect: Rect, angle: number): Across | null {
+  const across = crossed(marks, rect, angle);
+  const best = across?.runs.reduce((most, r) => (r.crests.length > most.crests.length ? r : most));
+  if (!across || !best || best.crests.length < LEAST_STROKES) return null;
+  const t = (angle * Math.PI) / 180;
+  const [c, s] = [Math.cos(t), -Math.sin(t)];
+  // Rows of the turned plane run along the strokes, about the rectangle's middle.
+  const place = (v: number): Point => {
+    const [du, dv] = [best.at[0] + (ALONG - across.width) / 2, v - (across.height - 1) / 2];
+    return [rect[0] + (rect[2] - 1) / 2 + du * c - dv * s, rect[1] + (rect[3] - 1) / 2 + du * s + dv * c];
+  };
+  return {
+    values: Array.from(best.values),
+    crests: best.crests,
+    from: place(best.at[1]),
+    to: place(best.at[1] + best.values.length - 1),
+  };
 }

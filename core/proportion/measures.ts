@@ -1,7 +1,7 @@
 /** Knows the measures of each template: ratios, angles and offsets, with nature's proportion beside them. */
 import { Message, message } from '../message';
 import { Landmarks } from './align';
-import { Measure } from './template';
+import { Measure, MeasureLine } from './template';
 import { TemplateName, TEMPLATES } from './templates';
 
 export interface Proportion extends Pick<Measure, 'name' | 'unit' | 'canon'> {
@@ -19,6 +19,12 @@ export const measureName = (measure: string): Message => message(`features.propo
 /** A template's measure by its name; null where it has none so named. */
 export const measureOf = (template: TemplateName, name: string): Measure | null =>
   TEMPLATES[template].measures.find((m) => m.name === name) ?? null;
+
+/** Where on the picture a measure is read: its length, what it is held against, and helps to an axis; nothing where it cannot be read. */
+export const linesOf = (template: TemplateName, name: string, points: Landmarks): MeasureLine[] => {
+  const of = measureOf(template, name)?.of;
+  return of && of(points) !== null ? of.lines(points) : [];
+};
 
 /** Points of one subject on a picture. */
 export interface LandmarkSet {

@@ -2,53 +2,34 @@
 import { CoreError } from '../errors';
 import { typed } from '../message';
 import { ciede2000 } from '../colour/difference';
-import { labPlanes, LabPlanes } from '../colour/lab';
-import { evened, sheetToneOf } from '../colour/sheetTone';
-import { LEFT_OUT, Palette, PaletteEntry, readPalette } from '../colour/palette';
+import { LabPlanes } from '../colour/lab';
+import { Palette, PaletteEntry } from '../colour/palette';
 import { temperatureShares, TemperatureShares } from '../colour/temperature';
 import { focusOf, readValues, Values } from '../colour/values';
-import { Composition, readComposition, workedArea } from '../composition/composition';
+import { Composition, readComposition } from '../composition/composition';
+import type { MarkDistributions } from '../marks/distributions';
 import { EdgeShares, readEdges } from '../marks/edges';
-import { departure } from '../marks/ink';
 import { MARK_KINDS } from '../marks/kinds';
 import { Direction } from '../marks/orientation';
-import { MarkScale, OverallMarks, Reading, readOverall, readPatch } from '../marks/reading';
+import { MarkScale, OverallMarks, Reading, readOverall, ShownReading, showPatch } from '../marks/reading';
 import { colourSlack } from '../marks/slack';
 import { SURFACE_BANDS } from '../marks/surface';
 import { TEXTURE_NAMES } from '../marks/texture';
 import { LandmarkSet, Proportion, proportionsOf } from '../proportion/measures';
-import { frameOf } from '../capture/frame';
-import { cropImage, Mask, Point, Rect, rectInside, RgbImage } from '../raster/image';
-import { filled, keptOf, maskOf } from '../raster/leftOut';
-import { reduceToLongSide } from '../raster/resample';
-import { sharpnessOf } from '../raster/sharpness';
+import { cropImage, Point, Rect, rectInside, RgbImage } from '../raster/image';
+import { keptOf } from '../raster/leftOut';
 import { histogramQuantiles } from '../raster/statistics';
+import { histogram } from '../raster/threshold';
 import { Feature, FEATURES, featureSpec, FeatureSet } from './features';
 import { Layout, layoutOf } from './layout';
+import { markSheet, markSize, paintedPixels, prepare, Prepared, ReadAs } from './prepare';
 import { withProportions } from './proportionFeatures';
 import { readingSpread } from './readingError';
-import { atRung, Resolution, Rung } from './scale';
 
 /** Raised whenever the same picture would read, or be compared, differently. */
-export const PROFILE_VERSION = 9;
+export const PROFILE_VERSION = 10;
 
-const FORM_SIDE = 1024;
-const MARK_SIDE = 4096;
-const MARK_PX_PER_MM = 10;
-/** A picture proper of fewer px along a side holds nothing to measure. */
-const LEAST_FRAME = 16;
-
-export interface ProfileOptions {
-  /** Real width of the picture proper. */
-  widthMm?: number | null;
-  /** Where the picture proper lies in the file; found where none is given. */
-  frame?: Rect | null;
-  /** Outlines in the file's px of what is left out of every reading. */
-  leftOut?: readonly (readonly Point[])[] | null;
-  /** Share of the px that carry detail, where it has been judged already. */
-  sharpness?: number;
-  /** The scale of a comparison; without one the picture is read as finely as it is known. */
-  rung?: Rung | null;
+export interface ProfileOptions extends ReadAs {
   patches?: readonly Rect[];
   colours?: number;
   values?: number;
@@ -56,7 +37,7 @@ export interface ProfileOptions {
 }
 
 export interface Profile {
-  ground: { hex: string; lab: [number, number, number]; share: number } | null;
+  ground: Prepared['ground'];
   palette: PaletteEntry[];
   values: Values;
   temperature: TemperatureShares;
@@ -79,24 +60,17 @@ export interface ProfileWithMaps {
   /** Where the strongest contrast lies, 0–1. */
   focus: readonly [number, number];
   layout: Layout;
+  /** What the readings were put together from, for charts: of the marks, and the share of px in each 2 L* from black to white. */
+  distributions: MarkDistributions & { lightness: number[] };
 }
 
-/** The picture at mark size: native, or at most 10 px/mm where the scale is known, long side at most 4096. */
-function markSize(image: RgbImage, mmPerPixel: number | null): { image: RgbImage; factor: number } {
-  let side = Math.min(MARK_SIDE, Math.max(image.width, image.height));
-  if (mmPerPixel !== null) side = Math.min(side, Math.ceil(Math.max(image.width, image.height) * mmPerPixel * MARK_PX_PER_MM));
-  side = Math.max(side, Math.min(64, Math.max(image.width, image.height)));
-  const reduced = reduceToLongSide(image, side);
-  return { image: reduced, factor: image.width / reduced.width };
-}
-
-/** Reads one patch given in the picture's own pixels; throws when it does not lie inside. */
+/** Reads one patch given in the picture's own pixels, with what it was read from; throws when it does not lie inside. */
 export function measurePatch(
   image: RgbImage,
   patch: Rect,
   ground: readonly number[] | null,
   { mmPerPixel, pictureWidth }: Pick<MarkScale, 'mmPerPixel' | 'pictureWidth'>,
-): Reading {
+): ShownReading {
   if (!rectInside(patch, image.width, image.height))
     throw new CoreError('patch', { patch: typed(patch.join(',')), width: image.width, height: image.height });
   const whole = patch.map(Math.round) as unknown as Rect;
@@ -107,61 +81,27 @@ export function measurePatch(
     Math.min(whole[3], image.height - whole[1]),
   ]);
   const { image: small, factor } = markSize(cut, mmPerPixel);
-  return readPatch(small, ground, { factor, pictureWidth, mmPerPixel });
-}
-
-/** What of a picture decides the scale it can be compared at. */
-export function resolutionOf(
-  image: RgbImage,
-  o: Pick<ProfileOptions, 'widthMm' | 'frame' | 'sharpness'>,
-  reduced?: RgbImage,
-): Resolution & { frame: Rect } {
-  const frame = checkedFrame(image, o.frame ?? null) ?? frameOf(image, reduced ?? reduceToLongSide(image, FORM_SIDE));
-  return { width: frame[2], height: frame[3], widthMm: o.widthMm ?? null, sharpness: o.sharpness ?? sharpnessOf(image, frame), frame };
-}
-
-function checkedFrame(image: RgbImage, frame: Rect | null): Rect | null {
-  if (!frame) return null;
-  const whole = frame.map(Math.round) as unknown as Rect;
-  if (!rectInside(whole, image.width, image.height) || Math.min(whole[2], whole[3]) < LEAST_FRAME)
-    throw new CoreError('frame', { frame: typed(frame.join(',')), width: image.width, height: image.height, least: LEAST_FRAME });
-  return whole;
+  return showPatch(small, ground, { factor, pictureWidth, mmPerPixel });
 }
 
 /** The whole profile. Deterministic; see the command-line contract for every field's meaning and unit. */
 export function measurePicture(image: RgbImage, options: ProfileOptions = {}): ProfileWithMaps {
-  const reduced = reduceToLongSide(image, FORM_SIDE);
-  const resolution = resolutionOf(image, options, reduced);
-  const { frame, sharpness, widthMm } = resolution;
-  const mmPerPixel = widthMm === null ? null : widthMm / frame[2];
-  const proper = frame[2] === image.width && frame[3] === image.height ? image : cropImage(image, frame);
-  const outlines = (options.leftOut ?? []).map((o) => o.map(([x, y]): Point => [x - frame[0], y - frame[1]]));
-  const { image: read, leftOut: leftOutOf } = withoutPlaces(atRung(proper, resolution, options.rung ?? null), proper.width, outlines);
-  const form = read === image ? reduced : reduceToLongSide(read, FORM_SIDE);
-  const leftOut = leftOutOf(form);
-  const lab = labPlanes(form);
-  const palette = readPalette(form, lab.L, options.colours ?? 6, leftOut);
-  const groundEntry = palette.ground === null ? null : palette.entries[palette.ground];
-  const ground = groundEntry && { hex: groundEntry.hex, lab: groundEntry.lab, share: groundEntry.share };
-  const tone = sheetToneOf(form, palette);
-  const even = tone ? evened(form, tone, [0, 0, form.width, form.height], form.width, form.height) : form;
-  const worked = workedArea(ground ? departure(even, ground.lab) : null, form.width, form.height);
-  if (leftOut) for (let i = 0; i < worked.data.length; i++) if (leftOut.data[i]) worked.data[i] = 0;
+  const sheet = prepare(image, options, options.colours);
+  const { frame, sharpness, form, leftOut, lab, palette, ground, worked, tone, mmPerPixel } = sheet;
   const lightness = keptOf(lab.L.data, leftOut);
   const values = readValues({ data: lightness }, options.values ?? 5);
   const painted = ground || leftOut ? paintedPixels(palette, worked) : null;
   const temperature = temperatureShares(lab, painted);
-  const mark = markSize(read, widthMm === null ? null : widthMm / read.width).image;
-  const scale = { factor: proper.width / mark.width, pictureWidth: proper.width, mmPerPixel };
-  const marks = readOverall(mark, ground?.lab ?? null, scale, leftOutOf(mark), tone);
-  const edges = readEdges(lab.L, mark, values.steps, leftOut);
+  const mark = markSheet(sheet);
+  const marks = readOverall(mark.image, ground?.lab ?? null, mark.scale, mark.leftOut, tone);
+  const edges = readEdges(lab.L, mark.image, values.steps, leftOut);
   const composition = readComposition(worked, leftOut);
   const focus = focusOf(form, leftOut);
   const chroma = chromaOf(keptOf(chromaPlane(lab), leftOut));
   const proportions = proportionsOf(options.landmarks ?? []);
   const patches = (options.patches ?? []).map((patch) => ({
     patch,
-    ...measurePatch(image, patch, ground?.lab ?? null, { mmPerPixel, pictureWidth: proper.width }),
+    ...measurePatch(image, patch, ground?.lab ?? null, { mmPerPixel, pictureWidth: frame[2] }).reading,
   }));
   const { margin, ...shape } = composition;
   const features = collect({
@@ -198,33 +138,18 @@ export function measurePicture(image: RgbImage, options: ProfileOptions = {}): P
     kinds: marks.map,
     focus: focus.at,
     layout: layoutOf(form, worked),
+    distributions: { ...placed(marks.distributions, frame), lightness: lightnessShares(lightness) },
   };
 }
 
-/** A picture with places left out filled from round them, and where they lie at any of its sizes; outlines in px of a picture `width` px wide. */
-function withoutPlaces(image: RgbImage, width: number, outlines: readonly (readonly Point[])[]) {
-  const leftOut = (at: RgbImage): Mask | null => {
-    if (!outlines.length) return null;
-    const k = at.width / width;
-    const places = maskOf(
-      outlines.map((o) => o.map(([x, y]): Point => [x * k, y * k])),
-      at.width,
-      at.height,
-    );
-    if (places.data.every((v) => v === 1)) throw new CoreError('allLeftOut');
-    return places.data.some((v) => v === 1) ? places : null;
-  };
-  const here = leftOut(image);
-  return { image: here ? filled(image, here) : image, leftOut };
+/** Places of the picture proper in px of the file that it lies in. */
+function placed(marks: MarkDistributions, [dx, dy]: Rect): MarkDistributions {
+  const move = ([x, y]: Point): Point => [x + dx, y + dy];
+  return { ...marks, across: marks.across && { ...marks.across, from: move(marks.across.from), to: move(marks.across.to) } };
 }
 
-/** Where the picture is worked or painted: not the ground's colour, or within the worked area. */
-function paintedPixels(palette: Palette, worked: Mask): Uint8Array {
-  const out = new Uint8Array(worked.data.length);
-  for (let i = 0; i < out.length; i++)
-    out[i] = palette.labels[i] === LEFT_OUT || (palette.labels[i] === palette.ground && !worked.data[i]) ? 0 : 1;
-  return out;
-}
+const lightnessShares = (lightness: Float32Array): number[] =>
+  Array.from(histogram(lightness, 0, 100, 50), (n) => Math.round((1e5 * n) / lightness.length) / 1e5);
 
 function chromaPlane({ a, b }: LabPlanes): Float32Array {
   const out = new Float32Array(a.data.length);
@@ -243,7 +168,7 @@ const LEAST_SLACK = 3;
 
 interface Gathered {
   palette: Palette;
-  ground: Profile['ground'];
+  ground: Prepared['ground'];
   values: Values;
   temperature: TemperatureShares;
   chroma: { mean: number; p90: number };

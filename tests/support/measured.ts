@@ -1,6 +1,7 @@
 /** Pictures measured as comparison needs them. */
 import { Measured } from '../../core/style/compare';
-import { measurePicture, resolutionOf } from '../../core/style/profile';
+import { resolutionOf } from '../../core/style/prepare';
+import { measurePicture } from '../../core/style/profile';
 import { Resolution, Rung, rungName } from '../../core/style/scale';
 import { RgbImage } from '../../core/raster/image';
 

@@ -8,6 +8,8 @@ import type { PaletteEntry } from '@/core/colour/palette';
 import type { TemperatureShares } from '@/core/colour/temperature';
 import type { Values } from '@/core/colour/values';
 import { Bench } from '../shared/Bench';
+import type { Layered } from '../shared/layers/LayerCanvas';
+import { LayersOver } from '../shared/layers/Layers';
 import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
@@ -17,6 +19,7 @@ import { Recipes } from './Recipes';
 import { useSay } from '../words/Words';
 
 interface ColourWork extends StripWork {
+  layered: Layered;
   pictureWidth: number;
   pictureHeight: number;
 }
@@ -37,7 +40,11 @@ interface Props {
 }
 
 export function ColourBench(props: Props) {
-  return <Reader key={props.work.id} {...props} />;
+  return (
+    <LayersOver key={props.work.id}>
+      <Reader {...props} />
+    </LayersOver>
+  );
 }
 
 function Reader({ studyId, works, work, read, kits, rules }: Props) {
@@ -56,6 +63,7 @@ function Reader({ studyId, works, work, read, kits, rules }: Props) {
           alt={say.typed(work.title)}
           on={looking.on}
           steps={steps}
+          layered={work.layered}
         />
       }
       strip={<WorkStrip works={works} current={work.id} href={`/studies/${studyId}/colour`} />}

@@ -7,6 +7,8 @@ import type { Comparison } from '@/core/style/compare';
 import { Piece, pieceName, pieceState } from '../pieces/piece';
 import { Bench } from '../shared/Bench';
 import { MeasureAgain } from '../shared/MeasureAgain';
+import type { Layered } from '../shared/layers/LayerCanvas';
+import { LayersOver } from '../shared/layers/Layers';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { inField, useLooking } from '../shared/looking/tools';
 import { zoomedAt } from '../shared/looking/nearness';
@@ -25,6 +27,8 @@ interface Props {
   version: number;
   pieces: Piece[];
   piece: Piece;
+  /** Landmarks placed on it. */
+  pieceSets: Layered['sets'];
   source: Source;
   sources: Source[];
   /** Groups that the master's works are in. */
@@ -36,7 +40,11 @@ interface Props {
 }
 
 export function CompareBench(props: Props) {
-  return <Holding key={`${props.piece.id}:${props.source.id}`} {...props} />;
+  return (
+    <LayersOver key={`${props.piece.id}:${props.source.id}`}>
+      <Holding {...props} />
+    </LayersOver>
+  );
 }
 
 const WAYS: readonly { way: Way; key: string }[] = [
@@ -45,7 +53,7 @@ const WAYS: readonly { way: Way; key: string }[] = [
   { way: 'blink', key: 'b' },
 ];
 
-function Holding({ studyId, aim, version, pieces, piece, source, sources, groups, comparison, notes, answers, rules }: Props) {
+function Holding({ studyId, aim, version, pieces, piece, pieceSets, source, sources, groups, comparison, notes, answers, rules }: Props) {
   const say = useSay();
   const [way, setWay] = useState<Way>('beside');
   const [mix, setMix] = useState(50);
@@ -132,7 +140,17 @@ function Holding({ studyId, aim, version, pieces, piece, source, sources, groups
         </div>
       }
       picture={
-        <Sheets way={way} mix={mix} piece={piece} source={source} on={looking.on} linked={linked} views={views} onViews={setViews} />
+        <Sheets
+          way={way}
+          mix={mix}
+          piece={piece}
+          pieceSets={pieceSets}
+          source={source}
+          on={looking.on}
+          linked={linked}
+          views={views}
+          onViews={setViews}
+        />
       }
       strip={
         <div className="no-print flex flex-wrap items-center gap-3 border-t border-base-300 px-5 py-2">

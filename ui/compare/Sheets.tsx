@@ -2,6 +2,7 @@
 import { useEffect, useState } from 'react';
 import { amount, typed } from '@/core/message';
 import type { Piece } from '../pieces/piece';
+import type { Layered } from '../shared/layers/LayerCanvas';
 import { PictureView } from '../shared/looking/PictureView';
 import type { Looking } from '../shared/looking/tools';
 import { bounded, Nearness, WHOLE } from '../shared/looking/nearness';
@@ -16,6 +17,7 @@ export interface Source {
   heightMm: number | null;
   pictureWidth: number;
   pictureHeight: number;
+  layered: Layered;
 }
 
 export type Way = 'beside' | 'overlay' | 'blink';
@@ -25,6 +27,7 @@ interface Props {
   /** How far the piece shows through, per cent. */
   mix: number;
   piece: Piece;
+  pieceSets: Layered['sets'];
   source: Source;
   on: Looking;
   /** Both drawn near together; else each by itself. */
@@ -35,7 +38,7 @@ interface Props {
 }
 
 /** Source and piece: side by side at true relative size when both widths are known, one over the other, or in turn. */
-export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: Props) {
+export function Sheets({ way, mix, piece, pieceSets, source, on, linked, views, onViews }: Props) {
   const say = useSay();
   const [first, setFirst] = useState(true);
   useEffect(() => {
@@ -48,6 +51,14 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
   // A photograph not squared up yet is shown as it is.
   const upright = piece.rectifiedId !== null;
   const ratioP = upright ? piece.paperWidthMm / piece.paperHeightMm : piece.photoWidth / piece.photoHeight;
+  const size = upright ? [piece.uprightWidth!, piece.uprightHeight!] : [piece.photoWidth, piece.photoHeight];
+  const layeredPiece: Layered | undefined = upright
+    ? {
+        pictureId: piece.rectifiedId!,
+        as: { widthMm: piece.paperWidthMm, frame: [0, 0, piece.uprightWidth!, piece.uprightHeight!], leftOut: null },
+        sets: pieceSets,
+      }
+    : undefined;
   const ph = piece.paperHeightMm;
   const pw = ph * ratioP;
   const sw = known ? source.widthMm! : ph * ratioS;
@@ -61,15 +72,17 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
         height={source.pictureHeight}
         alt={say.typed(source.title)}
         on={on}
+        layered={source.layered}
         framed={views[0].zoom}
       />
     ) : (
       <PictureView
         pictureId={piece.rectifiedId ?? piece.photoId}
-        width={1000 * ratioP}
-        height={1000}
+        width={size[0]}
+        height={size[1]}
         alt={say('compare.studentPiece')}
         on={on}
+        layered={layeredPiece}
         framed={views[1].zoom}
       />
     );

@@ -3,6 +3,7 @@ import { Camera, ImagePlus } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { Bench } from '../shared/Bench';
 import { useStepped } from '../shared/EditBar';
+import { LayersOver } from '../shared/layers/Layers';
 import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
@@ -24,7 +25,15 @@ interface Props {
   samples: React.ComponentProps<typeof SampleWorks>['choices'];
 }
 
-export function LookBench({ studyId, works, current, samples }: Props) {
+export function LookBench(props: Props) {
+  return (
+    <LayersOver>
+      <Looks {...props} />
+    </LayersOver>
+  );
+}
+
+function Looks({ studyId, works, current, samples }: Props) {
   const say = useSay();
   const looking = useLooking();
   const stepped = useStepped();
@@ -98,6 +107,7 @@ export function LookBench({ studyId, works, current, samples }: Props) {
                 height={work.pictureHeight}
                 alt={say.typed(work.title)}
                 on={looking.on}
+                layered={work.layered}
               />
             )
           ) : (

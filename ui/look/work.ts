@@ -1,3 +1,4 @@
+import type { Layered } from '../shared/layers/LayerCanvas';
 import type { Message } from '@/core/message';
 /** A work as the Look bench shows it. */
 export interface LookWork {
@@ -14,6 +15,7 @@ export interface LookWork {
   pictureId: string;
   pictureWidth: number;
   pictureHeight: number;
+  layered: Layered;
   halted: { state: 'stopped' | 'failed'; messages: Message[] } | null;
   facts: { id: string; text: string; source: string | null }[];
 }

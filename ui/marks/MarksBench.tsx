@@ -5,6 +5,8 @@ import { amount, figure, Message, message, several, typed } from '@/core/message
 import { kindName, type Telling, tellEdges, tellKind, tellReading, tellWhole } from '@/core/style/readings';
 import type { MARK_KINDS } from '@/core/marks/kinds';
 import { Bench } from '../shared/Bench';
+import type { Layered } from '../shared/layers/LayerCanvas';
+import { LayersOver } from '../shared/layers/Layers';
 import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
@@ -20,6 +22,7 @@ interface MarksWork extends StripWork {
   pictureWidth: number;
   pictureHeight: number;
   widthMm: number | null;
+  layered: Layered;
   pins: { id: string; patch: [number, number, number, number]; reading: unknown }[];
 }
 
@@ -39,6 +42,7 @@ interface Props {
 }
 
 type Rect = [number, number, number, number];
+const PATCHES = ['patches'] as const;
 
 /** What most of a work is made of, and what comes beside it. */
 function wholeOf(overall: Reading, shares: Props['shares']): Message {
@@ -50,7 +54,11 @@ function wholeOf(overall: Reading, shares: Props['shares']): Message {
 }
 
 export function MarksBench(props: Props) {
-  return <Reader key={props.work.id} {...props} />;
+  return (
+    <LayersOver key={props.work.id} first={PATCHES}>
+      <Reader {...props} />
+    </LayersOver>
+  );
 }
 
 function Reader({ studyId, works, work, ground, properWidth, overall, edges, surface, shares, rules }: Props) {
@@ -108,6 +116,7 @@ function Reader({ studyId, works, work, ground, properWidth, overall, edges, sur
           height={work.pictureHeight}
           alt={say.typed(work.title)}
           on={looking.on}
+          layered={work.layered}
           onPoint={(at) => {
             grip.current = at;
             centre(at);
@@ -117,31 +126,6 @@ function Reader({ studyId, works, work, ground, properWidth, overall, edges, sur
         >
           {(unit) => (
             <>
-              {work.pins.map((p, i) => (
-                <g key={p.id}>
-                  <rect
-                    x={p.patch[0]}
-                    y={p.patch[1]}
-                    width={p.patch[2]}
-                    height={p.patch[3]}
-                    fill="none"
-                    stroke="#000"
-                    strokeWidth={2.4 * unit}
-                    strokeDasharray={`${8 * unit} ${5 * unit}`}
-                  />
-                  <text
-                    x={p.patch[0] + 5 * unit}
-                    y={p.patch[1] + 20 * unit}
-                    fontSize={18 * unit}
-                    fill="#fff"
-                    stroke="#000"
-                    strokeWidth={1.4 * unit}
-                    paintOrder="stroke"
-                  >
-                    {i + 1}
-                  </text>
-                </g>
-              ))}
               <g
                 tabIndex={0}
                 role="slider"

@@ -15,6 +15,9 @@ export interface Piece {
   photoWidth: number;
   photoHeight: number;
   rectifiedId: string | null;
+  /** Size of the squared-up picture, px. */
+  uprightWidth: number | null;
+  uprightHeight: number | null;
   corners: [number, number][] | null;
   paperWidthMm: number;
   paperHeightMm: number;

@@ -7,6 +7,8 @@ import { proportionFeature } from '@/core/style/proportionNames';
 import { measureWithUnit } from '@/core/style/words';
 import type { TemplateName } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
+import type { Layered } from '../shared/layers/LayerCanvas';
+import { LayersOver } from '../shared/layers/Layers';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
@@ -18,6 +20,7 @@ import type { LandmarkSet } from './useLandmarks';
 import { useSay } from '../words/Words';
 
 interface ProportionWork extends StripWork {
+  layered: Layered;
   pictureWidth: number;
   pictureHeight: number;
   sets: LandmarkSet[];
@@ -31,9 +34,15 @@ interface Props {
   rules: Rule[];
 }
 
+const POINTS = ['points'] as const;
+
 export function ProportionBench(props: Props) {
   const work = props.works.find((w) => w.id === props.current) ?? props.works[0];
-  return <Placing key={`${work.id}:${props.template}`} {...props} work={work} />;
+  return (
+    <LayersOver key={`${work.id}:${props.template}`} first={POINTS}>
+      <Placing {...props} work={work} />
+    </LayersOver>
+  );
 }
 
 function Placing({ studyId, works, work, template, rules }: Props & { work: ProportionWork }) {
@@ -51,6 +60,7 @@ function Placing({ studyId, works, work, template, rules }: Props & { work: Prop
           picture={{ id: work.pictureId, width: work.pictureWidth, height: work.pictureHeight, alt: say.typed(work.title) }}
           on={looking.on}
           lens={lens}
+          layered={{ ...work.layered, handled: true, sets: [{ template, points: placing.points }] }}
         />
       }
       strip={<WorkStrip works={works} current={work.id} href={base} />}

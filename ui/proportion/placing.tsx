@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { amount, message } from '@/core/message';
 import { pointName, TEMPLATES, TemplateName } from '@/core/proportion/templates';
+import type { Layered } from '../shared/layers/LayerCanvas';
 import { PictureView } from '../shared/looking/PictureView';
 import { Looking } from '../shared/looking/tools';
 import { turnedHead } from '@/core/proportion/turned';
@@ -31,11 +32,13 @@ export function PlacingView({
   picture,
   on,
   lens,
+  layered,
 }: {
   placing: Placing;
   picture: { id: string; width: number; height: number; alt: string };
   on: Looking;
   lens: boolean;
+  layered?: Layered;
 }) {
   const { points, show, save, all, next, selected, setSelected } = placing;
   return (
@@ -45,6 +48,7 @@ export function PlacingView({
       height={picture.height}
       alt={picture.alt}
       on={on}
+      layered={layered}
       lensAlways={lens && !!next}
       placing
       onPoint={(at) => {

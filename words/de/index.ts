@@ -8,6 +8,7 @@ import { features, fields, groups, hand } from './features';
 import { headless } from './headless';
 import { kinds } from './kinds';
 import { amounts, cautions, drying, hints, items, order, schedule } from './lesson';
+import { layers } from './layers';
 import { look, samples, stand } from './look';
 import { plan } from './plan';
 import { parts, points, proportions, templates } from './proportions';
@@ -43,6 +44,7 @@ export const de: Catalogue = {
   hints,
   items,
   kinds,
+  layers,
   look,
   make,
   marks,

@@ -7,6 +7,7 @@ import { features, fields, groups, hand } from './features';
 import { headless } from './headless';
 import { kinds } from './kinds';
 import { amounts, cautions, drying, hints, items, order, schedule } from './lesson';
+import { layers } from './layers';
 import { look, samples, stand } from './look';
 import { plan } from './plan';
 import { parts, points, proportions, templates } from './proportions';
@@ -42,6 +43,7 @@ export const en = {
   hints,
   items,
   kinds,
+  layers,
   look,
   make,
   marks,

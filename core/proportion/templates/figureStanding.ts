@@ -1,5 +1,5 @@
 /** A standing figure with hands and feet in view. */
-import { between, either, meanOfKnown, over, pointsOf, Reading, sum, Template, tilt } from '../template';
+import { between, either, meanOfKnown, over, pointsOf, Reading, shownBy, sum, Template, tilt } from '../template';
 
 const head = between('crown', 'chin');
 const height = between('crown', 'sole');
@@ -12,10 +12,20 @@ const arm = (side: string): Reading =>
     between(`shoulder-${side}`, `wrist-${side}`),
   );
 /** A line straight up stands at 90° from level; what is left is the lean, positive to the left as seen (anticlockwise). */
-const lean: Reading = (points) => {
-  const upright = tilt('sole', 'crown')(points);
-  return upright === null ? null : upright > 0 ? upright - 90 : upright + 90;
-};
+const stance = tilt('sole', 'crown');
+const lean: Reading = shownBy(
+  (points) => {
+    const upright = stance(points);
+    return upright === null ? null : upright > 0 ? upright - 90 : upright + 90;
+  },
+  ({ sole, crown }) =>
+    sole && crown
+      ? [
+          { from: sole, to: crown, as: 'length' },
+          { from: sole, to: [sole[0], crown[1]], as: 'unit' },
+        ]
+      : [],
+);
 
 export const figureStanding: Template = {
   parts: ['head', 'trunk', 'arms', 'legs', 'garment'],

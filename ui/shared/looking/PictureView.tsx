@@ -4,6 +4,7 @@ import { typed } from '@/core/message';
 import { screenPicture, readingWorker, wholePicture } from '../reading/client';
 import type { ShownPicture } from '../reading/reading.worker';
 import { useSay } from '../../words/Words';
+import { LayerCanvas, Layered } from '../layers/LayerCanvas';
 import { MiniMap } from './MiniMap';
 import { bounded, Nearness, Room, WHOLE } from './nearness';
 import { Looking } from './tools';
@@ -27,6 +28,8 @@ interface Props {
   placing?: boolean;
   /** How near a frame of its own is drawn that it fills. */
   framed?: number;
+  /** What layers over it are told of. */
+  layered?: Layered;
 }
 
 const LENS = 3;
@@ -56,6 +59,7 @@ function View({
   lensAlways,
   placing,
   framed,
+  layered,
 }: Props) {
   const say = useSay();
   const frame = useRef<HTMLDivElement>(null);
@@ -192,7 +196,23 @@ function View({
       )}
     </div>
   );
-  if (framed) return <div ref={place}>{picture}</div>;
+  if (framed)
+    return (
+      <div ref={place} className="relative">
+        {picture}
+        {layered && across && (
+          <LayerCanvas
+            subject={layered}
+            width={width}
+            height={height}
+            at={[0, 0, across / width]}
+            mirror={on.mirror}
+            flip={on.flip}
+            fine={framed}
+          />
+        )}
+      </div>
+    );
   return (
     <div ref={place} className="relative min-h-0 min-w-0 flex-1">
       <ZoomBox
@@ -208,6 +228,17 @@ function View({
       >
         {picture}
       </ZoomBox>
+      {layered && near && (
+        <LayerCanvas
+          subject={layered}
+          width={width}
+          height={height}
+          at={[near.left, near.top, near.width / width]}
+          mirror={on.mirror}
+          flip={on.flip}
+          legend
+        />
+      )}
       <MiniMap pictureId={pictureId} ratio={ratio} view={seen} room={room} onView={look} />
     </div>
   );

@@ -2,6 +2,9 @@
 import { Eye, FlipHorizontal2, FlipVertical2, Grid3x3, Layers2, Search, SquareSplitHorizontal } from 'lucide-react';
 import { Message, message, typed } from '@/core/message';
 import { KeyboardEvent, useState } from 'react';
+import { LayerMenu } from '../layers/LayerMenu';
+import { useLayersHere } from '../layers/Layers';
+import { LAYERS } from '../layers/layers';
 import { Looking, TOOLS, ToolName } from './tools';
 import { useSay } from '../../words/Words';
 
@@ -28,6 +31,13 @@ interface Props {
 /** The looking tools in a row, each with its key; `?` lists them. */
 export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
   const say = useSay();
+  const layers = useLayersHere();
+  const keys = [
+    ...more,
+    ...(layers
+      ? LAYERS.map(({ name, key }) => ({ key, label: message(`layers.${name}.label`), hint: message(`layers.${name}.hint`) }))
+      : []),
+  ];
   const shown = TOOLS.filter((t) => !only || only.includes(t.name)).map((t) => ({
     ...t,
     label: message(`bench.${t.name}.label`),
@@ -82,20 +92,21 @@ export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
         >
           ? <span className="sr-only">{say('bench.allKeys')}</span>
         </button>
+        {layers && <LayerMenu />}
       </div>
       {help && (
-        <dl className="absolute top-full start-0 z-20 w-max max-w-[90vw] border border-base-300 bg-base-100 p-3 text-sm shadow-md">
+        <dl className="absolute top-full start-0 z-20 max-h-[70vh] w-max max-w-[90vw] overflow-y-auto border border-base-300 bg-base-100 p-3 text-sm shadow-md">
           {shown.map((t) => (
             <div key={t.name} className="flex gap-3">
-              <dt className="w-28 font-semibold">
+              <dt className="w-44 flex-none font-semibold">
                 {say.typed(t.key)} · {say(t.label)}
               </dt>
               <dd>{say('bench.tapOrHold', { hint: t.hint })}</dd>
             </div>
           ))}
-          {more.map((t) => (
+          {keys.map((t) => (
             <div key={t.key} className="flex gap-3">
-              <dt className="w-28 font-semibold">
+              <dt className="w-44 flex-none font-semibold">
                 {say.typed(t.key)} · {say(t.label)}
               </dt>
               <dd>{say(t.hint)}</dd>

@@ -4,11 +4,14 @@ import { Kit, mixFor, MixAnswer } from '../../../core/colour/mixing';
 import { inMastersPalette, inMastersValues, Regrouped } from '../../../core/colour/regroup';
 import { lightnessPlane } from '../../../core/colour/lab';
 import { posterise, readValues, squint, ValueStep } from '../../../core/colour/values';
-import { Reading } from '../../../core/marks/reading';
+import { ShownReading } from '../../../core/marks/reading';
+import { MarksWhere } from '../../../core/marks/where';
 import { Landmarks } from '../../../core/proportion/align';
 import { drawGhost, ghostMap } from '../../../core/proportion/ghost';
 import { Rect, RgbImage } from '../../../core/raster/image';
 import { reduceToLongSide } from '../../../core/raster/resample';
+import { Placed, Places, placesOf } from '../../../core/style/places';
+import { ReadAs } from '../../../core/style/prepare';
 import { measurePatch } from '../../../core/style/profile';
 
 const pictures = new Map<string, Promise<RgbImage>>();
@@ -42,6 +45,20 @@ function open(url: string): Promise<RgbImage> {
     picture.catch(() => pictures.delete(url));
   }
   return picture;
+}
+
+const placedPictures = new Map<string, Promise<Placed>>();
+
+/** A picture ready to tell where things lie in it; two are kept, source and piece. */
+function placed(url: string, as: ReadAs): Promise<Placed> {
+  const key = JSON.stringify([url, as]);
+  let ready = placedPictures.get(key);
+  if (!ready) {
+    if (placedPictures.size >= 2) placedPictures.delete(placedPictures.keys().next().value!);
+    placedPictures.set(key, (ready = open(url).then((image) => placesOf(image, as))));
+    ready.catch(() => placedPictures.delete(key));
+  }
+  return ready;
 }
 
 export interface ShownPicture {
@@ -84,14 +101,23 @@ const api = {
     ground: number[] | null,
     properWidth: number,
     widthMm: number | null,
-  ): Promise<{ reading: Reading; ms: number }> {
+  ): Promise<ShownReading & { ms: number }> {
     const image = await open(url);
     const begun = performance.now();
-    const reading = measurePatch(image, rect, ground, {
+    const shownReading = measurePatch(image, rect, ground, {
       pictureWidth: properWidth,
       mmPerPixel: widthMm === null ? null : widthMm / properWidth,
     });
-    return { reading, ms: performance.now() - begun };
+    return { ...shownReading, ms: performance.now() - begun };
+  },
+  /** Where everything lies that a profile tells of, but the marks. */
+  async places(url: string, as: ReadAs): Promise<Places> {
+    return (await placed(url, as)).places;
+  },
+  /** The marks of one of the windows that cover the picture. */
+  async marks(url: string, as: ReadAs, window: number): Promise<MarksWhere> {
+    const marks = (await placed(url, as)).marks(window);
+    return transfer(marks, [marks.strokes.points.buffer, marks.strokes.starts.buffer, marks.ticks.buffer]);
   },
   /** The reference bent so that `reference` points (px of a width × height frame) stand at `bent`; long side `side` px. */
   async ghost(

@@ -5,6 +5,7 @@ import { listRules } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
 import { profileOf } from '@/server/pictures/readings';
 import { openStudy } from '../../../session';
+import { worksLayered } from '../../../subject';
 import { titled } from '../../../voice';
 
 export const generateMetadata = titled('steps.colour');
@@ -21,16 +22,17 @@ export default async function ColourPage({
   const works = await listWorks(study);
   if (!works.length) return <NoWorks studyId={study} />;
   const wanted = (await searchParams).work;
+  const work = works.find((w) => w.id === wanted) ?? works[0];
+  const reading = await profileOf(work);
+  const layered = await worksLayered(study);
   const slim = works.map((w) => ({
     id: w.id,
     title: w.title,
     pictureId: w.pictureId,
     pictureWidth: w.pictureWidth,
     pictureHeight: w.pictureHeight,
-    widthMm: w.widthMm,
+    layered: layered(w, w === work ? reading : null),
   }));
-  const work = slim.find((w) => w.id === wanted) ?? slim[0];
-  const reading = await profileOf(work);
   const read = reading && {
     palette: reading.profile.palette,
     ground: reading.profile.ground,
@@ -39,6 +41,13 @@ export default async function ColourPage({
     chroma: reading.profile.chroma,
   };
   return (
-    <ColourBench studyId={study} works={slim} work={work} read={read} kits={await listKits(teacher.id)} rules={await listRules(study)} />
+    <ColourBench
+      studyId={study}
+      works={slim}
+      work={slim.find((w) => w.id === work.id)!}
+      read={read}
+      kits={await listKits(teacher.id)}
+      rules={await listRules(study)}
+    />
   );
 }

@@ -2,8 +2,10 @@ import Link from 'next/link';
 import { CompareBench } from '@/ui/compare/CompareBench';
 import { comparisonOf, listPieces } from '@/server/pieces/pieces';
 import { rulesWithAnswers } from '@/server/studies/rules';
+import { landmarksOf } from '@/server/studies/landmarks';
 import { listWorks } from '@/server/studies/works';
 import { openStudy } from '../../../session';
+import { worksLayered } from '../../../subject';
 import { sayHere, titled } from '../../../voice';
 
 export const generateMetadata = titled('steps.compare');
@@ -16,7 +18,7 @@ export default async function ComparePage({
   searchParams: Promise<{ piece?: string; source?: string }>;
 }) {
   const { study } = await params;
-  const { study: opened } = await openStudy(study);
+  const { study: opened, teacher } = await openStudy(study);
   const pieces = await listPieces(study);
   const works = (await listWorks(study)).filter((w) => !w.foil);
   const { piece: wanted, source: against } = await searchParams;
@@ -42,6 +44,8 @@ export default async function ComparePage({
     const own = works.filter((w) => w.groupId === id);
     return { id, name: own[0].group ?? '', works: own.length };
   });
+  const layered = await worksLayered(study);
+  const own = await landmarksOf(teacher.id, 'piece', piece.id);
   const slim = works.map((w) => ({
     id: w.id,
     title: w.title,
@@ -50,6 +54,7 @@ export default async function ComparePage({
     heightMm: w.heightMm,
     pictureWidth: w.pictureWidth,
     pictureHeight: w.pictureHeight,
+    layered: layered(w),
   }));
   return (
     <CompareBench
@@ -58,6 +63,7 @@ export default async function ComparePage({
       version={opened.version}
       pieces={pieces}
       piece={piece}
+      pieceSets={own}
       source={slim.find((w) => w.id === source.id)!}
       sources={slim}
       groups={groups}

@@ -6,6 +6,7 @@ import { listRules } from '@/server/studies/rules';
 import { listWorks, pinsOf } from '@/server/studies/works';
 import { profileOf } from '@/server/pictures/readings';
 import { openStudy } from '../../../session';
+import { worksLayered } from '../../../subject';
 import { titled } from '../../../voice';
 
 export const generateMetadata = titled('steps.marks');
@@ -28,6 +29,7 @@ export default async function MarksPage({
     (a, b) => b[1] - a[1],
   );
   const pins = await pinsOf(study);
+  const layered = await worksLayered(study);
   const slim = works.map((w) => ({
     id: w.id,
     title: w.title,
@@ -36,6 +38,7 @@ export default async function MarksPage({
     pictureHeight: w.pictureHeight,
     widthMm: w.widthMm,
     pins: pins.get(w.id) ?? [],
+    layered: layered(w, w === work ? reading : null),
   }));
   return (
     <MarksBench

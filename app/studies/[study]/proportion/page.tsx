@@ -5,6 +5,7 @@ import { landmarksIn } from '@/server/studies/landmarks';
 import { listRules } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
 import { openStudy } from '../../../session';
+import { worksLayered } from '../../../subject';
 import { titled } from '../../../voice';
 
 export const generateMetadata = titled('steps.proportion');
@@ -22,6 +23,7 @@ export default async function ProportionPage({
   if (!works.length) return <NoWorks studyId={study} />;
   const { work, template } = await searchParams;
   const sets = await landmarksIn(study, 'work');
+  const layered = await worksLayered(study);
   const withSets = works.map((w) => ({
     id: w.id,
     title: w.title,
@@ -29,6 +31,7 @@ export default async function ProportionPage({
     pictureWidth: w.pictureWidth,
     pictureHeight: w.pictureHeight,
     sets: sets.get(w.id) ?? [],
+    layered: layered(w),
   }));
   const current = withSets.find((w) => w.id === work) ?? withSets.find((w) => w.sets.length) ?? withSets[0];
   const placed = current.sets[0]?.template;

@@ -274,6 +274,12 @@ function joinNear(accents: Cluster[], bins: readonly Bin[], total: number): Clus
   }
 }
 
+/** Chroma from which a colour is vivid. */
+const VIVID = 30;
+
+/** A small touch of vivid colour, as a lantern is; a touch of white is an accent, too, but no such one. */
+export const isVividAccent = ({ accent, lch }: PaletteEntry): boolean => accent && lch[1] > VIVID;
+
 /**
  * The palette of a form-size picture: at most `most` colours (1–24), merged below ΔE00 5, shares summing to 1,
  * with small colours that stand far from everything else kept beside them as accents.

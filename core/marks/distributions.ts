@@ -57,11 +57,7 @@ export interface Gathered {
 }
 
 /** Distributions from what was gathered in worked px: each `factor` px of the picture, `at` its place in it. */
-export function distributionsOf(
-  { density, strokes, widths, gaps, across }: Gathered,
-  factor: number,
-  at: Point = [0, 0],
-): MarkDistributions {
+export function distributionsOf({ density, strokes, widths, gaps, across }: Gathered, factor: number, at: Point): MarkDistributions {
   const own = (values: readonly number[]) => values.map((v) => v * factor);
   const place = ([x, y]: Point): Point => [(x + 0.5 + at[0]) * factor, (y + 0.5 + at[1]) * factor];
   const lengths = histogramOf(own(strokes.map((s) => s.length)));

@@ -82,7 +82,7 @@ function lengthReading(
 export interface ShownReading {
   reading: Reading;
   distributions: MarkDistributions;
-  /** Strokes traced, px of the picture from the patch's corner. */
+  /** Strokes traced, px of the picture. */
   strokes: Traced;
 }
 
@@ -90,8 +90,9 @@ export interface ShownReading {
 export const readPatch = (image: RgbImage, ground: readonly number[] | null, scale: MarkScale): Reading =>
   patchOf(image, ground, scale).reading;
 
-/** The same with what it was read from. */
-export function showPatch(image: RgbImage, ground: readonly number[] | null, scale: MarkScale): ShownReading {
+/** The same with what it was read from; `corner` is where the patch lies in the picture, px of it. */
+export function showPatch(image: RgbImage, ground: readonly number[] | null, scale: MarkScale, corner: Point): ShownReading {
+  const at: Point = [corner[0] / scale.factor, corner[1] / scale.factor];
   const { reading, work, evidence, strokes, width } = patchOf(image, ground, scale);
   const angle = reading.spacing && evidence.directions[0]?.angle;
   const gathered = {
@@ -103,8 +104,8 @@ export function showPatch(image: RgbImage, ground: readonly number[] | null, sca
   };
   return {
     reading,
-    distributions: distributionsOf(gathered, scale.factor),
-    strokes: packStrokes(reading.lineWidth || reading.strokeLength ? strokes : [], [0, 0], scale.factor),
+    distributions: distributionsOf(gathered, scale.factor, at),
+    strokes: packStrokes(reading.lineWidth || reading.strokeLength ? strokes : [], at, scale.factor),
   };
 }
 
@@ -391,6 +392,7 @@ function summarise(
         across: spacing === null ? null : windows.across,
       },
       scale.factor,
+      [0, 0],
     ),
     finish: detail.length > 3 ? quantile(detail, 0.9) - quantile(detail, 0.1) : null,
   };

@@ -11,7 +11,7 @@ export interface Traced {
 }
 
 /** Strokes packed into typed arrays, each place moved by `at` and then made `factor` times as large. */
-export function packStrokes(strokes: readonly Stroke[], [dx, dy]: Point = [0, 0], factor = 1): Traced {
+export function packStrokes(strokes: readonly Stroke[], [dx, dy]: Point, factor: number): Traced {
   const starts = new Uint32Array(strokes.length + 1);
   strokes.forEach((s, k) => (starts[k + 1] = starts[k] + s.points.length));
   const points = new Float32Array(2 * starts[strokes.length]);

@@ -2,9 +2,9 @@
 import { SheetTone } from '../colour/sheetTone';
 import { Mask, RgbImage } from '../raster/image';
 import { putAway } from '../raster/kernels/closeUp';
-import { OrientationField } from './orientation';
 import { packStrokes, Traced } from './traced';
 import { TileReading, tilesOf, widened, Window, workWindow } from './tiles';
+import { Workup } from './workup';
 
 export interface MarksWhere {
   strokes: Traced;
@@ -17,28 +17,28 @@ export interface MarksWhere {
 
 /** Side of the fields that get a tick of their own, mark-size px. */
 const FIELD = 32;
-/** Fields whose strokes keep less to one direction run no way that could be shown; nor those with marks on less than this part of them. */
-const [LEAST_ORDER, LEAST_MARKED] = [0.35, 0.04];
+/** Fields whose strokes keep less to one direction run no way that could be shown; nor those with lines on less than this part of them: there it is paper. */
+const [LEAST_ORDER, LEAST_LINED] = [0.35, 0.06];
 
-function ticksOf({ width, cos, sin, weight }: OrientationField, { rect: [ox, oy], own: [x0, y0, w, h] }: Window): number[] {
+function ticksOf({ field, lines }: Workup, { rect: [ox, oy], own: [x0, y0, w, h] }: Window): number[] {
+  const { width, cos, sin, weight } = field;
   const out: number[] = [];
   const [nx, ny] = [Math.max(1, Math.round(w / FIELD)), Math.max(1, Math.round(h / FIELD))];
   for (let j = 0; j < ny; j++)
     for (let i = 0; i < nx; i++) {
       const [left, right] = [0, 1].map((k) => x0 - ox + Math.floor(((i + k) * w) / nx));
       const [top, bottom] = [0, 1].map((k) => y0 - oy + Math.floor(((j + k) * h) / ny));
-      let [c, s, total, marked] = [0, 0, 0, 0];
+      let [c, s, total, lined] = [0, 0, 0, 0];
       for (let y = top; y < bottom; y++)
         for (let x = left; x < right; x++) {
           const k = y * width + x;
-          if (!(weight[k] > 0)) continue;
           c += cos[k];
           s += sin[k];
           total += weight[k];
-          marked++;
+          lined += lines.data[k];
         }
       const order = total > 0 ? Math.hypot(c, s) / total : 0;
-      if (order < LEAST_ORDER || marked < LEAST_MARKED * (right - left) * (bottom - top)) continue;
+      if (order < LEAST_ORDER || lined < LEAST_LINED * (right - left) * (bottom - top)) continue;
       out.push(ox + (left + right) / 2, oy + (top + bottom) / 2, ((Math.atan2(s, c) * 90) / Math.PI + 180) % 180, order);
     }
   return out;
@@ -56,23 +56,25 @@ export function marksIn(
   const { rect, own } = window;
   const work = workWindow(image, rect, ground, tone);
   const tiles = widened(work, tilesOf(work, rect, image.width, image.height, leftOut));
-  const ticks = Float32Array.from(ticksOf(work.field, window), (v, k) => (k % 4 < 2 ? v * factor : v));
+  const ticks = Float32Array.from(ticksOf(work, window), (v, k) => (k % 4 < 2 ? v * factor : v));
+  const isOwn = (u: number, v: number) => u >= own[0] && v >= own[1] && u < own[0] + own[2] && v < own[1] + own[3];
   const seen = work.strokes.filter(({ points }) => {
     const [x, y] = points[points.length >> 1];
     const [u, v] = [x + rect[0], y + rect[1]];
-    const here = u >= own[0] && v >= own[1] && u < own[0] + own[2] && v < own[1] + own[3];
-    return here && !leftOut?.data[Math.round(v) * leftOut.width + Math.round(u)];
+    return isOwn(u, v) && !leftOut?.data[Math.round(v) * leftOut.width + Math.round(u)];
   });
   putAway();
   return {
     strokes: packStrokes(seen, [rect[0], rect[1]], factor),
     ticks,
     field: FIELD * factor,
-    tiles: tiles.map(({ rect: at, kind, confidence, detail }) => ({
-      rect: [at[0] * factor, at[1] * factor, at[2] * factor, at[3] * factor],
-      kind,
-      confidence,
-      detail,
-    })),
+    tiles: tiles
+      .filter(({ rect: [x, y, w, h] }) => isOwn(x + w / 2, y + h / 2))
+      .map(({ rect: at, kind, confidence, detail }) => ({
+        rect: [at[0] * factor, at[1] * factor, at[2] * factor, at[3] * factor],
+        kind,
+        confidence,
+        detail,
+      })),
   };
 }

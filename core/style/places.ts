@@ -1,5 +1,5 @@
 /** Knows where in a picture lies what its profile tells of: each colour, warm and cool, edges, darks, bare lights, contrast, and the marks. */
-import { LEFT_OUT } from '../colour/palette';
+import { isVividAccent, LEFT_OUT } from '../colour/palette';
 import { temperatureAt } from '../colour/temperature';
 import { focusOf, readValues, ValueStep } from '../colour/values';
 import { Composition, readComposition } from '../composition/composition';
@@ -17,7 +17,7 @@ export interface Places {
   frame: Rect;
   width: number;
   height: number;
-  /** The palette's colours, and for every px which of them it is; 255 for what is left out. */
+  /** The palette's colours (accents are its vivid ones), and for every px which of them it is; 255 for what is left out. */
   colours: { hex: string; ground: boolean; accent: boolean }[];
   labels: Uint8Array;
   /** For every px the number of its temperature in `TEMPERATURES`; 255 for what is bare or left out. */
@@ -57,7 +57,7 @@ export function placesOf(image: RgbImage, as: ReadAs): Placed {
       frame,
       width: form.width,
       height: form.height,
-      colours: palette.entries.map(({ hex, ground, accent }) => ({ hex, ground, accent })),
+      colours: palette.entries.map((e) => ({ hex: e.hex, ground: e.ground, accent: isVividAccent(e) })),
       labels: palette.labels,
       temperature: temperaturesOf(sheet),
       lightness: Uint8Array.from(lab.L.data, (v) => Math.round(v)),

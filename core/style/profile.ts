@@ -3,7 +3,7 @@ import { CoreError } from '../errors';
 import { typed } from '../message';
 import { ciede2000 } from '../colour/difference';
 import { LabPlanes } from '../colour/lab';
-import { Palette, PaletteEntry } from '../colour/palette';
+import { isVividAccent, Palette, PaletteEntry } from '../colour/palette';
 import { temperatureShares, TemperatureShares } from '../colour/temperature';
 import { focusOf, readValues, Values } from '../colour/values';
 import { Composition, readComposition } from '../composition/composition';
@@ -81,7 +81,7 @@ export function measurePatch(
     Math.min(whole[3], image.height - whole[1]),
   ]);
   const { image: small, factor } = markSize(cut, mmPerPixel);
-  return showPatch(small, ground, { factor, pictureWidth, mmPerPixel });
+  return showPatch(small, ground, { factor, pictureWidth, mmPerPixel }, [whole[0], whole[1]]);
 }
 
 /** The whole profile. Deterministic; see the command-line contract for every field's meaning and unit. */
@@ -192,7 +192,7 @@ function vividShare(entries: readonly PaletteEntry[]): number {
   return entries
     .filter(
       (e) =>
-        (e.accent && e.lch[1] > 30) ||
+        isVividAccent(e) ||
         (e.share < 0.08 && e.lch[1] > 55 && entries.every((o) => o === e || o.share < e.share || ciede2000(o.lab, e.lab) > 18)),
     )
     .reduce((s, e) => s + e.share, 0);

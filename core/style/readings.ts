@@ -1,6 +1,6 @@
 /** Knows what a reading of marks or colour says in sentences: one for each feature that can become a rule. */
 import { named } from '../colour/names';
-import type { PaletteEntry } from '../colour/palette';
+import { isVividAccent, type PaletteEntry } from '../colour/palette';
 import type { TemperatureShares } from '../colour/temperature';
 import type { Values as ValueReading } from '../colour/values';
 import { finishByRegion } from '../marks/finish';
@@ -131,7 +131,7 @@ export const tellValues = ({ key, dark, light }: ValueReading): Message =>
 export function tellColour({ palette, values, temperature, chroma }: ColourRead): Telling[] {
   const colours = named(palette);
   const ground = colours.find((c) => c.ground);
-  const accents = colours.filter((c) => c.accent && c.lch[1] > 30);
+  const accents = colours.filter(isVividAccent);
   const out: Telling[] = [];
   if (ground) out.push({ feature: 'colour.groundL', said: message('readings.ground', { colour: ground.name }) });
   out.push({ feature: 'colour.count', said: message('readings.count', { n: palette.filter((c) => c.share > MAIN_SHARE).length }) });

@@ -1,7 +1,7 @@
 /** Knows what is said of a reading or a finding: which sentence, and what stands in it. */
 import { amount, Amount, AmountUnit, Figure, figure, Message, message, Typed, typed, Values } from '../message';
 import type { Proportion } from '../proportion/measures';
-import { FeatureGroup, featureSpec, FeatureUnit } from './features';
+import { Feature, FeatureGroup, featureSpec, FeatureUnit } from './features';
 import { isProportion, measureIn, proportionFeature } from './proportionNames';
 
 export const FIELD_ROWS = ['upper', 'middle', 'lower'] as const;
@@ -56,6 +56,15 @@ export function valueWithUnit(feature: string, value: number, unit: FeatureUnit)
   // A direction beside a range across 0° may have left [0, 180).
   const shown = feature === 'marks.direction' ? ((value % 180) + 180) % 180 : value;
   return named && amount(shown, named);
+}
+
+/** A reading's standard deviation as it is told; null where there is none, or its number would mean nothing to anybody. */
+export function spreadWithUnit(feature: string, { value, unit, spread }: Feature): Amount | Figure | null {
+  if (value === null || spread === null) return null;
+  if (unit === 'L*' || unit === 'C*') return figure(spread, 1);
+  const named = unitInWords({ feature, unit });
+  if (named) return amount(spread, named);
+  return value > 0 ? amount(spread / value, 'share') : null;
 }
 
 /** A measure's value as it is told; a small offset as a share of the head. */

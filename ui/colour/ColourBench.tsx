@@ -8,8 +8,9 @@ import type { PaletteEntry } from '@/core/colour/palette';
 import type { TemperatureShares } from '@/core/colour/temperature';
 import type { Values } from '@/core/colour/values';
 import { Bench } from '../shared/Bench';
+import { Reading, Rests } from '../shared/evidence/Reading';
 import type { Layered } from '../shared/layers/LayerCanvas';
-import { LayersOver } from '../shared/layers/Layers';
+import { LayersOver, Place, useLayers } from '../shared/layers/Layers';
 import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
@@ -35,6 +36,8 @@ interface Props {
     temperature: TemperatureShares;
     chroma: { mean: number; p90: number };
   } | null;
+  /** What the readings rest on. */
+  rests: Rests | null;
   kits: (Kit & { id: string })[];
   rules: Rule[];
 }
@@ -47,11 +50,11 @@ export function ColourBench(props: Props) {
   );
 }
 
-function Reader({ studyId, works, work, read, kits, rules }: Props) {
+function Reader({ studyId, works, work, read, rests, kits, rules }: Props) {
   const say = useSay();
   const looking = useLooking();
   const [steps, setSteps] = useState(5);
-  const [chosen, setChosen] = useState<string | null>(null);
+  const { chosen, choose } = useLayers();
   return (
     <Bench
       tools={<ToolRow {...looking} />}
@@ -71,8 +74,8 @@ function Reader({ studyId, works, work, read, kits, rules }: Props) {
       {!read && <p>{say('colour.waiting')}</p>}
       {read && (
         <>
-          <Palette read={read} chosen={chosen} onChoose={setChosen} />
-          {chosen && <Recipes target={chosen} kits={kits} onClose={() => setChosen(null)} />}
+          <Palette read={read} chosen={chosen} onChoose={choose} />
+          {chosen && <Recipes target={chosen} kits={kits} onClose={() => choose(null)} />}
           <ValueSteps
             values={read.values}
             steps={steps}
@@ -82,13 +85,13 @@ function Reader({ studyId, works, work, read, kits, rules }: Props) {
           />
           <section className="mt-4">
             <h2 className="text-lg font-semibold">{say('colour.temperature')}</h2>
-            <p>
+            <Place of={{ layer: 'temperature' }}>
               {say('readings.temperature', {
                 warm: amount(read.temperature.warm, 'share'),
                 cool: amount(read.temperature.cool, 'share'),
                 neutral: amount(read.temperature.neutral, 'share'),
               })}
-            </p>
+            </Place>
             <Bar
               parts={[
                 [say('colour.warm'), read.temperature.warm, 'repeating-linear-gradient(45deg,#333 0 4px,#fff 4px 8px)'],
@@ -97,7 +100,7 @@ function Reader({ studyId, works, work, read, kits, rules }: Props) {
               ]}
             />
           </section>
-          <Tell studyId={studyId} read={read} work={work.title} rules={rules} />
+          {rests && <Tell studyId={studyId} read={read} rests={rests} work={work.title} rules={rules} />}
         </>
       )}
       <RuleList studyId={studyId} rules={rules} />
@@ -129,7 +132,7 @@ function Palette({ read, chosen, onChoose }: { read: NonNullable<Props['read']>;
       <p className="text-sm">{read.ground ? say('colour.bare', { share: amount(read.ground.share, 'share') }) : say('colour.noBare')}</p>
       <ul className="mt-2 grid gap-1">
         {named(read.palette).map((c) => (
-          <li key={c.hex}>
+          <Place key={c.hex} as="li" of={{ layer: 'colours', colour: c.hex }}>
             <button
               type="button"
               aria-pressed={chosen === c.hex}
@@ -145,7 +148,7 @@ function Palette({ read, chosen, onChoose }: { read: NonNullable<Props['read']>;
               </span>
               <span>{say.amount(c.share, 'share')}</span>
             </button>
-          </li>
+          </Place>
         ))}
       </ul>
     </section>
@@ -189,7 +192,19 @@ function ValueSteps({
   );
 }
 
-function Tell({ studyId, read, work, rules }: { studyId: string; read: NonNullable<Props['read']>; work: string; rules: Rule[] }) {
+function Tell({
+  studyId,
+  read,
+  rests,
+  work,
+  rules,
+}: {
+  studyId: string;
+  read: NonNullable<Props['read']>;
+  rests: Rests;
+  work: string;
+  rules: Rule[];
+}) {
   const say = useSay();
   return (
     <section className="mt-4">
@@ -204,7 +219,9 @@ function Tell({ studyId, read, work, rules }: { studyId: string; read: NonNullab
               evidence={message('readings.evidence.one', { title: typed(work) })}
               ticked={rules.find((r) => r.feature === t.feature)}
             />
-            <span>{say(t.said)}</span>
+            <div className="min-w-0 flex-1">
+              <Reading told={t} rests={rests} />
+            </div>
           </li>
         ))}
       </ul>

@@ -73,6 +73,7 @@ function Holding({ studyId, aim, version, pieces, piece, pieceSets, source, sour
   const base = `/studies/${studyId}/compare`;
   const made = pieces.filter((p) => p.state === 'ready');
   const at = made.findIndex((p) => p.id === piece.id);
+  const known = { widthMm: source.widthMm, pxPerMm: null, counted: null, sheet: true, works: sources.length };
   const label = (p: Piece) => say(pieceName(p));
   const ways = WAYS.map(({ way, key }) => ({
     way,
@@ -199,7 +200,7 @@ function Holding({ studyId, aim, version, pieces, piece, pieceSets, source, sour
           <Closeness comparison={comparison} />
           <GroupChoice piece={piece} groups={groups} all={sources.length} />
           {piece.kind === 'copy' && <AimChoice studyId={studyId} aim={aim} version={version} />}
-          <Findings pieceId={piece.id} comparison={comparison} notes={notes} />
+          <Findings pieceId={piece.id} comparison={comparison} notes={notes} known={known} />
           <RulesKept pieceId={piece.id} comparison={comparison} rules={rules} answers={answers} />
           <Course pieces={pieces.filter((p) => p.studentId === piece.studentId && p.kind === piece.kind)} current={piece.id} base={base} />
         </>

@@ -1,12 +1,15 @@
 'use client';
 import type { Comparison } from '@/core/style/compare';
 import { FEATURE_GROUPS } from '@/core/style/features';
+import { howMeasured, Known, surerBy } from '@/core/style/surer';
 import { featureTitle, groupName, nextStep, sayFinding } from '@/core/style/words';
+import { Grounds, Told } from '../shared/evidence/Told';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { TypedInput } from '../shared/typing/Typed';
 import { useAct } from '../shared/useAct';
 import { useSay } from '../words/Words';
+import { HeldAgainst } from './HeldAgainst';
 
 type Finding = Comparison['findings'][number];
 
@@ -21,10 +24,12 @@ interface Props {
   pieceId: string;
   comparison: Comparison;
   notes: Note[];
+  /** What decides how sure the readings are. */
+  known: Known;
 }
 
 /** What lies outside the master's range, by group, the group with the farthest finding first; a teacher sets aside or notes. */
-export function Findings({ pieceId, comparison, notes }: Props) {
+export function Findings({ pieceId, comparison, notes, known }: Props) {
   const say = useSay();
   const { act, problem } = useAct();
   const noteOf = (f: string) => notes.find((n) => n.feature === f);
@@ -44,7 +49,10 @@ export function Findings({ pieceId, comparison, notes }: Props) {
     act(() => send('PUT', `/api/pieces/${pieceId}/notes`, { feature, setAside, note, version: noteOf(feature)?.version ?? 0 }));
   const one = (f: Finding) => (
     <li key={f.feature} className="border-t border-base-300 pt-2">
-      <p>{say(sayFinding(f))}</p>
+      <Told said={sayFinding(f)} lights={f.feature}>
+        <HeldAgainst finding={f} />
+        <Grounds spread={null} how={howMeasured(f.feature)} surer={surerBy(f.feature, known)} />
+      </Told>
       <p className="text-sm italic">{next(f)}</p>
       <div className="mt-1 flex items-center gap-3 text-sm">
         <button
@@ -96,7 +104,12 @@ export function Findings({ pieceId, comparison, notes }: Props) {
         <summary>{say('compare.within', { n: inside.length })}</summary>
         <ul className="mt-1 grid gap-1 text-sm">
           {inside.map((f) => (
-            <li key={f.feature}>{say(sayFinding(f))}</li>
+            <li key={f.feature}>
+              <Told said={sayFinding(f)} lights={f.feature}>
+                <HeldAgainst finding={f} />
+                <Grounds spread={null} how={howMeasured(f.feature)} surer={surerBy(f.feature, known)} />
+              </Told>
+            </li>
           ))}
         </ul>
       </details>

@@ -1,10 +1,11 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
-import type { Reading } from '@/core/marks/reading';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Reading, ShownReading } from '@/core/marks/reading';
 import { amount, figure, Message, message, several, typed } from '@/core/message';
 import { kindName, type Telling, tellEdges, tellKind, tellReading, tellWhole } from '@/core/style/readings';
 import type { MARK_KINDS } from '@/core/marks/kinds';
 import { Bench } from '../shared/Bench';
+import { Reading as ReadingTold, Rests } from '../shared/evidence/Reading';
 import type { Layered } from '../shared/layers/LayerCanvas';
 import { LayersOver } from '../shared/layers/Layers';
 import { PictureView } from '../shared/looking/PictureView';
@@ -38,6 +39,8 @@ interface Props {
   /** What else is told of the whole work: surface, colour against line, finish. */
   surface: Telling[];
   shares: [(typeof MARK_KINDS)[number], number][];
+  /** What the readings of the whole work rest on. */
+  rests: Rests | null;
   rules: Rule[];
 }
 
@@ -53,6 +56,43 @@ function wholeOf(overall: Reading, shares: Props['shares']): Message {
   return message('readings.wholeBeside', { kind: kindName(overall.kind), others: several(parts) });
 }
 
+/** What a window's readings rest on; of its own are only the marks. */
+const patchRests = ({ reading, distributions }: ShownReading, whole: Rests | null): Rests => ({
+  features: null,
+  marks: distributions,
+  sizes: {
+    spacing: reading.spacing?.px ?? null,
+    lineWidth: reading.lineWidth?.px ?? null,
+    strokeLength: reading.strokeLength?.px ?? null,
+  },
+  lightness: null,
+  steps: [],
+  palette: [],
+  known: whole?.known ?? { widthMm: null, pxPerMm: null, sheet: true, works: 0 },
+  mmPerPixel: whole?.mmPerPixel ?? null,
+});
+
+/** The strokes a window's reading traced. */
+function TracedStrokes({ strokes: { points, starts }, unit }: { strokes: ShownReading['strokes']; unit: number }) {
+  const d = useMemo(() => {
+    const lines: string[] = [];
+    for (let k = 0; k + 1 < starts.length; k++) {
+      const at = Array.from({ length: starts[k + 1] - starts[k] }, (_, i) => {
+        const j = 2 * (starts[k] + i);
+        return `${points[j].toFixed(1)} ${points[j + 1].toFixed(1)}`;
+      });
+      lines.push(`M${at.join('L')}`);
+    }
+    return lines.join('');
+  }, [points, starts]);
+  return (
+    <g fill="none" strokeLinecap="round" strokeLinejoin="round" data-traced={starts.length - 1}>
+      <path d={d} stroke="#000" strokeWidth={2.6 * unit} />
+      <path d={d} stroke="#fff" strokeWidth={1 * unit} />
+    </g>
+  );
+}
+
 export function MarksBench(props: Props) {
   return (
     <LayersOver key={props.work.id} first={PATCHES}>
@@ -61,13 +101,13 @@ export function MarksBench(props: Props) {
   );
 }
 
-function Reader({ studyId, works, work, ground, properWidth, overall, edges, surface, shares, rules }: Props) {
+function Reader({ studyId, works, work, ground, properWidth, overall, edges, surface, shares, rests, rules }: Props) {
   const say = useSay();
   const looking = useLooking();
   const { act, problem } = useAct();
   const side = Math.round(Math.min(240, Math.min(work.pictureWidth, work.pictureHeight) / 3));
   const [rect, setRect] = useState<Rect>([Math.round(work.pictureWidth * 0.1), Math.round(work.pictureHeight * 0.3), side, side]);
-  const [live, setLive] = useState<{ reading: Reading; ms: number } | null>(null);
+  const [live, setLive] = useState<(ShownReading & { ms: number; rect: Rect }) | null>(null);
   const [failed, setFailed] = useState<Message | null>(null);
   const grip = useRef<[number, number] | null>(null);
   const busy = useRef(false);
@@ -82,7 +122,7 @@ function Reader({ studyId, works, work, ground, properWidth, overall, edges, sur
       }
       busy.current = true;
       try {
-        setLive(await readingWorker().patch(url, wanted, ground, properWidth, work.widthMm));
+        setLive({ ...(await readingWorker().patch(url, wanted, ground, properWidth, work.widthMm)), rect: wanted });
         setFailed(null);
       } catch (error) {
         setFailed(problemOf(error));
@@ -159,6 +199,7 @@ function Reader({ studyId, works, work, ground, properWidth, overall, edges, sur
                   strokeWidth={3.2 * unit}
                 />
                 <rect x={rect[0]} y={rect[1]} width={rect[2]} height={rect[3]} fill="none" stroke="#fff" strokeWidth={1.5 * unit} />
+                {live && live.rect === rect && <TracedStrokes strokes={live.strokes} unit={unit} />}
               </g>
             </>
           )}
@@ -194,7 +235,9 @@ function Reader({ studyId, works, work, ground, properWidth, overall, edges, sur
             <p className="mt-1 text-lg">{say(tellKind(live.reading))}</p>
             <ul>
               {tellReading(live.reading, 'window').map((t) => (
-                <li key={t.feature}>{say(t.said)}</li>
+                <li key={t.feature}>
+                  <ReadingTold told={t} rests={patchRests(live, rests)} inWindow />
+                </li>
               ))}
             </ul>
             <button
@@ -243,14 +286,11 @@ function Reader({ studyId, works, work, ground, properWidth, overall, edges, sur
                     evidence={message('readings.evidence.one', { title: typed(work.title) })}
                     ticked={rules.find((r) => r.feature === t.feature)}
                   />
-                  <span>{say(t.said)}</span>
+                  <div className="min-w-0 flex-1">{rests ? <ReadingTold told={t} rests={rests} /> : say(t.said)}</div>
                 </li>
               ))}
             </ul>
-            <details className="mt-2 text-sm">
-              <summary>{say('marks.how')}</summary>
-              <p>{say('marks.method')}</p>
-            </details>
+            <p className="mt-2 text-sm">{say('marks.method')}</p>
           </>
         )}
       </section>

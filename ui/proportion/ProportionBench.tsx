@@ -1,14 +1,16 @@
 'use client';
 import Link from 'next/link';
-import { useState } from 'react';
-import { Message, message, typed } from '@/core/message';
+import { Fragment, useId, useState } from 'react';
+import { Message, message, several, typed } from '@/core/message';
 import { measureName, measureOf, measureProportions, Proportion } from '@/core/proportion/measures';
 import { proportionFeature } from '@/core/style/proportionNames';
+import { howMeasured, surerBy } from '@/core/style/surer';
 import { measureWithUnit } from '@/core/style/words';
 import type { TemplateName } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
+import { Grounds, Opened, Opener } from '../shared/evidence/Told';
 import type { Layered } from '../shared/layers/LayerCanvas';
-import { LayersOver } from '../shared/layers/Layers';
+import { LayersOver, Place } from '../shared/layers/Layers';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
@@ -88,6 +90,9 @@ function evidenceOf(title: string, works: number, { template, canon, factor, nam
     : message('readings.evidence.nature', { evidence, canon: measureWithUnit({ template, name, unit, value: canon }) });
 }
 
+/** What decides how sure a measure is: its points alone. */
+const UNKNOWN = { widthMm: null, pxPerMm: null, counted: null, sheet: true };
+
 function MeasureTable({
   studyId,
   works,
@@ -104,6 +109,8 @@ function MeasureTable({
   rules: Rule[];
 }) {
   const say = useSay();
+  const id = useId();
+  const [opened, setOpened] = useState<string | null>(null);
   const rows = measureProportions(template, points)
     .filter((r) => r.value !== null)
     .sort((a, b) => Math.abs(Math.log(b.factor ?? 1)) - Math.abs(Math.log(a.factor ?? 1)));
@@ -117,7 +124,9 @@ function MeasureTable({
       <thead>
         <tr className="text-start">
           <th scope="col">{say('proportion.columns.rule')}</th>
-          <th scope="col">{say('proportion.columns.measure')}</th>
+          <th scope="col" className="ps-2 text-start">
+            {say('proportion.columns.measure')}
+          </th>
           <th scope="col" className="text-end">
             {say('proportion.columns.here')}
           </th>
@@ -138,30 +147,55 @@ function MeasureTable({
           const vitruvius = measureOf(template, r.name)?.vitruvius;
           const withUnit = (value: number) => say(measureWithUnit({ ...r, value }));
           return (
-            <tr key={r.name} className="border-t border-base-300 align-top">
-              <td className="py-1">
-                <TickRule
-                  studyId={studyId}
-                  feature={feature}
-                  ticked={rules.find((q) => q.feature === feature)}
-                  said={message('readings.proportion', { measure, value: measureWithUnit({ ...r, value: mean }) })}
-                  evidence={evidenceOf(work.title, elsewhere.length + 1, r)}
-                />
-              </td>
-              <td className="py-1">{say(measure)}</td>
-              <td className="py-1 ps-2 text-end whitespace-nowrap">{withUnit(r.value!)}</td>
-              <td
-                className="py-1 ps-2 text-end whitespace-nowrap"
-                title={
-                  vitruvius === undefined ? undefined : say('proportion.vitruvius', { value: measureWithUnit({ ...r, value: vitruvius }) })
-                }
-              >
-                {r.canon === null ? say('proportion.nothing') : withUnit(r.canon)}
-              </td>
-              <td className="py-1 ps-2 text-end whitespace-nowrap">
-                {r.factor === null ? say('proportion.nothing') : say.amount(r.factor, 'times')}
-              </td>
-            </tr>
+            <Fragment key={r.name}>
+              <Place as="tr" of={feature} className="border-t border-base-300 align-top">
+                <td className="py-1">
+                  <TickRule
+                    studyId={studyId}
+                    feature={feature}
+                    ticked={rules.find((q) => q.feature === feature)}
+                    said={message('readings.proportion', { measure, value: measureWithUnit({ ...r, value: mean }) })}
+                    evidence={evidenceOf(work.title, elsewhere.length + 1, r)}
+                  />
+                </td>
+                <td className="py-1 ps-2">
+                  <Opener
+                    said={measure}
+                    open={opened === r.name}
+                    onToggle={() => setOpened(opened === r.name ? null : r.name)}
+                    controls={`${id}${r.name}`}
+                  />
+                </td>
+                <td className="py-1 ps-2 text-end whitespace-nowrap">{withUnit(r.value!)}</td>
+                <td
+                  className="py-1 ps-2 text-end whitespace-nowrap"
+                  title={
+                    vitruvius === undefined
+                      ? undefined
+                      : say('proportion.vitruvius', { value: measureWithUnit({ ...r, value: vitruvius }) })
+                  }
+                >
+                  {r.canon === null ? say('proportion.nothing') : withUnit(r.canon)}
+                </td>
+                <td className="py-1 ps-2 text-end whitespace-nowrap">
+                  {r.factor === null ? say('proportion.nothing') : say.amount(r.factor, 'times')}
+                </td>
+              </Place>
+              {opened === r.name && (
+                <Place as="tr" of={feature} id={`${id}${r.name}`}>
+                  <td colSpan={5}>
+                    <Opened>
+                      {elsewhere.length > 0 && (
+                        <p>
+                          {say('proportion.elsewhere', { values: several(elsewhere.map((value) => measureWithUnit({ ...r, value }))) })}
+                        </p>
+                      )}
+                      <Grounds spread={null} how={howMeasured(feature)} surer={surerBy(feature, { ...UNKNOWN, works: works.length })} />
+                    </Opened>
+                  </td>
+                </Place>
+              )}
+            </Fragment>
           );
         })}
       </tbody>

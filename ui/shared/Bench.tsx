@@ -33,7 +33,7 @@ export function Bench({
   return (
     <div className="bench-page flex min-h-0 flex-1 flex-col lg:flex-row">
       <section className="flex min-h-0 min-w-0 flex-none flex-col max-lg:h-[52%] max-sm:h-[44%] lg:flex-1">
-        <div className="no-print flex flex-none items-start gap-2 px-4 py-1">
+        <div className="no-print flex flex-none items-start gap-1 px-3 py-1">
           <div className="min-w-0 flex-1">{tools}</div>
           <fieldset className="flex flex-none items-center gap-1 py-1 text-sm">
             <legend className="sr-only">{say('bench.ground')}</legend>

@@ -14,6 +14,7 @@ export const proportion = {
   columns: { rule: 'Regel', measure: 'Maß', here: 'hier', nature: 'Natur', times: 'mal' },
   vitruvius: 'Vitruv: {value}',
   nothing: '–',
+  elsewhere: 'Auf anderen Werken: {values}.',
   print: 'Ein Rasterblatt im wahren Maßstab drucken:',
   sheet: {
     title: 'Rasterblatt',
@@ -43,9 +44,7 @@ export const marks = {
   letGo: 'loslassen',
   whole: 'Das ganze Werk',
   waiting: 'Es wird gemessen; das Ergebnis erscheint hier von selbst.',
-  how: 'Wie das gemessen wurde',
-  method:
-    'Die Neigung kommt daher, wie Hell und Dunkel von Stelle zu Stelle wechseln; der Abstand von einzelnen Strichen, quer dazu gezählt; die Dicke davon, wie dunkel jede Linie von Seite zu Seite ist; die Länge von Strichen, durch ihre Kreuzungen verfolgt. Ein Foto zeigt nur die oberste Lage; welche zuerst kam, bleibt geraten.',
+  method: 'Ein Foto zeigt nur die oberste Lage; welche zuerst kam, bleibt geraten.',
 } as const;
 
 export const colour = {

@@ -1,11 +1,10 @@
 /** Die Ebenen, die über einem Bild liegen können. */
 export const layers = {
   title: 'Ebenen',
-  titleOn: 'Ebenen ({n, number} an)',
   open: 'Ebenen über dem Bild',
   begun: 'Es wird nachgesehen, was wo liegt …',
   reading: '{done, number} von {all, number} Stellen gelesen',
-  failed: 'Das Bild ließ sich nicht lesen. Lade die Seite neu.',
+  failed: 'Das Bild ließ sich nicht lesen. Laden Sie die Seite neu.',
   untold: '? nicht zu sagen',
   noSheet: 'Hier ist kein bloßes Blatt zu sehen, also ist nichts ausgespart.',
   handling: { outlined: '● umrandet', sharp: '• scharf', soft: '○ weich', lost: '× verloren' },

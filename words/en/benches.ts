@@ -14,6 +14,7 @@ export const proportion = {
   columns: { rule: 'rule', measure: 'measure', here: 'here', nature: 'nature', times: 'times' },
   vitruvius: 'Vitruvius: {value}',
   nothing: '–',
+  elsewhere: 'On other works: {values}.',
   print: 'Print a grid sheet at true scale:',
   sheet: {
     title: 'Grid sheet',
@@ -43,9 +44,7 @@ export const marks = {
   letGo: 'let go',
   whole: 'The whole work',
   waiting: 'It is being measured; the reading appears here by itself.',
-  how: 'How this was measured',
-  method:
-    'The slant comes from the way light and dark change from place to place; the gap from single strokes counted straight across them; the thickness from how dark each line is from side to side; the length from strokes followed through their crossings. A photograph shows only the top layer; which layer came first stays a guess.',
+  method: 'A photograph shows only the top layer; which layer came first stays a guess.',
 } as const;
 
 export const colour = {

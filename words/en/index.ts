@@ -3,6 +3,7 @@ import { background, app, bench, deleting, shared, signIn, steps, trouble } from
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
 import { edits } from './edits';
 import { errors } from './errors';
+import { evidence } from './evidence';
 import { features, fields, groups, hand } from './features';
 import { headless } from './headless';
 import { kinds } from './kinds';
@@ -34,6 +35,7 @@ export const en = {
   drying,
   edits,
   errors,
+  evidence,
   features: { ...features, proportion: proportions },
   fields,
   groups,

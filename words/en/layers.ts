@@ -1,7 +1,6 @@
 /** The layers that can lie over a picture. */
 export const layers = {
   title: 'Layers',
-  titleOn: 'Layers ({n, number} on)',
   open: 'Layers over the picture',
   begun: 'Looking where things lie …',
   reading: '{done, number} of {all, number} places read',

@@ -44,7 +44,8 @@ export function LayerCanvas({ subject, width, height, at, mirror = false, flip =
   const canvas = useRef<HTMLCanvasElement>(null);
   // What is lit stands alone: its place would be lost among others.
   const shown = useMemo<ReadonlySet<LayerName>>(() => (lit ? new Set([lit.layer]) : on), [on, lit]);
-  const where = useWhere(subject, { places: wants(shown, PLACES) || wants(shown, MARKS), marks: wants(shown, MARKS) });
+  const [placesWanted, marksWanted] = [wants(shown, PLACES), wants(shown, MARKS)];
+  const where = useWhere(subject, { places: placesWanted || marksWanted, marks: marksWanted });
   const veil = useVeil(where, shown, lit ?? standing(on, chosen));
   const [left, top, scale] = at;
   const paint = useRef<() => void>(() => undefined);
@@ -79,7 +80,7 @@ export function LayerCanvas({ subject, width, height, at, mirror = false, flip =
         data-read={where.places ? `${where.marks.length}/${where.places.windows}` : ''}
         className="pointer-events-none absolute inset-0 h-full w-full"
       />
-      {legend && <Legend shown={shown} where={where} reading={wants(shown, MARKS)} />}
+      {legend && <Legend shown={shown} where={where} places={placesWanted} marks={marksWanted} />}
     </>
   );
 }
@@ -132,6 +133,7 @@ function paintLayers(sheet: Parameters<typeof draw.drawPoints>[0], { subject, wi
       sheet,
       marks.map((m) => m.strokes),
     );
+  if (lit?.way) draw.drawMeasure(sheet, [{ ...lit.way, as: 'length' }]);
   if (has('directions')) draw.drawTicks(sheet, marks);
   if (has('patches')) draw.drawPatches(sheet, subject.patches ?? []);
   if (has('points')) {

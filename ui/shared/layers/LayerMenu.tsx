@@ -33,7 +33,8 @@ export function LayerMenu() {
         className={`flex flex-none items-center gap-1 rounded px-2 py-1 text-sm ${on.size ? 'bg-neutral text-neutral-content' : 'hover:bg-base-300'}`}
       >
         <SquareStack aria-hidden className="size-4" />
-        {on.size ? say('layers.titleOn', { n: on.size }) : say('layers.title')}
+        {say('layers.title')}
+        <span className="w-4 text-xs tabular-nums">{on.size > 0 && say.number(on.size)}</span>
       </button>
       {open && (
         <fieldset className="absolute top-full start-0 z-20 grid max-h-[65vh] w-max max-w-[92vw] grid-cols-1 gap-x-6 overflow-y-auto border border-base-300 bg-base-100 p-3 text-sm shadow-md sm:grid-cols-2">

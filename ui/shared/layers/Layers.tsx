@@ -73,3 +73,25 @@ export function useLight(what: Lit | null | string) {
       }
     : {};
 }
+
+/** Something told whose place shows on the picture while it is pointed at or focused. */
+export function Place({
+  of,
+  as: As = 'div',
+  className,
+  id,
+  children,
+}: {
+  of: Lit | string | null;
+  as?: 'div' | 'li' | 'tr';
+  className?: string;
+  id?: string;
+  children: ReactNode;
+}) {
+  const light = useLight(of);
+  return (
+    <As {...light} id={id} className={className}>
+      {children}
+    </As>
+  );
+}

@@ -8,16 +8,24 @@ import { signOf } from './draw';
 import type { LayerName } from './layers';
 import type { Where } from './where';
 
+interface Props {
+  shown: ReadonlySet<LayerName>;
+  where: Where;
+  /** What of it is being read. */
+  places: boolean;
+  marks: boolean;
+}
+
 /** What the signs on a picture mean, and how far it has been read. */
-export function Legend({ shown, where, reading }: { shown: ReadonlySet<LayerName>; where: Where; reading: boolean }) {
+export function Legend({ shown, where: { places, marks, failed }, ...wanted }: Props) {
   const say = useSay();
-  const { places, marks, failed } = where;
   const kinds = MARK_KINDS.filter((k) => k !== 'blank' && marks.some((m) => m.tiles.some((t) => t.kind === k)));
   const untold = marks.some((m) => m.tiles.some((t) => !t.kind));
-  const done = !places ? null : reading && marks.length < places.windows ? marks.length / places.windows : 1;
+  const begun = (wanted.places || wanted.marks) && !places;
+  const partly = wanted.marks && places !== null && marks.length < places.windows;
   const told = (['directions', 'temperature', 'finish', 'area', 'lights', 'contrast'] as const).filter((name) => shown.has(name));
   const edges = shown.has('edges');
-  if (!shown.size || (!edges && !shown.has('kinds') && !told.length && done === 1 && !failed)) return null;
+  if (!edges && !shown.has('kinds') && !told.length && !begun && !partly && !failed) return null;
   const nothing = places && (shown.has('lights') || shown.has('area')) && !places.lights;
   return (
     <div
@@ -25,8 +33,8 @@ export function Legend({ shown, where, reading }: { shown: ReadonlySet<LayerName
       role="status"
     >
       {failed && <p>{say('layers.failed')}</p>}
-      {!failed && done === null && shown.size > 0 && <p>{say('layers.begun')}</p>}
-      {done !== null && done < 1 && <p>{say('layers.reading', { done: marks.length, all: places!.windows })}</p>}
+      {!failed && begun && <p>{say('layers.begun')}</p>}
+      {partly && <p>{say('layers.reading', { done: marks.length, all: places.windows })}</p>}
       {shown.has('kinds') && (
         <ul className="flex flex-wrap gap-x-3">
           {kinds.map((k) => (

@@ -93,7 +93,7 @@ const spread = (n: number) => Array.from({ length: n }, (_, i) => (2 * i) / (n -
 const SIGNS: Record<MarkKind, (pen: Path2D) => void> = {
   blank: () => undefined,
   flat: (p) => p.rect(-0.8, -0.8, 1.6, 1.6),
-  'smooth-shading': (p) => spread(4).forEach((v) => p.ellipse(0, 0, 0.25 + 0.3 * (v + 1), 0.25 + 0.3 * (v + 1), 0, 0.2 + v, 1.6 + v)),
+  'smooth-shading': (p) => [0.3, 0.6, 0.9].forEach((r) => (p.moveTo(r, 0), p.arc(0, 0, r, 0, 7))),
   wash: (p) => spread(3).forEach((v) => (p.moveTo(-1, 0.6 * v), p.bezierCurveTo(-0.3, 0.6 * v - 0.5, 0.3, 0.6 * v + 0.5, 1, 0.6 * v))),
   stipple: (p) =>
     spread(3).forEach((x) => spread(3).forEach((y) => (p.moveTo(0.8 * x + 0.04, 0.8 * y), p.arc(0.8 * x, 0.8 * y, 0.04, 0, 7)))),
@@ -149,7 +149,7 @@ export function signOf(kind: MarkKind, side: number): Path2D {
 /** Where form-size places lie in the picture. */
 const onto = ({ frame: [x0, y0, w, h], width, height }: Places) => ({ x0, y0, kx: w / width, ky: h / height });
 
-/** Borders between light and dark by how they are handled: a full disc outlined, a small one sharp, a ring soft, a cross lost. */
+/** Borders between light and dark by how they are handled: a large disc outlined, a small one sharp, a ring soft, a cross lost. */
 export function drawEdges(sheet: Sheet, places: Places, only: Lit['handling'] | null = null) {
   const { x0, y0, kx, ky } = onto(places);
   const { at, handling } = places.edges;
@@ -161,7 +161,7 @@ export function drawEdges(sheet: Sheet, places: Places, only: Lit['handling'] | 
     if (only && name !== only) continue;
     const [x, y] = [x0 + at[2 * i] * kx, y0 + at[2 * i + 1] * ky];
     const p = of[handling[i]];
-    const r = { outlined: 2.1, sharp: 1.1, soft: 2.3, lost: 1.8 }[name] * unit;
+    const r = { outlined: 2.6, sharp: 1.2, soft: 2.4, lost: 1.8 }[name] * unit;
     if (name === 'lost') {
       p.moveTo(x - r, y - r);
       p.lineTo(x + r, y + r);
@@ -174,10 +174,10 @@ export function drawEdges(sheet: Sheet, places: Places, only: Lit['handling'] | 
   }
   EDGE_HANDLINGS.forEach((name, k) => {
     if (name === 'outlined' || name === 'sharp') {
-      pen.strokeStyle = name === 'outlined' ? '#fff' : '#000';
-      pen.lineWidth = 1.4 * unit;
+      pen.strokeStyle = '#000';
+      pen.lineWidth = 1.6 * unit;
       pen.stroke(of[k]);
-      pen.fillStyle = name === 'outlined' ? '#000' : '#fff';
+      pen.fillStyle = '#fff';
       pen.fill(of[k]);
     } else twice(sheet, of[k], 0.8);
   });

@@ -36,6 +36,8 @@ export interface Lit {
   /** What is darker than the first, and lighter than the second. */
   outside?: readonly [number, number];
   measure?: { template: string; name: string };
+  /** A way on the picture, px of it, that a chart speaks of. */
+  way?: { from: readonly [number, number]; to: readonly [number, number] };
   /** One of the nine fields, 0 to 8. */
   field?: number;
 }

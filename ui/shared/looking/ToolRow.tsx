@@ -60,7 +60,7 @@ export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
   return (
     <div className="relative min-w-0">
       <div
-        className="flex items-center gap-1 max-lg:overflow-x-auto lg:flex-wrap"
+        className="flex items-center gap-0.5 max-lg:overflow-x-auto lg:flex-wrap"
         role="toolbar"
         aria-label={say('bench.tools')}
         onKeyDown={step}
@@ -75,7 +75,7 @@ export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
               aria-pressed={on[name]}
               title={say('bench.tool', { hint, key: typed(key) })}
               onClick={() => toggle(name)}
-              className={`flex flex-none items-center gap-1 rounded px-2 py-1 text-sm ${on[name] ? 'bg-neutral text-neutral-content' : 'hover:bg-base-300'}`}
+              className={`flex flex-none items-center gap-1 rounded px-1.5 py-1 text-sm ${on[name] ? 'bg-neutral text-neutral-content' : 'hover:bg-base-300'}`}
             >
               <Icon aria-hidden className="size-4" />
               {say(label)}

@@ -5,6 +5,7 @@ import { listRules } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
 import { profileOf } from '@/server/pictures/readings';
 import { openStudy } from '../../../session';
+import { restsOf } from '../../../rests';
 import { worksLayered } from '../../../subject';
 import { titled } from '../../../voice';
 
@@ -46,6 +47,7 @@ export default async function ColourPage({
       works={slim}
       work={slim.find((w) => w.id === work.id)!}
       read={read}
+      rests={reading && restsOf(reading, work.widthMm, works.filter((w) => !w.foil).length)}
       kits={await listKits(teacher.id)}
       rules={await listRules(study)}
     />

@@ -6,6 +6,7 @@ import { listRules } from '@/server/studies/rules';
 import { listWorks, pinsOf } from '@/server/studies/works';
 import { profileOf } from '@/server/pictures/readings';
 import { openStudy } from '../../../session';
+import { restsOf } from '../../../rests';
 import { worksLayered } from '../../../subject';
 import { titled } from '../../../voice';
 
@@ -51,6 +52,7 @@ export default async function MarksPage({
       edges={reading?.profile.edges ?? null}
       surface={reading ? tellSurface(reading.profile.features, reading.kinds, work.widthMm) : []}
       shares={shares}
+      rests={reading && restsOf(reading, work.widthMm, works.filter((w) => !w.foil).length)}
       rules={await listRules(study)}
     />
   );

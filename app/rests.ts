@@ -1,0 +1,23 @@
+import type { ProfileWithMaps } from '@/core/style/profile';
+import type { Rests } from '@/ui/shared/evidence/Reading';
+
+/** What the readings of a whole work rest on; `works` is how many of the hand have been measured. */
+export function restsOf({ profile, frame, sharpness, distributions }: ProfileWithMaps, widthMm: number | null, works: number): Rests {
+  const { spacing, lineWidth, strokeLength } = profile.marks.overall;
+  const { lightness, ...marks } = distributions;
+  return {
+    features: profile.features,
+    marks,
+    sizes: { spacing: spacing?.px ?? null, lineWidth: lineWidth?.px ?? null, strokeLength: strokeLength?.px ?? null },
+    lightness,
+    steps: profile.values.steps,
+    palette: profile.palette,
+    known: {
+      widthMm,
+      pxPerMm: widthMm === null ? null : (frame[2] * sharpness) / widthMm,
+      sheet: profile.ground !== null,
+      works,
+    },
+    mmPerPixel: widthMm === null ? null : widthMm / frame[2],
+  };
+}

@@ -131,7 +131,7 @@ const OWN = [
 ];
 /** Compounds and terms of the trade that the German dictionary does not build. */
 const OWN_GERMAN =
-  'Escape Passepartout Beiseitegelegt beiseitelegen Blauschwarz Bruna Deckweiß Dunkelheiten Dunkels Fixativ Gelborange Geradheit Gischt Gouache Graukarte Grünschwarz Herumgehen Hexadezimalziffern Lavieren Lavierung Lavierungen Megapixel Min Old Pastell Pastellkreide Pastellkreiden Pinselspuren Rosenrot Rubbelkrepp Schmierer Tausendsteln Transparentpapier Tuschenapf unfixiert verriebene Vitruv abrubbeln anlösen darübergehen darüberlegen dazunehmen dazusetzen durchpausen durchzeichnen einwalzen graubraunem hineintupfen lavieren nässen spitzeren vieren vollgestellt wegdrehen wegradieren Unfixiert Verriebene Beiseitelegen'.split(
+  'Escape Passepartout Beiseitegelegt beiseitelegen Blauschwarz Bruna Deckweiß Dunkelheiten Dunkels Fixativ Gelborange Geradheit Gischt Gouache Graukarte Grünschwarz Herumgehen Hexadezimalziffern Lavieren Lavierung Lavierungen Megapixel Min Neuntel Old Pastell Pastellkreide Pastellkreiden Pinselspuren Scan Rosenrot Rubbelkrepp Schmierer Tausendsteln Transparentpapier Tuschenapf unfixiert verriebene Vitruv abrubbeln anlösen darübergehen darüberlegen dazunehmen dazusetzen durchpausen durchzeichnen einwalzen graubraunem hineintupfen lavieren nässen spitzeren vieren vollgestellt wegdrehen wegradieren Unfixiert Verriebene Beiseitelegen'.split(
     ' ',
   );
 /** Values of options and names of fields, which are the same in every language. */

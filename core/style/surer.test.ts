@@ -1,8 +1,8 @@
 import { english } from '../../tests/support/english';
 import { FEATURES } from './features';
-import { howMeasured, surerBy } from './surer';
+import { howMeasured, Known, surerBy } from './surer';
 
-const KNOWN = { widthMm: 300, pxPerMm: 8, counted: 400, sheet: true, works: 6 };
+const KNOWN: Known = { widthMm: 300, pxPerMm: 8, counted: 400, sheet: true, works: 6 };
 
 test('of every feature it can be said how it is measured', () => {
   for (const feature of [...Object.keys(FEATURES), 'colour.palette', 'place.scale', 'proportion.face-front.eye-line'])
@@ -10,7 +10,7 @@ test('of every feature it can be said how it is measured', () => {
 });
 
 test('what is as sure as it gets needs nothing; what lacks something is told what', () => {
-  const keys = (feature: string, known: Partial<typeof KNOWN> | { widthMm: null; pxPerMm: null }) =>
+  const keys = (feature: string, known: Partial<Known>) =>
     surerBy(feature, { ...KNOWN, ...known }).map((m) => m.key.replace('evidence.surer.', ''));
   expect(keys('marks.spacing', {})).toEqual([]);
   expect(keys('marks.spacing', { widthMm: null, pxPerMm: null, works: 1 })).toEqual(['width', 'works']);

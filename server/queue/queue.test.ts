@@ -124,7 +124,7 @@ test('an error puts a job back, the third one ends it; what cannot get better en
   const hopeless = (await claim(db(), 'me'))!;
   await giveUp(db(), hopeless, 'me', WHY, true);
   expect(await rowOf(hopeless.id)).toMatchObject({ state: 'failed', messages: [WHY], attempts: 1 });
-  expect(await progressOf(db(), teacherId, studyId)).toEqual({ queued: 0, running: 0, done: 0, failed: 2, stopped: 0 });
+  expect(await progressOf(db(), teacherId, studyId)).toEqual({ queued: 0, running: 0, done: 0, failed: 2, stopped: 0, left: 0 });
 });
 
 test('three servers that die under a job cost it nothing; one that kills every server ends at last', async () => {

@@ -4,7 +4,7 @@ import type { Message } from '../../core/message';
 import { Querying, newId, Transaction } from '../database/connection';
 import { isDeadlock } from '../database/failures';
 import { sentence } from '../errors';
-import { jobs } from '../schema';
+import { jobs, pieces } from '../schema';
 
 export type Job = typeof jobs.$inferSelect;
 
@@ -175,6 +175,8 @@ export interface Progress {
   done: number;
   failed: number;
   stopped: number;
+  /** Works and pieces that are still to be done. */
+  left: number;
 }
 
 /** Where a study's work stands. */
@@ -185,7 +187,25 @@ export async function progressOf(db: Querying, teacherId: string, studyId: strin
     .where(and(eq(jobs.teacherId, teacherId), eq(jobs.studyId, studyId)))
     .groupBy(jobs.state);
   const of = (state: Job['state']) => Number(rows.find((r) => r.state === state)?.n ?? 0);
-  return { queued: of('queued'), running: of('running'), done: of('done'), failed: of('failed'), stopped: of('cancelled') };
+  const counts = { queued: of('queued'), running: of('running'), done: of('done'), failed: of('failed'), stopped: of('cancelled') };
+  return { ...counts, left: counts.queued + counts.running > 0 ? await thingsLeft(db, teacherId, studyId) : 0 };
+}
+
+/** Works and pieces that are still to be done, each once, however many turns it takes: a work that is measured brings every ready piece a comparison. */
+async function thingsLeft(db: Querying, teacherId: string, studyId: string): Promise<number> {
+  const open = await db
+    .select({ workId: jobs.workId, pieceId: jobs.pieceId })
+    .from(jobs)
+    .where(and(eq(jobs.teacherId, teacherId), eq(jobs.studyId, studyId), inArray(jobs.state, ['queued', 'running'])));
+  const things = new Set(open.map((job) => job.pieceId ?? job.workId ?? ''));
+  if (open.some((job) => job.workId !== null)) {
+    const ready = await db
+      .select({ id: pieces.id })
+      .from(pieces)
+      .where(and(eq(pieces.studyId, studyId), eq(pieces.state, 'ready')));
+    for (const { id } of ready) things.add(id);
+  }
+  return things.size;
 }
 
 const ofStudy = (teacherId: string, studyId: string) => and(eq(jobs.teacherId, teacherId), eq(jobs.studyId, studyId));

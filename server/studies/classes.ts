@@ -1,10 +1,10 @@
 /** Knows classes: lists of first names and an initial, and who hands in for a study. */
 import { typed } from '../../core/message';
-import { asc, eq } from 'drizzle-orm';
+import { asc, eq, sql } from 'drizzle-orm';
 import { changing, database, newId } from '../database/connection';
 import { isDuplicate } from '../database/failures';
 import { sentence, UserError } from '../errors';
-import { classes, students, studies } from '../schema';
+import { classes, pieces, students, studies } from '../schema';
 
 interface Name {
   firstName: string;
@@ -15,10 +15,16 @@ export interface ClassWithStudents {
   id: string;
   name: string;
   school: string;
-  students: (Name & { id: string })[];
+  /** With the picture of the piece each handed in last. */
+  students: (Name & { id: string; pieceId: string | null })[];
 }
 
 export const shownName = ({ firstName, initial }: Name): string => `${firstName} ${initial}`.trim();
+
+/** Picture of the piece a student handed in last, squared up where it has been. */
+const LAST_PIECE = sql<string | null>`(
+  select coalesce(${pieces.rectifiedId}, ${pieces.photoId}) from ${pieces}
+  where ${pieces.studentId} = ${students.id} order by ${pieces.createdAt} desc, ${pieces.id} desc limit 1)`;
 
 export async function listClasses(teacherId: string): Promise<ClassWithStudents[]> {
   const rows = await database()
@@ -26,7 +32,7 @@ export async function listClasses(teacherId: string): Promise<ClassWithStudents[
       id: classes.id,
       name: classes.name,
       school: classes.school,
-      student: { id: students.id, firstName: students.firstName, initial: students.initial },
+      student: { id: students.id, firstName: students.firstName, initial: students.initial, pieceId: LAST_PIECE },
     })
     .from(classes)
     .leftJoin(students, eq(students.classId, classes.id))

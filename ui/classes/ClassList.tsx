@@ -11,8 +11,11 @@ interface ClassView {
   id: string;
   name: string;
   school: string;
-  students: { id: string; firstName: string; initial: string }[];
+  students: { id: string; firstName: string; initial: string; pieceId: string | null }[];
 }
+
+/** Made-up names, in an empty class's place. */
+const EXAMPLES = ['Abel R', 'Bruna K', 'Cato L', 'Dita M', 'Edo V', 'Fenna B'];
 
 /** "Abel R", one a line, into first name and initial. */
 function readRoster(textarea: string): { firstName: string; initial: string }[] {
@@ -36,7 +39,20 @@ export function ClassList({ classes }: { classes: ClassView[] }) {
     <div className="mx-auto grid w-full max-w-6xl gap-8 p-6 lg:grid-cols-[1fr_22rem]">
       <section>
         <h1 className="mb-4 text-3xl font-semibold">{say('classes.title')}</h1>
-        {classes.length === 0 && <p>{say('classes.none')}</p>}
+        {classes.length === 0 && (
+          <div className="grid gap-3">
+            <p className="max-w-prose text-lg">{say('classes.none')}</p>
+            <p className="text-sm">{say('classes.example')}</p>
+            <ul aria-hidden className="grid grid-cols-3 gap-3 opacity-50 sm:grid-cols-6">
+              {EXAMPLES.map((name) => (
+                <li key={name} className="grid gap-1 text-sm">
+                  <span className="bench aspect-4/3" />
+                  {say.typed(name)}
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
         <ul className="grid gap-6">
           {classes.map((c) => (
             <li key={c.id} className="border-t-2 border-base-content/60 pt-2">
@@ -45,11 +61,18 @@ export function ClassList({ classes }: { classes: ClassView[] }) {
                 {c.school && <span className="text-base font-normal">{say('classes.at', { school: typed(c.school) })}</span>}
               </h2>
               <p>{say('classes.students', { n: c.students.length })}</p>
-              <ul className="my-2 columns-2 sm:columns-3">
+              <ul className="my-3 grid grid-cols-3 gap-x-3 gap-y-4 sm:grid-cols-4 xl:grid-cols-6">
                 {c.students.map((s) => (
-                  <li key={s.id} className="break-inside-avoid">
+                  <li key={s.id}>
+                    <span className="bench flex aspect-4/3 items-center justify-center p-1">
+                      {s.pieceId ? (
+                        <img src={`/api/pictures/${s.pieceId}?size=small`} alt="" loading="lazy" className="max-h-full max-w-full" />
+                      ) : (
+                        <span className="text-center text-xs">{say('classes.noPiece')}</span>
+                      )}
+                    </span>
                     <details>
-                      <summary className="cursor-pointer">{say.typed(`${s.firstName} ${s.initial}`)}</summary>
+                      <summary className="cursor-pointer truncate text-sm">{say.typed(`${s.firstName} ${s.initial}`)}</summary>
                       <div className="grid gap-2 py-2 text-sm">
                         <a className="link" href={`/api/students/${s.id}/everything`} download>
                           {say('deleting.everything')}

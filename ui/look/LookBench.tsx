@@ -9,6 +9,8 @@ import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
 import { send, sendPicture } from '../shared/request';
+import { Uploads } from '../shared/uploads/Uploads';
+import { useUploads } from '../shared/uploads/useUploads';
 import { useAct } from '../shared/useAct';
 import { WorkStrip } from '../shared/WorkStrip';
 import { CropFrame } from './CropFrame';
@@ -25,6 +27,9 @@ interface Props {
   samples: React.ComponentProps<typeof SampleWorks>['choices'];
 }
 
+/** Pictures taken in one go. */
+const MOST_AT_ONCE = 8;
+
 export function LookBench(props: Props) {
   return (
     <LayersOver>
@@ -37,22 +42,16 @@ function Looks({ studyId, works, current, samples }: Props) {
   const say = useSay();
   const looking = useLooking();
   const stepped = useStepped();
-  const [share, setShare] = useState<number | null>(null);
+  const { uploads, take: upload, forget } = useUploads();
   const [cropping, setCropping] = useState(false);
   const [standing, setStanding] = useState(false);
   const choose = useRef<HTMLInputElement>(null);
   const { act, problem } = useAct();
   const work = works.find((w) => w.id === current) ?? works[0] ?? null;
-  const take = (files: FileList | null) => {
-    const list = Array.from(files ?? []).slice(0, 8);
-    if (!list.length) return;
-    void act(async () => {
-      for (const file of list) {
-        setShare(0);
-        await sendPicture(`/api/studies/${studyId}/works`, file, file.name, {}, setShare);
-      }
-    }).finally(() => setShare(null));
-  };
+  const take = (files: FileList | null) =>
+    void upload(Array.from(files ?? []).slice(0, MOST_AT_ONCE), (file, onProgress) =>
+      sendPicture(`/api/studies/${studyId}/works`, file, file.name, {}, onProgress),
+    );
   const adding = (
     <>
       <input
@@ -72,7 +71,7 @@ function Looks({ studyId, works, current, samples }: Props) {
           <Camera aria-hidden className="size-4" /> {say('stand.title')}
         </button>
       )}
-      {share !== null && <progress className="progress w-24" value={share} max={1} aria-label={say('shared.sending')} />}
+      <Uploads uploads={uploads} onForget={forget} />
     </>
   );
   return (

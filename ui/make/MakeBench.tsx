@@ -1,13 +1,13 @@
 'use client';
 import { ImagePlus, Printer } from 'lucide-react';
 import Link from 'next/link';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { typed } from '@/core/message';
 import type { TemplateName } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
-import { Notice } from '../shared/Notice';
 import { sendPicture } from '../shared/request';
-import { useAct } from '../shared/useAct';
+import { Uploads } from '../shared/uploads/Uploads';
+import { useUploads } from '../shared/uploads/useUploads';
 import { WorkStrip } from '../shared/WorkStrip';
 import { Drawing } from './Drawing';
 import type { MasterWork, Reference, Rule } from './reference';
@@ -29,8 +29,7 @@ export function MakeBench(props: Props) {
   const { studyId, references, current, template } = props;
   const reference = references.find((r) => r.id === current) ?? references[0] ?? null;
   const choose = useRef<HTMLInputElement>(null);
-  const [share, setShare] = useState<number | null>(null);
-  const { act, problem } = useAct();
+  const { uploads, take, forget } = useUploads();
   const base = `/studies/${studyId}/make`;
   const adding = (
     <>
@@ -40,20 +39,17 @@ export function MakeBench(props: Props) {
         accept="image/*"
         className="sr-only"
         aria-label={say('make.add')}
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          if (!file) return;
-          setShare(0);
-          void act(async () => {
-            const { id } = await sendPicture<{ id: string }>(`/api/studies/${studyId}/references`, file, file.name, {}, setShare);
+        onChange={(e) =>
+          void take(e.target.files, async (file, onProgress) => {
+            const { id } = await sendPicture<{ id: string }>(`/api/studies/${studyId}/references`, file, file.name, {}, onProgress);
             window.location.assign(`${base}?reference=${id}`);
-          }).finally(() => setShare(null));
-        }}
+          })
+        }
       />
       <button type="button" className="btn btn-sm" onClick={() => choose.current?.click()}>
         <ImagePlus aria-hidden className="size-4" /> {say('make.add')}
       </button>
-      {share !== null && <progress className="progress w-24" value={share} max={1} aria-label={say('shared.sending')} />}
+      <Uploads uploads={uploads} onForget={forget} />
     </>
   );
   if (!reference)
@@ -66,7 +62,6 @@ export function MakeBench(props: Props) {
         }
       >
         <div className="flex flex-wrap items-center gap-2">{adding}</div>
-        <Notice said={problem} />
       </Bench>
     );
   return (
@@ -82,7 +77,6 @@ export function MakeBench(props: Props) {
               <Printer aria-hidden className="size-4" /> {say('make.print')}
             </Link>
           </div>
-          <Notice said={problem} />
         </>
       }
       strip={

@@ -2,13 +2,15 @@
 import { Camera } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
-import { amount, message } from '@/core/message';
+import { message } from '@/core/message';
 import { templateToOpen } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
 import { MeasureAgain } from '../shared/MeasureAgain';
 import { Notice } from '../shared/Notice';
 import { RemovalNote } from '../shared/RemovalNote';
 import { send, sendPicture } from '../shared/request';
+import { Uploads } from '../shared/uploads/Uploads';
+import { useUploads } from '../shared/uploads/useUploads';
 import { useAct } from '../shared/useAct';
 import { CornerEditor } from './CornerEditor';
 import { kindOfPiece, Piece, pieceState, pieceTitle } from './piece';
@@ -28,17 +30,14 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
   const piece = pieces.find((p) => p.id === current) ?? null;
   const [student, setStudent] = useState(roster[0]?.id ?? '');
   const [kind, setKind] = useState<Piece['kind']>('original');
-  const [share, setShare] = useState<number | null>(null);
+  const { uploads, take: upload, forget } = useUploads();
   const { act, problem } = useAct();
   const people = roster.length ? roster : [{ id: '', name: null }];
   const base = `/studies/${studyId}/pieces`;
-  const take = (file: File | undefined) => {
-    if (!file) return;
-    setShare(0);
-    void act(() => sendPicture(`/api/studies/${studyId}/pieces`, file, file.name, { studentId: student, kind }, setShare)).finally(() =>
-      setShare(null),
+  const take = (files: FileList | null) =>
+    void upload(files, (file, onProgress) =>
+      sendPicture(`/api/studies/${studyId}/pieces`, file, file.name, { studentId: student, kind }, onProgress),
     );
-  };
   const roll = (
     <ul className="grid content-start gap-x-6 gap-y-2 h-full w-full overflow-y-auto sm:grid-cols-2 xl:grid-cols-3">
       {people.map((s) => {
@@ -111,9 +110,10 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
         </select>
         <label className="btn btn-primary">
           <Camera aria-hidden className="size-5" />
-          {share === null ? say('pieces.choose') : say('pieces.sending', { share: amount(Math.round(100 * share) / 100, 'share') })}
-          <input type="file" accept="image/*" capture="environment" className="sr-only" onChange={(e) => take(e.target.files?.[0])} />
+          {say('pieces.choose')}
+          <input type="file" accept="image/*" capture="environment" className="sr-only" onChange={(e) => take(e.target.files)} />
         </label>
+        <Uploads uploads={uploads} onForget={forget} />
         <p className="text-sm">{say('pieces.how')}</p>
         <Notice said={problem} />
       </div>

@@ -2,6 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { send } from './request';
+import { minutesLeft, Watch, watched } from './watch';
 import { useSay } from '../words/Words';
 
 interface Counts {
@@ -10,12 +11,15 @@ interface Counts {
   done: number;
   failed: number;
   stopped: number;
+  left: number;
 }
 
 /** Background work of the study, with a count, a way to stop what waits, and a way to take it up again. The page shows new results by itself. */
 export function Progress({ studyId }: { studyId: string }) {
   const say = useSay();
   const [counts, setCounts] = useState<Counts | null>(null);
+  const [watch, setWatch] = useState<Watch | null>(null);
+  const [now, setNow] = useState(0);
   const router = useRouter();
   const before = useRef<string | null>(null);
   const path = `/api/studies/${studyId}/progress`;
@@ -24,6 +28,8 @@ export function Progress({ studyId }: { studyId: string }) {
     source.onmessage = (e) => {
       const next = JSON.parse(e.data) as Counts;
       setCounts(next);
+      setNow(Date.now());
+      setWatch((w) => watched(w, next.left, Date.now()));
       const ended = `${next.done} ${next.failed} ${next.stopped}`;
       if (before.current !== null && ended !== before.current) router.refresh();
       before.current = ended;
@@ -31,8 +37,7 @@ export function Progress({ studyId }: { studyId: string }) {
     return () => source.close();
   }, [path, router]);
   if (!counts) return <span role="status" className="text-sm" />;
-  const open = counts.queued + counts.running;
-  const all = open + counts.done + counts.failed + counts.stopped;
+  const minutes = watch && minutesLeft(watch, now);
   const again = (label: string) => (
     <button type="button" className="link" onClick={() => void send('POST', path, { subjectId: null })}>
       {label}
@@ -40,10 +45,14 @@ export function Progress({ studyId }: { studyId: string }) {
   );
   return (
     <span role="status" className="flex flex-none items-center gap-2 text-sm max-sm:hidden">
-      {open > 0 && (
+      {watch && (
         <>
-          <progress className="progress w-20" value={all - open} max={all} aria-label={say('background.label')} />
-          <span className="max-lg:sr-only">{say('background.open', { done: all - open, all })}</span>
+          <progress className="progress w-20" value={watch.all - watch.left} max={watch.all} aria-label={say('background.label')} />
+          <span className="max-lg:sr-only">
+            {minutes === null
+              ? say('background.open', { done: watch.all - watch.left, all: watch.all })
+              : say('background.openFor', { done: watch.all - watch.left, all: watch.all, minutes })}
+          </span>
           {counts.queued > 0 && (
             <button type="button" className="link" onClick={() => void send('DELETE', path)}>
               {say('background.stop')}

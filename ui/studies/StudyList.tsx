@@ -3,6 +3,7 @@ import { Plus } from 'lucide-react';
 import { isLessonMedium, mediumName } from '@/core/lesson/media';
 import { typed } from '@/core/message';
 import Link from 'next/link';
+import { Drawings } from '../account/Drawings';
 import { DeleteForGood } from '../shared/DeleteForGood';
 import { useSay } from '../words/Words';
 
@@ -29,20 +30,38 @@ export function StudyList({ studies }: { studies: StudyCard[] }) {
           {say('studies.new')}
         </Link>
       </div>
-      {studies.length === 0 && <p className="max-w-prose text-lg">{say('studies.none')}</p>}
+      {studies.length === 0 && (
+        <div className="grid items-center gap-6 lg:grid-cols-2">
+          <Drawings className="min-h-96" />
+          <div className="grid max-w-prose gap-3 text-lg">
+            <p>{say('studies.none')}</p>
+            <p>{say('studies.sample')}</p>
+          </div>
+        </div>
+      )}
       <ul className="grid gap-6 sm:grid-cols-2">
         {studies.map((s) => (
-          <li key={s.id} className="flex flex-col gap-2">
-            <Link href={s.href} className="flex gap-4 border-t-2 border-base-content/60 pt-3 hover:bg-base-200">
-              <span className="bench flex h-36 w-44 shrink-0 items-center justify-center p-2">
-                {s.coverId && <img src={`/api/pictures/${s.coverId}?size=small`} alt="" className="max-h-full max-w-full" />}
+          <li key={s.id} className={`flex flex-col gap-2 ${studies.length === 1 ? 'sm:col-span-2' : ''}`}>
+            <Link href={s.href} className="group flex flex-col gap-3">
+              <span
+                className={`bench flex items-center justify-center p-5 group-hover:outline-2 ${studies.length === 1 ? 'h-[27rem] max-sm:h-72' : 'h-80'}`}
+              >
+                {s.coverId ? (
+                  <img src={`/api/pictures/${s.coverId}?size=screen`} alt="" className="max-h-full max-w-full" />
+                ) : (
+                  <span className="bench-note rounded px-3 py-2">{say('shared.noPicture')}</span>
+                )}
               </span>
-              <span className="flex flex-col gap-1">
-                <span className="font-title text-xl font-semibold">{say.typed(s.title)}</span>
-                <span>{say('shared.after', { master: typed(s.master) })}</span>
-                <span>{isLessonMedium(s.medium) ? say(mediumName(s.medium)) : say.typed(s.medium)}</span>
-                <span>{s.className === null ? say('studies.alone') : say.typed(s.className)}</span>
-                <span>{say('studies.counts', { works: s.works, pieces: s.pieces })}</span>
+              <span className="flex flex-col">
+                <span className="font-title text-2xl font-semibold group-hover:underline">{say.typed(s.title)}</span>
+                <span className="text-lg">{say('shared.after', { master: typed(s.master) })}</span>
+                <span>
+                  {[
+                    isLessonMedium(s.medium) ? say(mediumName(s.medium)) : say.typed(s.medium),
+                    s.className === null ? say('studies.alone') : say.typed(s.className),
+                    say('studies.counts', { works: s.works, pieces: s.pieces }),
+                  ].join(' · ')}
+                </span>
               </span>
             </Link>
             <DeleteForGood

@@ -152,7 +152,6 @@ export const pieces = {
   student: 'Person',
   kind: 'Art der Arbeit',
   choose: 'Fotografieren oder ein Bild wählen',
-  sending: 'Wird gesendet … {share}',
   how: 'Das Blatt flach hinlegen, alle vier Ecken im Bild. Die Nummer des Versuchs ergibt sich von selbst. Fotos bleiben auf diesem Rechner.',
   points: 'Ihre Punkte setzen',
   hold: 'Neben den Meister halten',

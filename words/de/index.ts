@@ -19,6 +19,7 @@ import { classes, cupboard, media, newStudy, rules, settings, sheets, studies } 
 import { techniques } from './techniques';
 import { units } from './units';
 import { unusable } from './unusable';
+import { uploads } from './uploads';
 
 export const de: Catalogue = {
   amounts,
@@ -76,4 +77,5 @@ export const de: Catalogue = {
   trouble,
   units,
   unusable,
+  uploads,
 };

@@ -61,7 +61,6 @@ export const shared = {
   remove: 'Entfernen',
   add: 'Hinzufügen',
   loading: 'Einen Augenblick …',
-  sending: 'Das Bild wird gesendet',
   print: 'In Originalgröße drucken (100 %)',
   checkBar: 'Dieser Balken ist 100 mm lang, wenn mit 100 % gedruckt wird.',
   checkBarName: 'Prüfbalken von 100 mm',
@@ -126,7 +125,8 @@ export const deleting = {
 
 export const background = {
   label: 'Bisher gemessen',
-  open: 'wird gemessen: {done, number} von {all, number}',
+  open: '{done, number} von {all, number} gemessen',
+  openFor: '{done, number} von {all, number} gemessen, noch etwa {minutes, number} Min.',
   stop: 'den Rest anhalten',
   stopped: '{n, number} angehalten',
   failed: '{n, number} ließen sich nicht messen',

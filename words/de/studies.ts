@@ -3,6 +3,7 @@ export const studies = {
   title: 'Studien',
   new: 'Neue Studie',
   none: 'Noch keine Studie. Beginnen Sie eine mit dem Bild eines Werks von dem Meister, um den es gehen soll.',
+  sample: 'Kein Bild zur Hand? Jede neue Studie bietet Beispielwerke eines erfundenen Meisters an.',
   counts: '{works, plural, one {# Werk} other {# Werke}}, {pieces, plural, one {# Arbeit} other {# Arbeiten}}',
   alone: 'keine Klasse: eine Person studiert allein',
 } as const;
@@ -58,6 +59,8 @@ export const sheets = {
 export const classes = {
   title: 'Klassen',
   none: 'Noch keine Klasse. Eine Studie kommt auch ohne aus: eine Person studiert allein.',
+  example: 'So wird es aussehen:',
+  noPiece: 'noch keine Arbeit',
   at: '({school})',
   students: '{n, plural, one {# Person} other {# Personen}}',
   new: 'Neue Klasse',
@@ -71,7 +74,7 @@ export const classes = {
 
 export const cupboard = {
   title: 'Schrank',
-  none: 'Noch keine Farben.',
+  none: 'Noch keine Farben. Hier werden sie liegen, jede dick und mit Weiß aufgehellt, und die Farben eines Werks werden daraus gemischt.',
   tint: 'Aufhellung {paint, number} : {white, number}',
   labels:
     'Auf jeder Tube nach ASTM D-4236 oder EN 71 achten, je nachdem, was die örtlichen Regeln verlangen, und dem Etikett und der Schulordnung folgen.',

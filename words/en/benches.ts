@@ -149,7 +149,6 @@ export const pieces = {
   student: 'Student',
   kind: 'Kind of piece',
   choose: 'Photograph or choose a picture',
-  sending: 'Sending … {share}',
   how: 'Lay the sheet flat, all four corners in view. The attempt’s number follows by itself. Photographs stay on this machine.',
   points: 'Place its points',
   hold: 'Hold it against the master',

@@ -18,6 +18,7 @@ import { classes, cupboard, media, newStudy, rules, settings, sheets, studies } 
 import { techniques } from './techniques';
 import { units } from './units';
 import { unusable } from './unusable';
+import { uploads } from './uploads';
 
 export const en = {
   amounts,
@@ -75,4 +76,5 @@ export const en = {
   trouble,
   units,
   unusable,
+  uploads,
 } as const;

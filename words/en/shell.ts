@@ -61,7 +61,6 @@ export const shared = {
   remove: 'Remove',
   add: 'Add',
   loading: 'One moment …',
-  sending: 'Sending the picture',
   print: 'Print at 100 %',
   checkBar: 'This bar is 100 mm when printed at 100 %.',
   checkBarName: 'Check bar of 100 mm',
@@ -125,7 +124,8 @@ export const deleting = {
 
 export const background = {
   label: 'Measured so far',
-  open: 'measuring: {done, number} of {all, number}',
+  open: 'measured {done, number} of {all, number}',
+  openFor: 'measured {done, number} of {all, number}, about {minutes, number} min left',
   stop: 'stop the rest',
   stopped: '{n, number} stopped',
   failed: '{n, number} could not be measured',

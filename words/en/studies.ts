@@ -3,6 +3,7 @@ export const studies = {
   title: 'Studies',
   new: 'New study',
   none: 'No study yet. Begin one with a picture of a work by the master you want to teach.',
+  sample: 'No picture at hand? Every new study offers sample works by an invented master.',
   counts: '{works, plural, one {# work} other {# works}}, {pieces, plural, one {# piece} other {# pieces}}',
   alone: 'no class: one person studies alone',
 } as const;
@@ -54,6 +55,8 @@ export const sheets = {
 export const classes = {
   title: 'Classes',
   none: 'No class yet. A study can also do without: one person studies alone.',
+  example: 'So it will look:',
+  noPiece: 'no piece yet',
   at: 'at {school}',
   students: '{n, plural, one {# student} other {# students}}',
   new: 'New class',
@@ -67,7 +70,7 @@ export const classes = {
 
 export const cupboard = {
   title: 'Cupboard',
-  none: 'No paints yet.',
+  none: 'No paints yet. Here they will lie, each as thick paint and let down with white, and the colours of a work will be mixed from them.',
   tint: 'tint {paint, number} : {white, number}',
   labels:
     'Look on each tube for conformance to ASTM D-4236 or EN 71 as your local rules ask, and follow its label and your school’s policy.',

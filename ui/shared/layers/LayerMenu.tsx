@@ -24,7 +24,7 @@ export function LayerMenu() {
     };
   }, [open]);
   return (
-    <div ref={box} onKeyDown={(e) => e.stopPropagation()}>
+    <div ref={box} onKeyDown={(e) => /^(Arrow|Home|End)/.test(e.key) && e.stopPropagation()}>
       <button
         type="button"
         aria-expanded={open}

@@ -16,8 +16,11 @@ export const TOOLS: readonly { name: ToolName; key: string }[] = [
 export type Looking = Record<ToolName, boolean>;
 const NONE = Object.fromEntries(TOOLS.map((t) => [t.name, false])) as Looking;
 
-export const inField = (target: EventTarget | null) =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+/** Is this where letters are typed or chosen by? */
+export const inField = (target: EventTarget | null): boolean =>
+  target instanceof HTMLInputElement
+    ? !/^(checkbox|radio|range|file|button|submit)$/.test(target.type)
+    : target instanceof HTMLElement && (target.isContentEditable || /^(TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** Which looking tools are on. A short press of a key toggles its tool; a key held longer shows it only while held. */
 export function useLooking(): {

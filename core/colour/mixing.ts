@@ -138,16 +138,24 @@ interface Ranked extends Recipe {
   total: number;
 }
 
+/** The mixes of one set of paints, each with its Lab. */
+interface MixSet {
+  names: string[];
+  mixes: (Mix & { lab: Triple })[];
+}
+
+const setOf = (names: string[], mixes: readonly Mix[]): MixSet => ({
+  names,
+  mixes: mixes.map((mix) => ({ ...mix, lab: labFromLinear(...mix.linear) })),
+});
+
 /**
  * The best of the mixes of one set of paints, as a list of one or none. The plain Lab distance picks a dozen, CIEDE2000
  * of the printed colour judges those; three hundredths of it buy nothing the eye can see, so then the shorter recipe wins.
  */
-function nearest(names: readonly string[], mixes: readonly Mix[], asked: readonly number[]): Ranked[] {
+function nearest({ names, mixes }: MixSet, asked: readonly number[]): Ranked[] {
   const sorted = mixes
-    .map((mix) => {
-      const [L, a, b] = labFromLinear(...mix.linear);
-      return { mix, far: (L - asked[0]) ** 2 + (a - asked[1]) ** 2 + (b - asked[2]) ** 2 };
-    })
+    .map((mix) => ({ mix, far: (mix.lab[0] - asked[0]) ** 2 + (mix.lab[1] - asked[1]) ** 2 + (mix.lab[2] - asked[2]) ** 2 }))
     .sort((p, q) => p.far - q.far)
     .slice(0, 12);
   let best: Ranked | null = null;
@@ -198,19 +206,15 @@ export function missInWords(asked: readonly number[], got: readonly number[]): M
   return message('mixing.off', { much: deltaE < 3 ? 'little' : deltaE > 10 ? 'much' : 'some', how: several(faults) });
 }
 
-/**
- * The best recipes for a colour from a kit: at most three paints, let down with white or (no white in the kit) water,
- * at most 12 parts in all, different sets of paints, best first. `withinReach`: the best is within ΔE00 3.
- */
-export function mixFor(target: string, kit: Kit, wanted = 5): MixAnswer {
-  const asked = labFromHex(target);
+/** Everything that can be mixed from a kit: at most three paints, let down with white or (no white in the kit) water, at most 12 parts in all. */
+function mixesOf(kit: Kit): MixSet[] {
   const white = kit.paints.find((p) => p.name === kit.white) ?? null;
   if (kit.white !== null && !white) throw new CoreError('kit.white', { name: typed(kit.white) });
   const coloured = kit.paints.filter((p) => p !== white);
   const ready = coloured.map((p) => prepare(p, white ? calibratedStrength(p, white) : p.strength));
   const base = white ? prepare(white, 1) : null;
-  const best: Ranked[] = [];
-  if (base) best.push(...nearest([base.name], [{ parts: [1], linear: mixLinear([base], [1]) }], asked));
+  const sets: MixSet[] = [];
+  if (base) sets.push(setOf([base.name], [{ parts: [1], linear: mixLinear([base], [1]) }]));
   for (const chosen of choices(ready.length, 3)) {
     const paints = chosen.map((i) => ready[i]);
     const names = paints.map((p) => p.name);
@@ -227,21 +231,36 @@ export function mixFor(target: string, kit: Kit, wanted = 5): MixAnswer {
     if (base)
       for (const parts of wholeParts(paints.length + 1, MOST_PARTS))
         if (parts.reduce(gcd) === 1) letDown.push({ parts: parts.slice(), linear: mixLinear([...paints, base], parts) });
-    best.push(...nearest(names, pure, asked), ...nearest([...names, base?.name ?? WATER], letDown, asked));
+    sets.push(setOf(names, pure), setOf([...names, base?.name ?? WATER], letDown));
   }
-  const ranked = best.sort((a, b) => a.deltaE - b.deltaE || a.total - b.total);
-  // A longer recipe that hardly betters a shorter one of the same paints is left out.
-  const recipes: Recipe[] = [];
-  for (const { total: _total, ...recipe } of ranked) {
-    const spare = recipes.some(
-      (r) => r.parts.every((p) => recipe.parts.some((q) => q.paint === p.paint)) && recipe.deltaE > r.deltaE - 0.2,
-    );
-    if (!spare) recipes.push(recipe);
-    if (recipes.length === wanted) break;
-  }
-  const withinReach = recipes.length > 0 && recipes[0].deltaE <= 3;
-  const words = recipes.length
-    ? message(withinReach ? 'mixing.within' : 'mixing.beyond', { miss: missInWords(asked, labFromHex(recipes[0].hex)) })
-    : message('mixing.nothing');
-  return { target: target.toLowerCase(), recipes, withinReach, words };
+  return sets;
 }
+
+/** The best recipes for a colour, different sets of paints, best first. `withinReach`: the best is within ΔE00 3. */
+export type Mixer = (target: string, wanted?: number) => MixAnswer;
+
+/** A mixer for one kit, whose mixes are reckoned once for all colours that are asked of it. */
+export function mixerFor(kit: Kit): Mixer {
+  const sets = mixesOf(kit);
+  return (target, wanted = 5) => {
+    const asked = labFromHex(target);
+    const ranked = sets.flatMap((set) => nearest(set, asked)).sort((a, b) => a.deltaE - b.deltaE || a.total - b.total);
+    // A longer recipe that hardly betters a shorter one of the same paints is left out.
+    const recipes: Recipe[] = [];
+    for (const { total: _total, ...recipe } of ranked) {
+      const spare = recipes.some(
+        (r) => r.parts.every((p) => recipe.parts.some((q) => q.paint === p.paint)) && recipe.deltaE > r.deltaE - 0.2,
+      );
+      if (!spare) recipes.push(recipe);
+      if (recipes.length === wanted) break;
+    }
+    const withinReach = recipes.length > 0 && recipes[0].deltaE <= 3;
+    const words = recipes.length
+      ? message(withinReach ? 'mixing.within' : 'mixing.beyond', { miss: missInWords(asked, labFromHex(recipes[0].hex)) })
+      : message('mixing.nothing');
+    return { target: target.toLowerCase(), recipes, withinReach, words };
+  };
+}
+
+/** One colour from a kit. */
+export const mixFor = (target: string, kit: Kit, wanted?: number): MixAnswer => mixerFor(kit)(target, wanted);

@@ -1,7 +1,9 @@
 /** Knows how text and pictures are set on the pages of a PDF: fonts that ship with the application, runs by what each font holds. */
+import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import PDFDocument from 'pdfkit';
+import { unpacked } from './sfnt';
 
 const FONTS = {
   text: '@fontsource/source-sans-3/files/source-sans-3-LATIN-400-normal.woff',
@@ -9,6 +11,11 @@ const FONTS = {
   title: '@fontsource/literata/files/literata-LATIN-600-normal.woff',
 } as const;
 export type Face = keyof typeof FONTS;
+
+/** What the types leave out. */
+interface Opening {
+  openImage(source: Buffer): PDFKit.Mixins.ImageSrc;
+}
 
 interface Fontkit {
   hasGlyphForCodePoint(code: number): boolean;
@@ -32,6 +39,15 @@ export interface Set {
   footer: (page: number, all: number) => string;
 }
 
+const fonts = new Map<string, Buffer>();
+
+/** A font's bytes, unpacked once. */
+function fontAt(path: string): Buffer {
+  const there = fonts.get(path) ?? unpacked(readFileSync(path));
+  fonts.set(path, there);
+  return there;
+}
+
 const GREY = '#555555';
 const MARGIN = 48;
 
@@ -40,6 +56,9 @@ export class Pages {
   readonly pdf: PDFKit.PDFDocument;
   readonly width: number;
   private readonly holds = new Map<string, Fontkit>();
+  /** Which font holds a letter of a face, once it has been looked up. */
+  private readonly held = new Map<string, string | undefined>();
+  private readonly drawn = new Map<Uint8Array, PDFKit.Mixins.ImageSrc>();
   readonly done: Promise<Buffer>;
 
   constructor(
@@ -50,13 +69,14 @@ export class Pages {
     const require = createRequire(join(root, 'package.json'));
     const file = (face: Face, part: string) => {
       const [scope, name, ...rest] = FONTS[face].replace('LATIN', part).split('/');
-      return join(dirname(require.resolve(`${scope}/${name}/package.json`)), ...rest);
+      return fontAt(join(dirname(require.resolve(`${scope}/${name}/package.json`)), ...rest));
     };
     this.pdf = new PDFDocument({
       size: paper,
       margin: MARGIN,
       bufferPages: true,
-      font: file('text', 'latin'),
+      // Taken as bytes too, whatever the types say of it.
+      font: file('text', 'latin') as unknown as string,
       info: { Title: set.about.title, Author: set.about.author, Creator: set.about.author },
       lang: set.language,
     });
@@ -88,6 +108,11 @@ export class Pages {
     return this.pdf.page.height - MARGIN - 14 - this.pdf.y;
   }
 
+  /** Pages begun so far. */
+  get count(): number {
+    return this.pdf.bufferedPageRange().count;
+  }
+
   newPage(): void {
     this.pdf.addPage();
   }
@@ -107,13 +132,23 @@ export class Pages {
     return loaded;
   }
 
+  private fontFor(face: Face, letter: string, code: number): string | undefined {
+    const key = face + letter;
+    if (!this.held.has(key))
+      this.held.set(
+        key,
+        ['latin', 'latin-ext'].map((p) => `${face}:${p}`).find((f) => this.face(f).hasGlyphForCodePoint(code)),
+      );
+    return this.held.get(key);
+  }
+
   /** The text cut into runs, each in the part of the face that holds its letters; what neither holds becomes a question mark. */
   private runs(text: string, face: Face): { font: string; text: string }[] {
     const out: { font: string; text: string }[] = [];
     // The marks that keep a name's direction apart have no shape of their own.
     for (const letter of text.replace(/[\u2068\u2069]/g, '')) {
       const code = letter.codePointAt(0)!;
-      const font = ['latin', 'latin-ext'].map((p) => `${face}:${p}`).find((f) => this.face(f).hasGlyphForCodePoint(code));
+      const font = this.fontFor(face, letter, code);
       const last = out.at(-1);
       const shown = font ? letter : code === 10 ? '\n' : '?';
       const set = font ?? last?.font ?? `${face}:latin`;
@@ -161,7 +196,10 @@ export class Pages {
   picture(picture: { bytes: Uint8Array; width: number; height: number }, left: number, y: number, box: readonly [number, number]): number {
     const scale = Math.min(box[0] / picture.width, box[1] / picture.height);
     const [w, h] = [picture.width * scale, picture.height * scale];
-    this.pdf.image(Buffer.from(picture.bytes), MARGIN + left, y, { width: w, height: h });
+    // The same picture on many pages is kept once in the file.
+    const drawn = this.drawn.get(picture.bytes) ?? (this.pdf as unknown as Opening).openImage(Buffer.from(picture.bytes));
+    this.drawn.set(picture.bytes, drawn);
+    this.pdf.image(drawn, MARGIN + left, y, { width: w, height: h });
     this.pdf
       .rect(MARGIN + left, y, w, h)
       .lineWidth(0.4)
@@ -176,24 +214,33 @@ export class Pages {
       .fillAndStroke(hex, '#777777');
   }
 
-  /** Rows of cells; each row is as high as its tallest cell and never broken over a page. */
-  table(columns: readonly number[], rows: readonly (readonly string[])[], strongFirst = false): void {
+  /** Rows of cells; each row is as high as its tallest cell and never broken over a page. With a head, it stands over the rows on every page. */
+  table(columns: readonly number[], rows: readonly (readonly string[])[], head: readonly string[] | null = null): void {
     const total = columns.reduce((a, b) => a + b, 0);
     const widths = columns.map((c) => (c / total) * this.width);
-    for (const row of rows) {
+    const highOf = (row: readonly string[]) => {
       this.pdf.font('text:latin').fontSize(9);
-      const high = Math.max(...row.map((cell, i) => this.pdf.heightOfString(cell, { width: widths[i] - 8, lineGap: 1.2 })));
-      this.need(high + 6);
+      return Math.max(...row.map((cell, i) => this.pdf.heightOfString(cell, { width: widths[i] - 8, lineGap: 1.2 })));
+    };
+    const set = (row: readonly string[], high: number, strong: boolean) => {
       const top = this.pdf.y;
       let left = 0;
       row.forEach((cell, i) => {
         this.pdf.y = top;
-        this.say(cell, { size: 9, left, width: widths[i] - 8, face: strongFirst && i === 0 ? 'strong' : 'text', gap: 0 });
+        this.say(cell, { size: 9, left, width: widths[i] - 8, face: strong || (head && i === 0) ? 'strong' : 'text', gap: 0 });
         left += widths[i];
       });
       this.pdf.y = top + high + 2;
       this.rule();
-    }
+    };
+    const headed = head ? highOf(head) : 0;
+    rows.forEach((row, i) => {
+      const high = highOf(row);
+      const broken = this.room < high + 6 + (i === 0 && head ? headed + 6 : 0);
+      if (broken) this.newPage();
+      if (head && (broken || i === 0)) set(head, headed, true);
+      set(row, high, false);
+    });
   }
 
   /** Writes the footers and closes the file. */

@@ -17,7 +17,7 @@ import { rosterOf } from '../studies/classes';
 import { settingsOf } from '../accounts/settings';
 import { listWorks } from '../studies/works';
 import { inThread } from '../threads/threads';
-import { ReportDocument, ReportStudent } from '../threads/reportDocument';
+import { ReportDocument, ReportProgress, ReportStudent } from '../threads/reportDocument';
 
 type Bare = ReportStudent['piece'];
 
@@ -92,8 +92,13 @@ async function studentPage(gathered: Gathered, name: string | null, pieces: read
   };
 }
 
-/** The report of a study as PDF bytes and a name for the file. */
-export async function studyReport(teacherId: string, studyId: string, voice: Voice): Promise<{ pdf: Uint8Array; name: string }> {
+/** The report of a study as PDF bytes and a name for the file; tells how far it is as its pages are made. */
+export async function studyReport(
+  teacherId: string,
+  studyId: string,
+  voice: Voice,
+  onProgress?: (now: ReportProgress) => void,
+): Promise<{ pdf: Uint8Array; name: string }> {
   const study = await studyOf(teacherId, studyId);
   const settings = await settingsOf(teacherId);
   const works = (await listWorks(studyId)).filter((w) => !w.foil);
@@ -146,7 +151,7 @@ export async function studyReport(teacherId: string, studyId: string, voice: Voi
     students,
     without,
   };
-  const pdf = await inThread({ task: 'report', report, kit: kit ?? null });
+  const pdf = await inThread({ task: 'report', report, kit: kit ?? null }, onProgress);
   return {
     pdf,
     name: `${

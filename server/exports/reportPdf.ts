@@ -3,7 +3,7 @@ import { amountNeeded } from '../../core/lesson/quantities';
 import { amount, figure, message, Message, several, typed } from '../../core/message';
 import { sentencesOf } from '../../words/languages';
 import { Say, speaker } from '../../words/say';
-import { ReportDocument, ReportStudent } from '../threads/reportDocument';
+import { ReportDocument, ReportPicture, ReportProgress, ReportRecipe, ReportStudent } from '../threads/reportDocument';
 import { Pages } from './page';
 
 /** The report with whoever puts it into words. */
@@ -28,21 +28,22 @@ function opening(pages: Pages, report: Spoken): void {
   pages.y += 8;
   const across = 3;
   const cell = pages.width / across;
-  report.works.forEach((w, i) => {
-    if (i % across === 0) {
-      if (i > 0) pages.y += 158;
-      pages.need(160);
-    }
+  for (let first = 0; first < report.works.length; first += across) {
+    const row = report.works.slice(first, first + across);
+    pages.need(160);
     const top = pages.y;
-    const high = pages.picture(w.picture, (i % across) * cell, top, [cell - 12, 118]);
-    const place = { left: (i % across) * cell, width: cell - 12 };
-    pages.y = top + high + 3;
-    pages.say(say.typed(w.title), { size: 9, face: 'strong', gap: 0, ...place });
-    const size = w.sizeMm && say('report.size', { width: amount(w.sizeMm[0], 'mm'), height: amount(w.sizeMm[1], 'mm') });
-    pages.small([say.typed(w.dated), size].filter(Boolean).join(', '), place);
-    pages.y = top;
-  });
-  if (report.works.length) pages.y += 160;
+    const high = Math.max(...row.map((w, i) => pages.picture(w.picture, i * cell, top, [cell - 12, 118])));
+    // Captions stand on one line under pictures of unequal height.
+    const ends = row.map((w, i) => {
+      const place = { left: i * cell, width: cell - 12 };
+      pages.y = top + high + 3;
+      pages.say(say.typed(w.title), { size: 9, face: 'strong', gap: 0, ...place });
+      const size = w.sizeMm && say('report.size', { width: amount(w.sizeMm[0], 'mm'), height: amount(w.sizeMm[1], 'mm') });
+      pages.small([say.typed(w.dated), size].filter(Boolean).join(', '), place);
+      return pages.y;
+    });
+    pages.y = Math.max(...ends) + 8;
+  }
 }
 
 function rules(pages: Pages, report: Spoken): void {
@@ -87,7 +88,7 @@ function palette(pages: Pages, report: Spoken): void {
 function plan(pages: Pages, report: Spoken): void {
   const { say, plan: made, lesson } = report;
   if (!made) return;
-  pages.newPage();
+  pages.need(260);
   pages.heading(say('report.lesson'), 1);
   const summary = message('plan.summary', { periods: made.periods.length, minutes: lesson.minutes, students: lesson.students });
   pages.say(say('report.lessonOf', { summary, ink: lesson.ink }));
@@ -119,23 +120,21 @@ function plan(pages: Pages, report: Spoken): void {
 function overview(pages: Pages, report: Spoken): void {
   const { say } = report;
   if (!report.students.length) return;
-  pages.newPage();
+  // Its head, and at least some lines of the table.
+  pages.need(150);
   pages.heading(say('report.overview'), 1);
   pages.say(say('report.overviewHow'));
   pages.y += 6;
   pages.table(
     [4, 3, 2, 2, 9],
-    [
-      (['who', 'piece', 'closeness', 'own', 'next'] as const).map((c) => say(`report.columns.${c}`)),
-      ...report.students.map((s) => [
-        say(nameOf(s.name)),
-        say('pieces.nth', { kind: message(`pieces.kinds.${s.kind}`), n: s.attempt }),
-        say.number(s.closeness),
-        say.number(s.ownInvention),
-        s.findings[0] ? say(s.findings[0].said) : say('report.nothingOutside'),
-      ]),
-    ],
-    true,
+    report.students.map((s) => [
+      say(nameOf(s.name)),
+      say('pieces.nth', { kind: message(`pieces.kinds.${s.kind}`), n: s.attempt }),
+      say.number(s.closeness),
+      say.number(s.ownInvention),
+      s.findings[0] ? say(s.findings[0].said) : say('report.nothingOutside'),
+    ]),
+    (['who', 'piece', 'closeness', 'own', 'next'] as const).map((c) => say(`report.columns.${c}`)),
   );
   if (report.without.length) pages.say(say('report.without', { names: several(report.without.map(nameOf)) }), { size: 9 });
 }
@@ -199,8 +198,20 @@ function student(pages: Pages, report: Spoken, s: ReportStudent): void {
   );
 }
 
+interface Making {
+  /** A picture's bytes as they are put on paper. */
+  forPrint?: (bytes: Uint8Array) => Promise<Uint8Array>;
+  /** How a colour is mixed from the kit; null without paints. */
+  recipeFor?: (hex: string) => ReportRecipe | null;
+  onProgress?: (now: ReportProgress) => void;
+}
+
 /** The whole report as a PDF. `root` is where the application is installed, for its fonts. */
-export async function drawReport(document: ReportDocument, root: string): Promise<Buffer> {
+export async function drawReport(
+  document: ReportDocument,
+  root: string,
+  { forPrint, recipeFor, onProgress }: Making = {},
+): Promise<Buffer> {
   const say = speaker(await sentencesOf(document.voice), document.voice);
   const report: Spoken = { ...document, say };
   const foot = message('report.foot', { study: typed(report.title), date: typed(say.day(report.date)) });
@@ -209,11 +220,25 @@ export async function drawReport(document: ReportDocument, root: string): Promis
     language: say.locale,
     footer: (n, all) => say('report.page', { foot, n, all }),
   });
-  opening(pages, report);
-  rules(pages, report);
-  palette(pages, report);
-  plan(pages, report);
-  overview(pages, report);
-  for (const s of report.students) student(pages, report, s);
+  const small = async <P extends ReportPicture>(picture: P): Promise<P> =>
+    forPrint ? { ...picture, bytes: await forPrint(picture.bytes) } : picture;
+  const parts: (() => void | Promise<void>)[] = [
+    async () => opening(pages, { ...report, works: await inTurn(report.works, async (w) => ({ ...w, picture: await small(w.picture) })) }),
+    () => rules(pages, report),
+    () => palette(pages, { ...report, palette: report.palette.map((c) => ({ ...c, recipe: recipeFor ? recipeFor(c.hex) : c.recipe })) }),
+    () => plan(pages, report),
+    () => overview(pages, report),
+    ...report.students.map((s) => async () => student(pages, report, { ...s, piece: await small(s.piece), source: await small(s.source) })),
+  ];
+  for (const [i, part] of parts.entries()) {
+    await part();
+    onProgress?.({ pages: pages.count, done: i + 1, all: parts.length });
+  }
   return pages.finish();
+}
+
+async function inTurn<A, B>(list: readonly A[], work: (a: A) => Promise<B>): Promise<B[]> {
+  const out: B[] = [];
+  for (const a of list) out.push(await work(a));
+  return out;
 }

@@ -6,7 +6,7 @@ import { sharpnessOf } from '../../core/raster/sharpness';
 import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
 import { compare, Comparison } from '../../core/style/compare';
 import { labFromHex } from '../../core/colour/lab';
-import { missInWords, mixFor } from '../../core/colour/mixing';
+import { missInWords, mixerFor } from '../../core/colour/mixing';
 import { UserError } from '../errors';
 import { drawReport } from '../exports/reportPdf';
 import { installRoot } from '../root';
@@ -87,33 +87,29 @@ async function drawSampleTask(t: DrawSampleTask): Promise<Uint8Array> {
 
 const PRINT_SIDE = 760;
 
-/** Pictures made small enough to print, recipes found, the PDF drawn. */
-async function reportTask({ report, kit }: ReportTask): Promise<Uint8Array> {
-  const made = new Map<Uint8Array, Uint8Array>();
-  const forPrint = async <P extends { bytes: Uint8Array; width: number; height: number }>(picture: P): Promise<P> => {
-    const bytes = made.get(picture.bytes) ?? (await encodePreview(await decodeUpright(buffer(picture.bytes), ''), PRINT_SIDE));
-    made.set(picture.bytes, bytes);
-    return { ...picture, bytes };
+/** The PDF drawn, its palette's recipes found, its pictures made small enough to print as their pages come. */
+async function reportTask({ report, kit, progress }: ReportTask): Promise<Uint8Array> {
+  const made = new Map<Uint8Array, Promise<Uint8Array>>();
+  const forPrint = (bytes: Uint8Array): Promise<Uint8Array> => {
+    const small = made.get(bytes) ?? decodeUpright(buffer(bytes), '').then((image) => encodePreview(image, PRINT_SIDE));
+    made.set(bytes, small);
+    return small;
   };
-  const recipeFor = (hex: string) => {
-    const best = kit?.paints.length ? mixFor(hex, kit).recipes[0] : null;
-    return best && { hex: best.hex, parts: best.parts, miss: missInWords(labFromHex(hex), labFromHex(best.hex)) };
-  };
-  return drawReport(
-    {
-      ...report,
-      works: await inTurn(report.works, async (w) => ({ ...w, picture: await forPrint(w.picture) })),
-      palette: report.palette.map((c) => ({ ...c, recipe: recipeFor(c.hex) ?? null })),
-      students: await inTurn(report.students, async (s) => ({ ...s, piece: await forPrint(s.piece), source: await forPrint(s.source) })),
+  const mix = once(() => (kit?.paints.length ? mixerFor(kit) : null));
+  return drawReport(report, installRoot(), {
+    forPrint,
+    recipeFor: (hex) => {
+      const best = mix()?.(hex).recipes[0];
+      return best ? { hex: best.hex, parts: best.parts, miss: missInWords(labFromHex(hex), labFromHex(best.hex)) } : null;
     },
-    installRoot(),
-  );
+    onProgress: (now) => progress?.postMessage(now),
+  });
 }
 
-async function inTurn<A, B>(list: readonly A[], work: (a: A) => Promise<B>): Promise<B[]> {
-  const out: B[] = [];
-  for (const a of list) out.push(await work(a));
-  return out;
+/** What is made only when it is asked for, and then kept. */
+function once<T>(make: () => T): () => T {
+  let made: { value: T } | null = null;
+  return () => (made ??= { value: make() }).value;
 }
 
 export default async function work(t: WorkTask): Promise<unknown> {

@@ -3,7 +3,14 @@ import type { Plan } from '../../core/lesson/plan';
 import type { Message, Typed } from '../../core/message';
 import type { Voice } from '../../words/say';
 
-interface ReportPicture {
+/** How many pages stand, and how much of all that goes on them does. */
+export interface ReportProgress {
+  pages: number;
+  done: number;
+  all: number;
+}
+
+export interface ReportPicture {
   /** A JPEG. */
   bytes: Uint8Array;
   width: number;
@@ -35,6 +42,12 @@ export interface ReportStudent {
   course: { attempt: number; closeness: number }[];
 }
 
+export interface ReportRecipe {
+  parts: { paint: string; parts: number }[];
+  miss: Message;
+  hex: string;
+}
+
 export interface ReportDocument {
   voice: Voice;
   title: string;
@@ -50,7 +63,7 @@ export interface ReportDocument {
     name: Message;
     share: number;
     as: 'ground' | 'accent' | 'colour';
-    recipe: { parts: { paint: string; parts: number }[]; miss: Message; hex: string } | null;
+    recipe: ReportRecipe | null;
   }[];
   paletteFrom: string | null;
   kit: string | null;

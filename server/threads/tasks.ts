@@ -1,4 +1,5 @@
 /** The tasks that worker threads carry out and what each gives back, as plain data. */
+import type { MessagePort } from 'node:worker_threads';
 import type { StandSettings } from '../../core/capture/copyStand';
 import type { Kit } from '../../core/colour/mixing';
 import type { Message } from '../../core/message';
@@ -58,6 +59,8 @@ export interface ReportTask {
   report: ReportDocument;
   /** The paints its palette is mixed from. */
   kit: Kit | null;
+  /** Told how far it is. */
+  progress?: MessagePort;
 }
 
 export interface DrawSampleTask {

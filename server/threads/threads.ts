@@ -1,9 +1,11 @@
 /** Knows the worker threads of this process: some for background work, one that is kept for whoever waits at a screen. */
 import { join } from 'node:path';
+import { MessageChannel } from 'node:worker_threads';
 import Piscina from 'piscina';
 import { connectionUse } from '../database/connection';
 import { UserError } from '../errors';
 import { installRoot } from '../root';
+import type { ReportProgress } from './reportDocument';
 import type { Results, UserErrorData, WorkTask } from './tasks';
 
 type Purpose = 'waited-for' | 'background';
@@ -29,14 +31,27 @@ function pool(purpose: Purpose): Piscina {
  * Runs a task in a worker thread: among the background's where a job asks for it, else in the one that background work
  * never gets. What the task tells a person is thrown here as it was there.
  */
-export async function inThread<T extends WorkTask>(task: T): Promise<Results[T['task']]> {
+export async function inThread<T extends WorkTask>(task: T, onProgress?: (now: ReportProgress) => void): Promise<Results[T['task']]> {
   const purpose = connectionUse() === 'background' ? 'background' : 'waited-for';
-  const answer = (await pool(purpose).run(task)) as Results[T['task']] | UserErrorData;
+  const answer = (await (onProgress ? told(task, onProgress, pool(purpose)) : pool(purpose).run(task))) as
+    Results[T['task']] | UserErrorData;
   if (typeof answer === 'object' && answer !== null && 'userError' in answer && typeof answer.userError === 'object') {
     const { status, said, field } = (answer as UserErrorData).userError;
     throw new UserError(status, said, field);
   }
   return answer as Results[T['task']];
+}
+
+/** Runs a task that tells how far it is over a port of its own. */
+async function told(task: WorkTask, onProgress: (now: ReportProgress) => void, threads: Piscina): Promise<unknown> {
+  const { port1, port2 } = new MessageChannel();
+  port1.on('message', onProgress);
+  port1.unref();
+  try {
+    return await threads.run({ ...task, progress: port2 }, { transferList: [port2] });
+  } finally {
+    port1.close();
+  }
 }
 
 /** Ends every worker thread of this process. */

@@ -36,21 +36,24 @@ export function PeriodWall({
   periods,
   chosen,
   onChoose,
+  flowing,
 }: {
   periods: readonly (readonly Entry[])[];
   chosen?: number | null;
   onChoose?: (step: number) => void;
+  /** Set in the columns of a paper instead of side by side. */
+  flowing?: boolean;
 }) {
   const say = useSay();
   return (
-    <div className="grid gap-5 xl:grid-cols-2 print:grid-cols-2">
+    <div className={flowing ? '[&>*]:mb-4' : 'grid gap-5 xl:grid-cols-2 print:grid-cols-2'}>
       {periods.map((entries, p) => (
-        <section key={p} aria-label={say('plan.period', { n: p + 1 })} className="break-inside-avoid-page">
-          <h3 className="mb-1 font-semibold">
+        <section key={p} aria-label={say('plan.period', { n: p + 1 })} className={flowing ? '' : 'break-inside-avoid-page'}>
+          <h3 className="mb-1 break-after-avoid font-semibold">
             {say('plan.period', { n: p + 1 })}{' '}
             <span className="text-sm font-normal">{say('plan.minutes', { n: entries.reduce((s, e) => s + e.minutes, 0) })}</span>
           </h3>
-          <ol className="grid gap-1">
+          <ol className={flowing ? '[&>*]:mb-1' : 'grid gap-1'}>
             {entries.map((e, i) => (
               <li
                 key={i}

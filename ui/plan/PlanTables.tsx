@@ -9,7 +9,7 @@ export function Warnings({ plan, onChoose }: { plan: Plan; onChoose?: (step: num
   const say = useSay();
   return (
     <section aria-labelledby="plan-warnings">
-      <h2 id="plan-warnings" className="text-lg font-semibold">
+      <h2 id="plan-warnings" className="break-after-avoid text-lg font-semibold">
         {say('plan.warnings')}
       </h2>
       {plan.warnings.length === 0 && <p>{say('plan.nothingToMind')}</p>}
@@ -42,6 +42,7 @@ export function PlanTables({
   classSize,
   measuredOn,
   paints,
+  flowing,
 }: {
   plan: Plan;
   palette: PlanPage['palette'];
@@ -50,6 +51,8 @@ export function PlanTables({
   measuredOn: string | null;
   /** Whether the medium is mixed from paint, so that the palette's amounts are of use. */
   paints: boolean;
+  /** Set in the columns of a paper instead of side by side. */
+  flowing?: boolean;
 }) {
   const say = useSay();
   const mixed = paintForPalette(
@@ -58,7 +61,7 @@ export function PlanTables({
     classSize,
   );
   return (
-    <div className="grid gap-x-8 gap-y-4 md:grid-cols-2 print:grid-cols-2">
+    <div className={flowing ? '[&>*]:mb-4' : 'grid gap-x-8 gap-y-4 md:grid-cols-2 print:grid-cols-2'}>
       <section className="break-inside-avoid">
         <h2 className="text-lg font-semibold">{say('plan.materials')}</h2>
         <table className="w-full text-sm">
@@ -81,7 +84,7 @@ export function PlanTables({
         </table>
         <p className="mt-1 text-sm">{measuredOn ? say('plan.measuredOn', { work: typed(measuredOn) }) : say('plan.unmeasured')}</p>
       </section>
-      <div className="grid content-start gap-4">
+      <div className={flowing ? '[&>*]:mb-4' : 'grid content-start gap-4'}>
         {paints && mixed.length > 0 && (
           <section className="break-inside-avoid">
             <h2 className="text-lg font-semibold">{say('plan.colours')}</h2>

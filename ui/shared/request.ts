@@ -40,7 +40,7 @@ export async function send<T = unknown>(method: 'POST' | 'PATCH' | 'DELETE' | 'P
 
 export async function get<T>(path: string): Promise<T> {
   try {
-    return await answerOf<T>(await fetch(path));
+    return await answerOf<T>(await fetch(path, { headers: { accept: 'application/json' } }));
   } catch (error) {
     if (error instanceof RequestError) throw error;
     throw new RequestError(LOST, 0, null);

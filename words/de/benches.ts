@@ -19,7 +19,7 @@ export const proportion = {
   sheet: {
     title: 'Rasterblatt',
     name: 'Rasterblatt zu {work}',
-    foot: 'Dieser Balken ist 100 mm lang. {study}, {work}, {date}. Felder von {side}.',
+    about: '{study}, {date}. Quadrate von {side}.',
     points: 'Punkte auf dem Blatt, von jedem Rand aus',
     point: 'Punkt',
     left: 'von links',
@@ -125,7 +125,8 @@ export const make = {
   sheet: {
     title: 'Schattenbild zum Drucken',
     name: 'Schattenbild von {title}, {share} zur Manier hin',
-    head: '{study}: {title}{credited, select, yes { ({credit})} other {}}, {share} zur Manier hin, {date}. Felder von {side}.',
+    head: '{study}{credited, select, yes { ({credit})} other {}}, {date}. Quadrate von {side}.',
+    beside: 'Neben dem Schattenbild',
     rule: '☐ {rule}',
   },
 } as const;

@@ -66,6 +66,7 @@ export const plan = {
   sheet: {
     title: 'Plan zum Drucken',
     head: 'nach {master}; {students, plural, one {# Person} other {# Personen}}, {periods, number} × {minutes, number} Minuten; {date}',
+    foot: '{study}, {date}',
     notes: 'Notizen',
     note: '{step}: {note}',
     stepByStep: 'Schritt für Schritt',

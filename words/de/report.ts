@@ -1,5 +1,14 @@
 /** Der Bericht einer Studie als PDF. */
 export const report = {
+  title: 'Bericht',
+  of: 'Bericht zu {study}',
+  making: 'Bisher fertige Seiten',
+  gathering: 'Es wird gesammelt, was gemessen wurde …',
+  pagesMade: 'bisher {n, plural, one {# Seite} other {# Seiten}} fertig',
+  leave: 'Sie können diese Seite verlassen: Er wird weiter gemacht.',
+  ready: 'Er ist fertig: {n, plural, one {# Seite} other {# Seiten}}.',
+  open: 'Den Bericht öffnen',
+  again: 'Neu machen',
   needsWork: 'Ein Bericht braucht mindestens ein Werk des Meisters. Bitte unter „Schauen“ eins hinzufügen.',
   class: 'Klasse {name}',
   size: '{width} × {height}',

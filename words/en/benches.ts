@@ -19,7 +19,7 @@ export const proportion = {
   sheet: {
     title: 'Grid sheet',
     name: 'Grid sheet for {work}',
-    foot: 'This bar is 100 mm. {study}, {work}, {date}. Squares of {side}.',
+    about: '{study}, {date}. Squares of {side}.',
     points: 'Points on the sheet, from each edge',
     point: 'point',
     left: 'from left',
@@ -122,7 +122,8 @@ export const make = {
   sheet: {
     title: 'Ghost, to print',
     name: 'Ghost of {title}, {share} toward the manner',
-    head: '{study}: {title}{credited, select, yes { ({credit})} other {}}, {share} toward the manner, {date}. Squares of {side}.',
+    head: '{study}{credited, select, yes { ({credit})} other {}}, {date}. Squares of {side}.',
+    beside: 'Beside the ghost',
     rule: '☐ {rule}',
   },
 } as const;

@@ -58,6 +58,7 @@ export const plan = {
   sheet: {
     title: 'Plan, to print',
     head: 'after {master}; {students, plural, one {# student} other {# students}}, {periods, number} × {minutes, number} minutes; {date}',
+    foot: '{study}, {date}',
     notes: 'Notes',
     note: '{step}: {note}',
     stepByStep: 'Step by step',

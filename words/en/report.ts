@@ -1,5 +1,14 @@
 /** The report of a study as PDF. */
 export const report = {
+  title: 'Report',
+  of: 'Report of {study}',
+  making: 'Pages made so far',
+  gathering: 'Gathering what has been measured …',
+  pagesMade: '{n, plural, one {# page} other {# pages}} made so far',
+  leave: 'You can leave this page: it goes on being made.',
+  ready: 'It is ready: {n, plural, one {# page} other {# pages}}.',
+  open: 'Open the report',
+  again: 'Make it anew',
   needsWork: 'A report needs at least one work by the master. Add one at Look.',
   class: 'Class {name}',
   size: '{width} × {height}',

@@ -1,4 +1,5 @@
 import { FileText } from 'lucide-react';
+import Link from 'next/link';
 import { typed } from '@/core/message';
 import { sayHere } from '../../voice';
 import type { ReactNode } from 'react';
@@ -12,12 +13,12 @@ export default async function StudyLayout({ children, params }: { children: Reac
   const { study: id } = await params;
   const { teacher, study, rail } = await openStudy(id);
   const say = await sayHere();
-  const report = { href: `/api/studies/${id}/report`, target: '_blank', rel: 'noreferrer' };
+  const report = `/studies/${id}/report`;
   return (
     <Shell
       section="studies"
       teacher={teacher.name}
-      more={<a {...report}>{say('shared.report')}</a>}
+      more={<Link href={report}>{say('shared.report')}</Link>}
       bar={
         <>
           <h1
@@ -28,9 +29,9 @@ export default async function StudyLayout({ children, params }: { children: Reac
           </h1>
           <Progress studyId={id} />
           <EditBar studyId={id} />
-          <a className="btn btn-sm flex-none max-lg:hidden" {...report}>
+          <Link className="btn btn-sm flex-none max-lg:hidden" href={report}>
             <FileText aria-hidden className="size-4" /> {say('shared.report')}
-          </a>
+          </Link>
         </>
       }
     >

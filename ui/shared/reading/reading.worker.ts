@@ -1,6 +1,6 @@
 /** Interactive readings, off the page's main thread: squint, value steps, the reading window, recipes. Same core, same pixels as on the server. */
 import { expose, transfer } from 'comlink';
-import { Kit, mixFor, MixAnswer } from '../../../core/colour/mixing';
+import { Kit, MixAnswer, Mixer, mixerFor } from '../../../core/colour/mixing';
 import { inMastersPalette, inMastersValues, Regrouped } from '../../../core/colour/regroup';
 import { lightnessPlane } from '../../../core/colour/lab';
 import { posterise, readValues, squint, ValueStep } from '../../../core/colour/values';
@@ -78,6 +78,15 @@ function shown(image: RgbImage): ShownPicture {
   return transfer({ width: image.width, height: image.height, rgba }, [rgba.buffer]);
 }
 
+let mixer: { of: string; mix: Mixer } | null = null;
+
+/** The mixer of the kit asked for last is kept: colour after colour is asked of one kit. */
+function mixerOf(kit: Kit): Mixer {
+  const of = JSON.stringify(kit);
+  if (mixer?.of !== of) mixer = { of, mix: mixerFor(kit) };
+  return mixer.mix;
+}
+
 const SHOWN_SIDE = 900;
 
 const api = {
@@ -149,7 +158,7 @@ const api = {
     return transfer({ ...made, parts: regrouped.parts }, [made.rgba.buffer]);
   },
   async mix(target: string, kit: Kit): Promise<MixAnswer> {
-    return mixFor(target, kit);
+    return mixerOf(kit)(target);
   },
 };
 

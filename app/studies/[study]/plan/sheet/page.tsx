@@ -1,5 +1,6 @@
 import { PlanSheet } from '@/ui/plan/PlanSheet';
 import { planOf } from '@/server/lessons/plans';
+import { listWorks } from '@/server/studies/works';
 import { openStudy } from '../../../../session';
 import { titled } from '../../../../voice';
 
@@ -7,12 +8,14 @@ export const generateMetadata = titled('plan.sheet.title');
 
 export default async function PlanSheetPage({ params }: { params: Promise<{ study: string }> }) {
   const { study, teacher } = await openStudy((await params).study);
+  const works = await listWorks(study.id);
   return (
     <PlanSheet
       page={await planOf(study)}
       study={study.title}
       master={study.master}
       date={new Date().toISOString().slice(0, 10)}
+      pictureId={works.find((w) => !w.foil)?.pictureId ?? null}
       paper={teacher.settings.paper === 'A4' ? 'A4' : 'letter'}
     />
   );

@@ -32,6 +32,7 @@ export default async function SheetPage({
     <GridSheet
       study={study.title}
       work={work.title}
+      pictureId={work.pictureId}
       date={new Date().toISOString().slice(0, 10)}
       source={[work.pictureWidth, work.pictureHeight]}
       paper={sheet}

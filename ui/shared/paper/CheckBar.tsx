@@ -1,5 +1,5 @@
 'use client';
-import { useSay } from '../words/Words';
+import { useSay } from '../../words/Words';
 
 /** A bar of exactly 100 mm: whoever prints a sheet can see whether it came out at true scale. */
 export function CheckBar() {

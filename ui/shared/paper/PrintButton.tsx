@@ -1,5 +1,5 @@
 'use client';
-import { useSay } from '../words/Words';
+import { useSay } from '../../words/Words';
 
 export function PrintButton() {
   const say = useSay();

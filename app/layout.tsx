@@ -4,6 +4,7 @@ import '@fontsource/source-sans-3/400.css';
 import '@fontsource/source-sans-3/600.css';
 import './globals.css';
 import { LANGUAGES } from '@/words/languages';
+import { ServerState } from '@/ui/shared/server/ServerState';
 import { Words } from '@/ui/words/Words';
 import { sayHere, voiceHere } from './voice';
 import { Alive } from '@/ui/shared/Alive';
@@ -23,7 +24,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang={(voice.spelling === 'american' && american) || locale} dir={direction}>
       <body className="min-h-screen bg-base-100 text-base-content">
         <Alive />
-        <Words voice={voice}>{children}</Words>
+        <Words voice={voice}>
+          <ServerState>{children}</ServerState>
+        </Words>
       </body>
     </html>
   );

@@ -4,7 +4,7 @@ import { typed } from '@/core/message';
 import { DeleteForGood } from '../shared/DeleteForGood';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import { useSay } from '../words/Words';
 
 interface ClassView {
@@ -31,7 +31,7 @@ function readRoster(textarea: string): { firstName: string; initial: string }[] 
 
 export function ClassList({ classes }: { classes: ClassView[] }) {
   const say = useSay();
-  const { act, busy, problem } = useAct();
+  const { act, busy, problem } = useChange();
   const [name, setName] = useState('');
   const [school, setSchool] = useState('');
   const [roster, setRoster] = useState('');

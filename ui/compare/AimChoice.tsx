@@ -2,7 +2,7 @@
 import type { Aim } from '@/core/style/aim';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import { useSay } from '../words/Words';
 
 const AIMS: readonly Aim[] = ['replica', 'study', 'remembered'];
@@ -10,7 +10,7 @@ const AIMS: readonly Aim[] = ['replica', 'study', 'remembered'];
 /** What a copy is held to, chosen for the whole study; copies are then compared anew. */
 export function AimChoice({ studyId, aim, version }: { studyId: string; aim: Aim; version: number }) {
   const say = useSay();
-  const { act, busy, problem } = useAct();
+  const { act, busy, problem } = useChange();
   return (
     <section className="mt-2 text-sm">
       <label className="grid grid-cols-[7rem_1fr] items-center gap-2">

@@ -7,7 +7,7 @@ import { Grounds, Told } from '../shared/evidence/Told';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { TypedInput } from '../shared/typing/Typed';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import { useSay } from '../words/Words';
 import { HeldAgainst } from './HeldAgainst';
 
@@ -31,7 +31,7 @@ interface Props {
 /** What lies outside the master's range, by group, the group with the farthest finding first; a teacher sets aside or notes. */
 export function Findings({ pieceId, comparison, notes, known }: Props) {
   const say = useSay();
-  const { act, problem } = useAct();
+  const { act, problem } = useChange();
   const noteOf = (f: string) => notes.find((n) => n.feature === f);
   const outside = comparison.findings.filter((f) => f.distance !== 0);
   const open = outside.filter((f) => !noteOf(f.feature)?.setAside);

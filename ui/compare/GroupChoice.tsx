@@ -2,7 +2,7 @@
 import type { Piece } from '../pieces/piece';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import { useSay } from '../words/Words';
 
 export interface Group {
@@ -14,7 +14,7 @@ export interface Group {
 /** Which of the master's works this piece is held against: all, or one group of them, whose range is narrower. */
 export function GroupChoice({ piece, groups, all }: { piece: Piece; groups: readonly Group[]; all: number }) {
   const say = useSay();
-  const { act, busy, problem } = useAct();
+  const { act, busy, problem } = useChange();
   if (!groups.length) return null;
   return (
     <section className="mt-2 text-sm">

@@ -5,7 +5,7 @@ import type { Comparison } from '@/core/style/compare';
 import { ruleSentence } from '@/core/style/words';
 import type { Piece } from '../pieces/piece';
 import { send } from '../shared/request';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import { useSay } from '../words/Words';
 
 export interface RuleView {
@@ -29,7 +29,7 @@ export function RulesKept({
   answers: { ruleId: string; met: boolean }[];
 }) {
   const say = useSay();
-  const { act } = useAct();
+  const { act } = useChange();
   if (!rules.length) return null;
   const answer = (ruleId: string, met: boolean) => void act(() => send('POST', `/api/pieces/${pieceId}/notes`, { ruleId, met }));
   return (

@@ -11,7 +11,7 @@ import { Notice } from '../shared/Notice';
 import { send, sendPicture } from '../shared/request';
 import { Uploads } from '../shared/uploads/Uploads';
 import { useUploads } from '../shared/uploads/useUploads';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import { WorkStrip } from '../shared/WorkStrip';
 import { CropFrame } from './CropFrame';
 import { SampleWorks } from './SampleWorks';
@@ -46,7 +46,7 @@ function Looks({ studyId, works, current, samples }: Props) {
   const [cropping, setCropping] = useState(false);
   const [standing, setStanding] = useState(false);
   const choose = useRef<HTMLInputElement>(null);
-  const { act, problem } = useAct();
+  const { act, problem } = useChange();
   const work = works.find((w) => w.id === current) ?? works[0] ?? null;
   const take = (files: FileList | null) =>
     void upload(Array.from(files ?? []).slice(0, MOST_AT_ONCE), (file, onProgress) =>

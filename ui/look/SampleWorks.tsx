@@ -4,7 +4,7 @@ import { Shapes } from 'lucide-react';
 import { useState } from 'react';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import { useSay } from '../words/Words';
 
 interface Choice {
@@ -21,7 +21,7 @@ export function SampleWorks({ studyId, choices, open }: { studyId: string; choic
   const [foil, setFoil] = useState(false);
   const [drawn, setDrawn] = useState<number | null>(null);
   const [shown, setShown] = useState(open);
-  const { act, busy, problem } = useAct();
+  const { act, busy, problem } = useChange();
   const hand = choices.find((c) => c.key === key)!;
   const many = foil ? 1 : hand.works;
   const draw = () =>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { typed } from '@/core/message';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import type { LookWork } from './work';
 import { useSay } from '../words/Words';
 
@@ -34,7 +34,7 @@ export function StandCamera({ studyId, work, onClose }: { studyId: string; work:
     return unit === null ? written : say(`units.${unit}`, { n: typed(written) });
   };
   const [table, setTable] = useState('wood');
-  const { act, busy, problem } = useAct();
+  const { act, busy, problem } = useChange();
   return (
     <section className="my-3 border border-base-300 p-3" aria-label={say('stand.title')}>
       <h2 className="text-lg font-semibold">{say('stand.title')}</h2>

@@ -6,7 +6,7 @@ import { RemovalNote } from '../shared/RemovalNote';
 import { MeasureAgain } from '../shared/MeasureAgain';
 import { send } from '../shared/request';
 import { TypedArea, TypedInput } from '../shared/typing/Typed';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import type { LookWork } from './work';
 import { useSay } from '../words/Words';
 
@@ -17,7 +17,7 @@ const LEAST_MM = 10;
 /** What is known and noted of a work: saved field by field as each is left. */
 export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () => void; groups: string[] }) {
   const say = useSay();
-  const { act, problem } = useAct();
+  const { act, problem } = useChange(`work:${work.id}`);
   const [fact, setFact] = useState('');
   const [source, setSource] = useState('');
   const { units } = say.voice;
@@ -26,23 +26,14 @@ export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () 
   const shown = (mm: number | null) => (mm === null ? '' : (units === 'inch' ? (mm / INCH).toFixed(2) : String(mm)).replace('.', sign));
   // What is being typed stays as it is while something else is saved; each save knows the version the one before it made.
   const version = useRef(work.version);
-  const chain = useRef<Promise<unknown>>(Promise.resolve());
   useEffect(() => {
     version.current = Math.max(version.current, work.version);
   }, [work.version]);
-  const save = (value: Record<string, unknown>): Promise<boolean> => {
-    const saved = chain.current.then(() =>
-      act(async () => {
-        const answer = await send<{ version: number }>('PATCH', `/api/works/${work.id}`, {
-          version: version.current,
-          ...value,
-        });
-        version.current = answer.version;
-      }),
-    );
-    chain.current = saved;
-    return saved;
-  };
+  const save = (value: Record<string, unknown>): Promise<boolean> =>
+    act(async () => {
+      const answer = await send<{ version: number }>('PATCH', `/api/works/${work.id}`, { version: version.current, ...value });
+      version.current = answer.version;
+    });
   const mmOf = (text: string) => Number(text.trim().replace(',', '.')) * (units === 'inch' ? INCH : 1);
   const size = (name: 'widthMm' | 'heightMm', label: 'look.width' | 'look.height') => (
     <label className="grid gap-1">

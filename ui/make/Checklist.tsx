@@ -1,9 +1,8 @@
 'use client';
 import { useState } from 'react';
-import { edited } from '../shared/EditBar';
-import type { Message } from '@/core/message';
 import { ruleSentence } from '@/core/style/words';
-import { problemOf, send } from '../shared/request';
+import { send } from '../shared/request';
+import { useChange } from '../shared/server/useChange';
 import { Notice } from '../shared/Notice';
 import type { Rule } from './reference';
 import { useSay } from '../words/Words';
@@ -12,21 +11,14 @@ import { useSay } from '../words/Words';
 export function Checklist({ referenceId, rules, done }: { referenceId: string; rules: Rule[]; done: string[] }) {
   const say = useSay();
   const [ticked, setTicked] = useState(() => new Set(done));
-  const [problem, setProblem] = useState<Message | null>(null);
+  const { act, problem } = useChange();
   const tick = async (ruleId: string, on: boolean) => {
     const before = ticked;
     const next = new Set(ticked);
     if (on) next.add(ruleId);
     else next.delete(ruleId);
     setTicked(next);
-    try {
-      await send('POST', `/api/references/${referenceId}`, { ruleId, done: on });
-      setProblem(null);
-      edited();
-    } catch (error) {
-      setTicked(before);
-      setProblem(problemOf(error));
-    }
+    if (!(await act(() => send('POST', `/api/references/${referenceId}`, { ruleId, done: on })))) setTicked(before);
   };
   return (
     <section className="mt-4">

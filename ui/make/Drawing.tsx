@@ -4,12 +4,13 @@ import { amount, type Message } from '@/core/message';
 import type { TemplateName } from '@/core/proportion/templates';
 import { PlacingPrompt, PlacingView, usePlacing } from '../proportion/placing';
 import { Bench } from '../shared/Bench';
-import { edited, useStepped } from '../shared/EditBar';
+import { useStepped } from '../shared/EditBar';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
 import { TemplateChoice } from '../shared/TemplateChoice';
-import { problemOf, RequestError, send } from '../shared/request';
+import { RequestError, send } from '../shared/request';
+import { useChange } from '../shared/server/useChange';
 import { Checklist } from './Checklist';
 import { Factors } from './Factors';
 import { Aid, GhostView } from './GhostView';
@@ -44,9 +45,8 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
   const stepped = useStepped();
   const [{ strength, parts, since }, setBend] = useState({ strength: reference.strength, parts: reference.parts, since: stepped });
   if (since !== stepped) setBend({ strength: reference.strength, parts: reference.parts, since: stepped });
-  const [problem, setProblem] = useState<Message | null>(null);
   const { ghost, points } = useGhost(reference, template, placing.points, bent?.points ?? null, strength, parts, SCREEN_SIDE);
-  const saver = useSaver(reference, setProblem);
+  const { save: saver, problem } = useSaver(reference);
   const base = `/studies/${studyId}/make`;
   return (
     <Bench
@@ -118,35 +118,30 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
 }
 
 /** Saves changes of the reference one after another, a moment after the last of them. */
-function useSaver(reference: Reference, tell: (problem: Message | null) => void) {
+function useSaver(reference: Reference): { save: (fields: Record<string, unknown>) => void; problem: Message | null } {
+  const { act, problem } = useChange(`reference:${reference.id}`);
   const version = useRef(reference.version);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const waiting = useRef<Record<string, unknown>>({});
-  const chain = useRef(Promise.resolve());
   useEffect(() => {
     version.current = Math.max(version.current, reference.version);
   }, [reference.version]);
-  return (fields: Record<string, unknown>) => {
+  const save = (fields: Record<string, unknown>) => {
     waiting.current = { ...waiting.current, ...fields };
     if (timer.current) clearTimeout(timer.current);
     timer.current = setTimeout(() => {
       const sent = waiting.current;
       waiting.current = {};
-      chain.current = chain.current.then(async () => {
+      void act(async () => {
         try {
-          version.current = (
-            await send<{ version: number }>('PATCH', `/api/references/${reference.id}`, {
-              version: version.current,
-              ...sent,
-            })
-          ).version;
-          tell(null);
-          edited();
+          const path = `/api/references/${reference.id}`;
+          version.current = (await send<{ version: number }>('PATCH', path, { version: version.current, ...sent })).version;
         } catch (error) {
-          tell(problemOf(error));
           if (error instanceof RequestError && error.status === 409) window.location.reload();
+          throw error;
         }
       });
     }, 500);
   };
+  return { save, problem };
 }

@@ -1,7 +1,7 @@
 'use client';
 import { RemovalNote } from '../shared/RemovalNote';
 import { send } from '../shared/request';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import type { Reference } from './reference';
 import { useSay } from '../words/Words';
 
@@ -18,7 +18,7 @@ export function ReferenceForm({
   base: string;
 }) {
   const say = useSay();
-  const { act } = useAct();
+  const { act } = useChange();
   return (
     <section className="mt-4 grid gap-2 border-t border-base-300 pt-3 text-sm">
       <h2 className="text-lg font-semibold">{say('make.form.title')}</h2>

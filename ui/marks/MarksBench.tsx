@@ -14,7 +14,7 @@ import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
 import { readingWorker, wholePicture } from '../shared/reading/client';
 import { problemOf, send } from '../shared/request';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import { StripWork, WorkStrip } from '../shared/WorkStrip';
 import { Rule, RuleList, TickRule } from '../rules/RuleList';
 import { useSay } from '../words/Words';
@@ -104,7 +104,7 @@ export function MarksBench(props: Props) {
 function Reader({ studyId, works, work, ground, properWidth, overall, edges, surface, shares, rests, rules }: Props) {
   const say = useSay();
   const looking = useLooking();
-  const { act, problem } = useAct();
+  const { act, problem } = useChange();
   const side = Math.round(Math.min(240, Math.min(work.pictureWidth, work.pictureHeight) / 3));
   const [rect, setRect] = useState<Rect>([Math.round(work.pictureWidth * 0.1), Math.round(work.pictureHeight * 0.3), side, side]);
   const [live, setLive] = useState<(ShownReading & { ms: number; rect: Rect }) | null>(null);

@@ -4,7 +4,7 @@ import { amount } from '@/core/message';
 import { Notice } from '../shared/Notice';
 import { screenPicture } from '../shared/reading/client';
 import { send } from '../shared/request';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import type { Piece } from './piece';
 import { useSay } from '../words/Words';
 
@@ -24,7 +24,7 @@ export function CornerEditor({ piece }: { piece: Piece }) {
   );
   const [moved, setMoved] = useState(false);
   const layer = useRef<SVGSVGElement>(null);
-  const { act, busy, problem } = useAct();
+  const { act, busy, problem } = useChange();
   const move = (i: number, to: [number, number]) => {
     setMoved(true);
     setCorners((c) => c.map((p, k) => (k === i ? [Math.max(0, Math.min(w, to[0])), Math.max(0, Math.min(h, to[1]))] : p)));

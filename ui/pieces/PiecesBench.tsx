@@ -11,7 +11,7 @@ import { RemovalNote } from '../shared/RemovalNote';
 import { send, sendPicture } from '../shared/request';
 import { Uploads } from '../shared/uploads/Uploads';
 import { useUploads } from '../shared/uploads/useUploads';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import { CornerEditor } from './CornerEditor';
 import { kindOfPiece, Piece, pieceState, pieceTitle } from './piece';
 import { useSay } from '../words/Words';
@@ -31,7 +31,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
   const [student, setStudent] = useState(roster[0]?.id ?? '');
   const [kind, setKind] = useState<Piece['kind']>('original');
   const { uploads, take: upload, forget } = useUploads();
-  const { act, problem } = useAct();
+  const { act, problem } = useChange();
   const people = roster.length ? roster : [{ id: '', name: null }];
   const base = `/studies/${studyId}/pieces`;
   const take = (files: FileList | null) =>

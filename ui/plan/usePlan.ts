@@ -1,12 +1,13 @@
 'use client';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo } from 'react';
 import { Message, message } from '@/core/message';
 import { makePlan, MeasuredStrokes, Plan } from '@/core/lesson/plan';
 import type { PlanStep } from '@/core/lesson/plan';
 import type { WorkedShares } from '@/core/lesson/quantities';
 import type { LessonMedium } from '@/core/lesson/media';
-import { edited, STEPPED } from '../shared/EditBar';
-import { get, problemOf, RequestError, send } from '../shared/request';
+import { get, problemOf, send } from '../shared/request';
+import { KEYS } from '../shared/server/keys';
+import { useSaved } from '../shared/server/useSaved';
 
 export interface PlanDraft {
   medium: LessonMedium;
@@ -38,45 +39,30 @@ const PAUSE = 600;
 
 /** The plan's wish list with the lesson made of it; saved a moment after the last change, newer states from elsewhere shown. */
 export function usePlan(studyId: string, page: PlanPage) {
-  const [draft, setDraft] = useState(page.plan);
-  const [state, setState] = useState<'saved' | 'saving' | 'failed'>('saved');
-  const [problem, setProblem] = useState<Message | null>(null);
-  const version = useRef(page.version);
-  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
-  const chain = useRef(Promise.resolve());
   const path = `/api/studies/${studyId}/plan`;
-  const reload = useCallback(async () => {
-    const stored = await get<PlanPage>(path);
-    version.current = stored.version;
-    setDraft(stored.plan);
-  }, [path]);
-  useEffect(() => {
-    const again = () => void reload().catch(() => undefined);
-    window.addEventListener(STEPPED, again);
-    return () => window.removeEventListener(STEPPED, again);
-  }, [reload]);
+  const {
+    value: draft,
+    show,
+    save,
+    state,
+    problem,
+  } = useSaved<Pick<PlanPage, 'plan' | 'version'>, PlanDraft>({
+    key: [...KEYS.plan, studyId],
+    first: page,
+    load: () => get<PlanPage>(path),
+    valueOf: ({ plan }) => plan,
+    store: async (plan, { version }, label) => ({
+      plan,
+      version: (await send<{ version: number }>('PUT', path, { ...plan, version, label })).version,
+    }),
+    pause: PAUSE,
+  });
   const change = useCallback(
     (next: PlanDraft, label: Message) => {
-      setDraft(next);
-      setState('saving');
-      if (timer.current) clearTimeout(timer.current);
-      timer.current = setTimeout(() => {
-        timer.current = null;
-        chain.current = chain.current.then(async () => {
-          try {
-            version.current = (await send<{ version: number }>('PUT', path, { ...next, version: version.current, label })).version;
-            setState('saved');
-            setProblem(null);
-            edited();
-          } catch (error) {
-            setState('failed');
-            setProblem(problemOf(error));
-            if (error instanceof RequestError && error.status === 409) await reload().catch(() => undefined);
-          }
-        });
-      }, PAUSE);
+      show(next);
+      save(label);
     },
-    [path, reload],
+    [show, save],
   );
   const made = useMemo<{ plan: Plan | null; problem: Message | null }>(() => {
     try {

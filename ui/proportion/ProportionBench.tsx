@@ -1,22 +1,17 @@
 'use client';
 import Link from 'next/link';
-import { Fragment, useId, useState } from 'react';
-import { Message, message, several, typed } from '@/core/message';
-import { measureName, measureOf, measureProportions, Proportion } from '@/core/proportion/measures';
-import { proportionFeature } from '@/core/style/proportionNames';
-import { howMeasured, surerBy } from '@/core/style/surer';
-import { measureWithUnit } from '@/core/style/words';
+import { useState } from 'react';
 import type { TemplateName } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
-import { Grounds, Opened, Opener } from '../shared/evidence/Told';
 import type { Layered } from '../shared/layers/LayerCanvas';
-import { LayersOver, Place } from '../shared/layers/Layers';
+import { LayersOver } from '../shared/layers/Layers';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
 import { TemplateChoice } from '../shared/TemplateChoice';
 import { StripWork, WorkStrip } from '../shared/WorkStrip';
-import { Rule, RuleList, TickRule } from '../rules/RuleList';
+import { Rule, RuleList } from '../rules/RuleList';
+import { MeasureTable } from './MeasureTable';
 import { PlacingPrompt, PlacingView, usePlacing } from './placing';
 import type { LandmarkSet } from './useLandmarks';
 import { useSay } from '../words/Words';
@@ -79,127 +74,6 @@ function Placing({ studyId, works, work, template, rules }: Props & { work: Prop
       <GridLinks studyId={studyId} workId={work.id} template={template} />
       <RuleList studyId={studyId} rules={rules} />
     </Bench>
-  );
-}
-
-/** Where a measure comes from, and what nature has in its place. */
-function evidenceOf(title: string, works: number, { template, canon, factor, name, unit }: Proportion): Message {
-  const evidence = works > 1 ? message('readings.evidence.mean', { n: works }) : message('readings.evidence.one', { title: typed(title) });
-  return canon === null || factor === null
-    ? evidence
-    : message('readings.evidence.nature', { evidence, canon: measureWithUnit({ template, name, unit, value: canon }) });
-}
-
-/** What decides how sure a measure is: its points alone. */
-const UNKNOWN = { widthMm: null, pxPerMm: null, counted: null, sheet: true };
-
-function MeasureTable({
-  studyId,
-  works,
-  work,
-  template,
-  points,
-  rules,
-}: {
-  studyId: string;
-  works: ProportionWork[];
-  work: ProportionWork;
-  template: TemplateName;
-  points: LandmarkSet['points'];
-  rules: Rule[];
-}) {
-  const say = useSay();
-  const id = useId();
-  const [opened, setOpened] = useState<string | null>(null);
-  const rows = measureProportions(template, points)
-    .filter((r) => r.value !== null)
-    .sort((a, b) => Math.abs(Math.log(b.factor ?? 1)) - Math.abs(Math.log(a.factor ?? 1)));
-  const others = works
-    .filter((w) => w.id !== work.id)
-    .flatMap((w) => w.sets.filter((s) => s.template === template).map((s) => measureProportions(template, s.points)));
-  if (!rows.length) return <p className="mt-3">{say('proportion.none')}</p>;
-  return (
-    <table className="mt-3 w-full text-sm">
-      <caption className="text-start text-lg font-semibold">{say('proportion.title')}</caption>
-      <thead>
-        <tr className="text-start">
-          <th scope="col">{say('proportion.columns.rule')}</th>
-          <th scope="col" className="ps-2 text-start">
-            {say('proportion.columns.measure')}
-          </th>
-          <th scope="col" className="text-end">
-            {say('proportion.columns.here')}
-          </th>
-          <th scope="col" className="text-end">
-            {say('proportion.columns.nature')}
-          </th>
-          <th scope="col" className="text-end">
-            {say('proportion.columns.times')}
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((r) => {
-          const elsewhere = others.flatMap((o) => o.filter((p) => p.name === r.name && p.value !== null).map((p) => p.value!));
-          const mean = [r.value!, ...elsewhere].reduce((s, v) => s + v, 0) / (elsewhere.length + 1);
-          const feature = proportionFeature(template, r.name);
-          const measure = measureName(r.name);
-          const vitruvius = measureOf(template, r.name)?.vitruvius;
-          const withUnit = (value: number) => say(measureWithUnit({ ...r, value }));
-          return (
-            <Fragment key={r.name}>
-              <Place as="tr" of={feature} className="border-t border-base-300 align-top">
-                <td className="py-1">
-                  <TickRule
-                    studyId={studyId}
-                    feature={feature}
-                    ticked={rules.find((q) => q.feature === feature)}
-                    said={message('readings.proportion', { measure, value: measureWithUnit({ ...r, value: mean }) })}
-                    evidence={evidenceOf(work.title, elsewhere.length + 1, r)}
-                  />
-                </td>
-                <td className="py-1 ps-2">
-                  <Opener
-                    said={measure}
-                    open={opened === r.name}
-                    onToggle={() => setOpened(opened === r.name ? null : r.name)}
-                    controls={`${id}${r.name}`}
-                  />
-                </td>
-                <td className="py-1 ps-2 text-end whitespace-nowrap">{withUnit(r.value!)}</td>
-                <td
-                  className="py-1 ps-2 text-end whitespace-nowrap"
-                  title={
-                    vitruvius === undefined
-                      ? undefined
-                      : say('proportion.vitruvius', { value: measureWithUnit({ ...r, value: vitruvius }) })
-                  }
-                >
-                  {r.canon === null ? say('proportion.nothing') : withUnit(r.canon)}
-                </td>
-                <td className="py-1 ps-2 text-end whitespace-nowrap">
-                  {r.factor === null ? say('proportion.nothing') : say.amount(r.factor, 'times')}
-                </td>
-              </Place>
-              {opened === r.name && (
-                <Place as="tr" of={feature} id={`${id}${r.name}`}>
-                  <td colSpan={5}>
-                    <Opened>
-                      {elsewhere.length > 0 && (
-                        <p>
-                          {say('proportion.elsewhere', { values: several(elsewhere.map((value) => measureWithUnit({ ...r, value }))) })}
-                        </p>
-                      )}
-                      <Grounds spread={null} how={howMeasured(feature)} surer={surerBy(feature, { ...UNKNOWN, works: works.length })} />
-                    </Opened>
-                  </td>
-                </Place>
-              )}
-            </Fragment>
-          );
-        })}
-      </tbody>
-    </table>
   );
 }
 

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { TypedInput } from '../shared/typing/Typed';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import { useSay } from '../words/Words';
 
 export interface Rule {
@@ -28,7 +28,7 @@ interface RuleSaid {
 /** The study's one list of rules, as sentences that can be edited in place, with their evidence. */
 export function RuleList({ studyId, rules }: { studyId: string; rules: readonly Rule[] }) {
   const say = useSay();
-  const { act, problem } = useAct();
+  const { act, problem } = useChange();
   const [kind, setKind] = useState<'always' | 'never'>('always');
   const [sentence, setSentence] = useState('');
   return (
@@ -111,7 +111,7 @@ export function TickRule({
   ticked: Rule | undefined;
 }) {
   const say = useSay();
-  const { act, busy, problem } = useAct();
+  const { act, busy, problem } = useChange();
   return (
     <>
       <button

@@ -4,7 +4,7 @@ import { CHOSEN, Language, LANGUAGES } from '@/words/languages';
 import { DeleteForGood } from '../shared/DeleteForGood';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
-import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/server/useChange';
 import { useSay } from '../words/Words';
 
 const CHOICES = [
@@ -26,7 +26,7 @@ export interface SettingsView {
 
 export function SettingsForm({ settings }: { settings: SettingsView }) {
   const say = useSay();
-  const { act, busy, problem } = useAct();
+  const { act, busy, problem } = useChange();
   return (
     <div className="mx-auto grid w-full max-w-xl gap-4 p-6">
       <h1 className="text-3xl font-semibold">{say('settings.title')}</h1>

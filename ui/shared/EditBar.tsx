@@ -2,8 +2,10 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { Message, message } from '@/core/message';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useRef, useState, useTransition } from 'react';
+import { skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState, useTransition } from 'react';
 import { get, problemOf, send } from './request';
+import { KEYS, STEPPED_OVER } from './server/keys';
 import { SaveState } from './typing/SaveState';
 import { useSay } from '../words/Words';
 
@@ -12,57 +14,42 @@ interface State {
   redo: Message | null;
 }
 
-const EDITED = 'oldhand:edited';
-export const STEPPED = 'oldhand:stepped';
-const SHOWN = 'oldhand:shown';
-
-/** Tells the undo bar that something has been saved. */
-export function edited(): void {
-  window.dispatchEvent(new Event(EDITED));
-}
+const NOTHING: State = { undo: null, redo: null };
 
 /** Counts undos and redos whose newer state the page has: what holds a stored value is made anew with this as its key. */
 export function useStepped(): number {
-  const [n, setN] = useState(0);
-  useEffect(() => {
-    const count = () => setN((v) => v + 1);
-    window.addEventListener(SHOWN, count);
-    return () => window.removeEventListener(SHOWN, count);
-  }, []);
-  return n;
+  return useQuery({ queryKey: KEYS.stepped, queryFn: skipToken, initialData: 0 }).data ?? 0;
 }
 
-/** Undo and redo over the study's log of edits; benches listen for STEPPED and show the newer state. */
+/** Undo and redo over the study's log of edits; what they may have changed is fetched again. */
 export function EditBar({ studyId }: { studyId: string }) {
   const say = useSay();
   const router = useRouter();
   const [refreshing, refresh] = useTransition();
+  const client = useQueryClient();
   const before = useRef(false);
   useEffect(() => {
-    if (before.current && !refreshing) window.dispatchEvent(new Event(SHOWN));
+    if (before.current && !refreshing) client.setQueryData<number>(KEYS.stepped, (n) => (n ?? 0) + 1);
     before.current = refreshing;
-  }, [refreshing]);
-  const [state, setState] = useState<State>({ undo: null, redo: null });
+  }, [refreshing, client]);
+  const path = `/api/studies/${studyId}/edits`;
+  const { data: state } = useQuery<State>({
+    queryKey: [...KEYS.edits, studyId],
+    queryFn: () => get<State>(path),
+    placeholderData: NOTHING,
+  });
   const [notice, setNotice] = useState<Message | null>(null);
-  const load = useCallback(() => void get<State>(`/api/studies/${studyId}/edits`).then(setState, () => undefined), [studyId]);
-  const step = useCallback(
-    async (direction: 'undo' | 'redo') => {
-      try {
-        const next = await send<State & { label: Message; problem: Message | null }>('POST', `/api/studies/${studyId}/edits`, {
-          direction,
-        });
-        setState(next);
-        setNotice(next.problem ?? message(direction === 'undo' ? 'shared.undone' : 'shared.redone', { label: next.label }));
-        window.dispatchEvent(new Event(STEPPED));
-        refresh(() => router.refresh());
-      } catch (error) {
-        setNotice(problemOf(error));
-      }
+  const { mutate: step } = useMutation({
+    mutationFn: (direction: 'undo' | 'redo') => send<State & { label: Message; problem: Message | null }>('POST', path, { direction }),
+    onSuccess: (next, direction) => {
+      client.setQueryData<State>([...KEYS.edits, studyId], next);
+      setNotice(next.problem ?? message(direction === 'undo' ? 'shared.undone' : 'shared.redone', { label: next.label }));
+      for (const queryKey of STEPPED_OVER) void client.invalidateQueries({ queryKey });
+      refresh(() => router.refresh());
     },
-    [studyId, router],
-  );
+    onError: (error) => setNotice(problemOf(error)),
+  });
   useEffect(() => {
-    load();
     const key = (e: KeyboardEvent) => {
       if (
         !(e.ctrlKey || e.metaKey) ||
@@ -71,15 +58,13 @@ export function EditBar({ studyId }: { studyId: string }) {
       )
         return;
       e.preventDefault();
-      void step(e.shiftKey ? 'redo' : 'undo');
+      step(e.shiftKey ? 'redo' : 'undo');
     };
-    window.addEventListener(EDITED, load);
     window.addEventListener('keydown', key);
     return () => {
-      window.removeEventListener(EDITED, load);
       window.removeEventListener('keydown', key);
     };
-  }, [load, step]);
+  }, [step]);
   return (
     <span className="flex flex-none items-center gap-2 text-sm">
       <SaveState />
@@ -89,18 +74,18 @@ export function EditBar({ studyId }: { studyId: string }) {
       <button
         type="button"
         className="btn btn-sm"
-        disabled={!state.undo}
-        title={state.undo ? say(state.undo) : undefined}
-        onClick={() => void step('undo')}
+        disabled={!state?.undo}
+        title={state?.undo ? say(state.undo) : undefined}
+        onClick={() => step('undo')}
       >
         <Undo2 aria-hidden className="size-4" /> <span className="max-md:sr-only">{say('shared.undo')}</span>
       </button>
       <button
         type="button"
         className="btn btn-sm"
-        disabled={!state.redo}
-        title={state.redo ? say(state.redo) : undefined}
-        onClick={() => void step('redo')}
+        disabled={!state?.redo}
+        title={state?.redo ? say(state.redo) : undefined}
+        onClick={() => step('redo')}
       >
         <Redo2 aria-hidden className="size-4" /> <span className="max-md:sr-only">{say('shared.redo')}</span>
       </button>

@@ -2,7 +2,7 @@
 import type { Message } from '@/core/message';
 import { Notice } from './Notice';
 import { send } from './request';
-import { useAct } from './useAct';
+import { useChange } from './server/useChange';
 import { useSay } from '../words/Words';
 
 /** Says that one thing's measuring was stopped or given up, and takes it up again. */
@@ -16,7 +16,7 @@ export function MeasureAgain({
   halted: { state: 'stopped' | 'failed'; messages: Message[] };
 }) {
   const say = useSay();
-  const { act, busy, problem } = useAct();
+  const { act, busy, problem } = useChange();
   return (
     <div className="mt-2">
       <p>

@@ -1,9 +1,10 @@
 'use client';
+import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import type { Message } from '@/core/message';
-import { edited } from '../EditBar';
 import { problemOf } from '../request';
+import { KEYS } from '../server/keys';
 
 /** A picture on its way in. */
 export interface Upload {
@@ -29,6 +30,7 @@ export function useUploads(): {
 } {
   const [uploads, setUploads] = useState<readonly Upload[]>([]);
   const router = useRouter();
+  const client = useQueryClient();
   const change = useCallback(
     (key: number, next: Partial<Upload>) => setUploads((list) => list.map((u) => (u.key === key ? { ...u, ...next } : u))),
     [],
@@ -50,11 +52,11 @@ export function useUploads(): {
         } catch (error) {
           change(key, { stage: 'refused', problem: problemOf(error) });
         }
-        edited();
+        void client.invalidateQueries({ queryKey: KEYS.edits });
         router.refresh();
       }
     },
-    [change, forget, router],
+    [change, forget, router, client],
   );
   return { uploads, take, forget };
 }

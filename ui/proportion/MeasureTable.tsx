@@ -1,0 +1,176 @@
+'use client';
+import { createColumnHelper, getCoreRowModel, getSortedRowModel, SortingState, useReactTable } from '@tanstack/react-table';
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import { Fragment, useId, useMemo, useState } from 'react';
+import { Message, message, several, typed } from '@/core/message';
+import { measureName, measureOf, measureProportions, Proportion } from '@/core/proportion/measures';
+import type { TemplateName } from '@/core/proportion/templates';
+import { proportionFeature } from '@/core/style/proportionNames';
+import { howMeasured, surerBy } from '@/core/style/surer';
+import { measureWithUnit } from '@/core/style/words';
+import { Rule, TickRule } from '../rules/RuleList';
+import { Grounds, Opened, Opener } from '../shared/evidence/Told';
+import { Place } from '../shared/layers/Layers';
+import { useSay } from '../words/Words';
+import type { LandmarkSet } from './useLandmarks';
+
+interface Props {
+  studyId: string;
+  works: readonly { id: string; title: string; sets: readonly LandmarkSet[] }[];
+  work: { id: string; title: string };
+  template: TemplateName;
+  points: LandmarkSet['points'];
+  rules: Rule[];
+}
+
+/** Where a measure comes from, and what nature has in its place. */
+function evidenceOf(title: string, works: number, { template, canon, factor, name, unit }: Proportion): Message {
+  const evidence = works > 1 ? message('readings.evidence.mean', { n: works }) : message('readings.evidence.one', { title: typed(title) });
+  return canon === null || factor === null
+    ? evidence
+    : message('readings.evidence.nature', { evidence, canon: measureWithUnit({ template, name, unit, value: canon }) });
+}
+
+/** What decides how sure a measure is: its points alone. */
+const UNKNOWN = { widthMm: null, pxPerMm: null, counted: null, sheet: true };
+
+type Row = Proportion & { value: number };
+
+/** How far a measure departs from nature, whichever way. */
+const departure = ({ factor }: Proportion): number => Math.abs(Math.log(factor ?? 1));
+
+const column = createColumnHelper<Row>();
+/** In their order on the screen; what they are called stands in `words/`. */
+const COLUMNS = ['measure', 'here', 'nature', 'times'] as const;
+
+/** Every measure of the points placed, sorted by any of its columns; each opens to where it is read and how it is on other works. */
+export function MeasureTable({ studyId, works, work, template, points, rules }: Props) {
+  const say = useSay();
+  const id = useId();
+  const [opened, setOpened] = useState<string | null>(null);
+  const [sorting, setSorting] = useState<SortingState>([{ id: 'times', desc: true }]);
+  const data = useMemo(() => measureProportions(template, points).filter((r): r is Row => r.value !== null), [template, points]);
+  const columns = useMemo(
+    () => [
+      column.accessor((r) => say(measureName(r.name)), {
+        id: 'measure',
+        sortDescFirst: false,
+        sortingFn: (a, b) => say(measureName(a.original.name)).localeCompare(say(measureName(b.original.name)), say.locale),
+      }),
+      column.accessor((r) => r.value, { id: 'here' }),
+      column.accessor((r) => r.canon ?? undefined, { id: 'nature', sortUndefined: 'last' }),
+      column.accessor(departure, { id: 'times' }),
+    ],
+    [say],
+  );
+  // The library's table is made anew with each drawing and handed to nothing that remembers it.
+  // eslint-disable-next-line react-hooks/incompatible-library
+  const table = useReactTable({
+    data,
+    columns,
+    state: { sorting },
+    onSortingChange: setSorting,
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+    getRowId: (r) => r.name,
+    enableSortingRemoval: false,
+  });
+  const others = works
+    .filter((w) => w.id !== work.id)
+    .flatMap((w) => w.sets.filter((s) => s.template === template).map((s) => measureProportions(template, s.points)));
+  if (!data.length) return <p className="mt-3">{say('proportion.none')}</p>;
+  return (
+    <table className="mt-3 w-full text-sm">
+      <caption className="text-start text-lg font-semibold">{say('proportion.title')}</caption>
+      <thead>
+        <tr>
+          <th scope="col">{say('proportion.columns.rule')}</th>
+          {COLUMNS.map((name) => {
+            const of = table.getColumn(name)!;
+            const sorted = of.getIsSorted();
+            const Arrow = sorted === 'asc' ? ArrowUp : ArrowDown;
+            return (
+              <th
+                key={name}
+                scope="col"
+                aria-sort={sorted ? (sorted === 'asc' ? 'ascending' : 'descending') : 'none'}
+                className={`ps-2 ${name === 'measure' ? 'text-start' : 'text-end'}`}
+              >
+                <button
+                  type="button"
+                  className="inline-flex items-center gap-0.5 font-semibold hover:underline"
+                  onClick={of.getToggleSortingHandler()}
+                >
+                  {say(`proportion.columns.${name}`)}
+                  <Arrow aria-hidden className={`size-3.5 ${sorted ? '' : 'invisible'}`} />
+                </button>
+              </th>
+            );
+          })}
+        </tr>
+      </thead>
+      <tbody>
+        {table.getRowModel().rows.map((row) => {
+          const r = row.original;
+          const elsewhere = others.flatMap((o) => o.filter((p) => p.name === r.name && p.value !== null).map((p) => p.value!));
+          const mean = [r.value, ...elsewhere].reduce((s, v) => s + v, 0) / (elsewhere.length + 1);
+          const feature = proportionFeature(template, r.name);
+          const measure = measureName(r.name);
+          const vitruvius = measureOf(template, r.name)?.vitruvius;
+          const withUnit = (value: number) => say(measureWithUnit({ ...r, value }));
+          return (
+            <Fragment key={row.id}>
+              <Place as="tr" of={feature} className="border-t border-base-300 align-top">
+                <td className="py-1">
+                  <TickRule
+                    studyId={studyId}
+                    feature={feature}
+                    ticked={rules.find((q) => q.feature === feature)}
+                    said={message('readings.proportion', { measure, value: measureWithUnit({ ...r, value: mean }) })}
+                    evidence={evidenceOf(work.title, elsewhere.length + 1, r)}
+                  />
+                </td>
+                <td className="py-1 ps-2">
+                  <Opener
+                    said={measure}
+                    open={opened === r.name}
+                    onToggle={() => setOpened(opened === r.name ? null : r.name)}
+                    controls={`${id}${r.name}`}
+                  />
+                </td>
+                <td className="py-1 ps-2 text-end whitespace-nowrap">{withUnit(r.value)}</td>
+                <td
+                  className="py-1 ps-2 text-end whitespace-nowrap"
+                  title={
+                    vitruvius === undefined
+                      ? undefined
+                      : say('proportion.vitruvius', { value: measureWithUnit({ ...r, value: vitruvius }) })
+                  }
+                >
+                  {r.canon === null ? say('proportion.nothing') : withUnit(r.canon)}
+                </td>
+                <td className="py-1 ps-2 text-end whitespace-nowrap">
+                  {r.factor === null ? say('proportion.nothing') : say.amount(r.factor, 'times')}
+                </td>
+              </Place>
+              {opened === r.name && (
+                <Place as="tr" of={feature} id={`${id}${r.name}`}>
+                  <td colSpan={5}>
+                    <Opened>
+                      {elsewhere.length > 0 && (
+                        <p>
+                          {say('proportion.elsewhere', { values: several(elsewhere.map((value) => measureWithUnit({ ...r, value }))) })}
+                        </p>
+                      )}
+                      <Grounds spread={null} how={howMeasured(feature)} surer={surerBy(feature, { ...UNKNOWN, works: works.length })} />
+                    </Opened>
+                  </td>
+                </Place>
+              )}
+            </Fragment>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

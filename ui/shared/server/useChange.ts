@@ -1,0 +1,33 @@
+'use client';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'next/navigation';
+import type { Message } from '@/core/message';
+import { problemOf } from '../request';
+import { KEYS } from './keys';
+
+/**
+ * Runs a change, shows that it is being saved, tells what went wrong, and fetches the page's newer state. Changes of one
+ * `scope` run one after another, so that each knows the version the one before it made.
+ */
+export function useChange(scope?: string): {
+  act: (work: () => Promise<unknown>) => Promise<boolean>;
+  busy: boolean;
+  problem: Message | null;
+} {
+  const client = useQueryClient();
+  const router = useRouter();
+  const { mutateAsync, isPending, error } = useMutation({
+    mutationFn: (work: () => Promise<unknown>) => work(),
+    onSettled: () => {
+      void client.invalidateQueries({ queryKey: KEYS.edits });
+      router.refresh();
+    },
+    ...(scope && { scope: { id: scope } }),
+  });
+  const act = (work: () => Promise<unknown>) =>
+    mutateAsync(work).then(
+      () => true,
+      () => false,
+    );
+  return { act, busy: isPending, problem: error && problemOf(error) };
+}

@@ -9,7 +9,7 @@ import { startServer } from './server.mjs';
 import { crowdTrial } from './torture/crowd.mjs';
 import { ensureApplication, ensureBundles, ensurePackages, ensurePrograms, ROOT, say } from './setup.mjs';
 
-const GOALS = { ratio: 10, firstRatio: 15, peakMb: 500, tensor: 1.5, palette: 0.3, p95Ms: 300 };
+const GOALS = { ratio: 10, firstRatio: 15, peakMb: 500, tensor: 1.5, palette: 0.3, p95Ms: 300, windowMs: 100 };
 const PAUSE_MS = 100;
 const LONGEST_MINUTES = 20;
 
@@ -48,6 +48,14 @@ function parts() {
   );
   say(
     `  palette                   ${ratio(r.paletteMs, r.kmeansMs, GOALS.palette)} of a plain k-means, ${(r.palettePixels / 1e6).toFixed(1)} MP`,
+  );
+}
+
+function readingWindow() {
+  say('Timing the reading window …');
+  const r = JSON.parse(runScript('bench/window'));
+  say(
+    `  ${r.side} px, ${r.windows} places      ${r.medianMs.toFixed(0)} ms in the middle (goal ${GOALS.windowMs}: ${verdict(r.medianMs, GOALS.windowMs)}), ${r.mostMs.toFixed(0)} ms at most, ${r.firstMs.toFixed(0)} ms the first time`,
   );
 }
 
@@ -161,6 +169,7 @@ async function classOn(origin, seed, photographs) {
 try {
   profile();
   parts();
+  readingWindow();
   await aClass();
 } finally {
   rmSync(scratch, { recursive: true, force: true });

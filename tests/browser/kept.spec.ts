@@ -121,7 +121,7 @@ test('measuring that was stopped says so, and is taken up again', async ({ page 
     .poll(async () => (await (await page.request.get(`${origin()}/api/studies/${study}/progress`)).json()) as object, {
       timeout: 180_000,
     })
-    .toEqual({ queued: 0, running: 0, done: 4, failed: 0, stopped: 0 });
+    .toEqual({ queued: 0, running: 0, done: 4, failed: 0, stopped: 0, left: 0 });
   await page.request.delete(`${origin()}/api/studies/${study}`, { headers: headers(), data: { name: 'Stopping' } });
   expect(ids.study).not.toBe(study);
 });

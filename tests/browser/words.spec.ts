@@ -174,8 +174,8 @@ test('German is chosen in Settings, and what the core said before is said in it,
     await expect(page.getByText('Außerhalb des Bereichs des Meisters')).toBeVisible();
     await open(page, `${origin()}/studies/${ids.study}/marks?work=${ids.work}`);
     const reading = page.locator('aside li', { hasText: 'Striche stehen' });
-    const sentence = (await reading.locator('span').last().textContent())!;
-    const box = reading.getByRole('button');
+    const sentence = (await reading.locator('[aria-expanded] span').first().textContent())!;
+    const box = reading.locator('[aria-pressed]');
     const ticked = (await box.getAttribute('aria-pressed')) === 'true';
     if (ticked) await box.click();
     await expect(box).toHaveAttribute('aria-pressed', 'false');

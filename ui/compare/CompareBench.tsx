@@ -154,7 +154,7 @@ function Holding({ studyId, aim, version, pieces, piece, pieceSets, source, sour
         />
       }
       strip={
-        <div className="no-print flex flex-wrap items-center gap-3 border-t border-base-300 px-5 py-2">
+        <div className="no-print flex items-center gap-3 border-t border-base-300 px-5 py-2 max-sm:overflow-x-auto max-sm:px-3 max-sm:py-1 sm:flex-wrap [&>*]:flex-none">
           <Link className="btn btn-sm" aria-disabled={at <= 0} href={`${base}?piece=${made[Math.max(0, at - 1)]?.id ?? piece.id}`}>
             {say('compare.before')}
           </Link>
@@ -196,14 +196,25 @@ function Holding({ studyId, aim, version, pieces, piece, pieceSets, source, sour
         <p>{say(pieceState(piece, piece.state === 'waiting' ? [message('compare.appear')] : piece.messages))}</p>
       )}
       {comparison && (
-        <>
-          <Closeness comparison={comparison} />
-          <GroupChoice piece={piece} groups={groups} all={sources.length} />
-          {piece.kind === 'copy' && <AimChoice studyId={studyId} aim={aim} version={version} />}
-          <Findings pieceId={piece.id} comparison={comparison} notes={notes} known={known} />
-          <RulesKept pieceId={piece.id} comparison={comparison} rules={rules} answers={answers} />
-          <Course pieces={pieces.filter((p) => p.studentId === piece.studentId && p.kind === piece.kind)} current={piece.id} base={base} />
-        </>
+        // On a phone the findings come first: they are what one has come for.
+        <div className="flex flex-col">
+          <div className="max-sm:order-2 max-sm:mt-4">
+            <Closeness comparison={comparison} />
+            <GroupChoice piece={piece} groups={groups} all={sources.length} />
+            {piece.kind === 'copy' && <AimChoice studyId={studyId} aim={aim} version={version} />}
+          </div>
+          <div className="max-sm:order-1">
+            <Findings pieceId={piece.id} comparison={comparison} notes={notes} known={known} />
+          </div>
+          <div className="max-sm:order-3">
+            <RulesKept pieceId={piece.id} comparison={comparison} rules={rules} answers={answers} />
+            <Course
+              pieces={pieces.filter((p) => p.studentId === piece.studentId && p.kind === piece.kind)}
+              current={piece.id}
+              base={base}
+            />
+          </div>
+        </div>
       )}
     </Bench>
   );

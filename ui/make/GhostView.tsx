@@ -3,6 +3,8 @@ import { useEffect, useState } from 'react';
 import type { Message } from '@/core/message';
 import { problemOf } from '../shared/request';
 import type { Landmarks } from '@/core/proportion/align';
+import { WHOLE } from '../shared/looking/nearness';
+import { Nearer, ZoomBox } from '../shared/looking/ZoomBox';
 import { readingWorker, screenPicture, wholePicture } from '../shared/reading/client';
 import type { ShownPicture } from '../shared/reading/reading.worker';
 import type { MasterWork, Reference } from './reference';
@@ -47,42 +49,53 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
   }, [view, work, steps, key, reference.pictureId]);
   const shown = view === 'ghost' ? ghost : aid?.key === key ? aid.picture : null;
   const [w, h] = [reference.pictureWidth, reference.pictureHeight];
-  const mark = w / 130;
+  const [near, setNear] = useState(WHOLE);
+  const mark = w / 130 / near.zoom;
   return (
     <div className="flex flex-1 flex-col justify-center gap-3">
       <div className="flex items-center justify-center gap-4">
         {[0, 1].map((side) => (
           <figure key={side} className="relative" style={{ width: `min(48cqw, calc((100cqh - 6rem) * ${w / h}))` }}>
-            <div className="relative" style={{ aspectRatio: `${w} / ${h}` }}>
-              {side === 0 || !shown ? (
-                <img src={screenPicture(reference.pictureId)} alt={say.typed(reference.title)} className="absolute inset-0 h-full w-full" />
-              ) : null}
-              {side === 1 && <ShownCanvas picture={shown} label={say(`make.picture.${view}`)} className="absolute inset-0 h-full w-full" />}
-              {view === 'ghost' && (
-                <svg viewBox={`0 0 ${w} ${h}`} className="absolute inset-0 h-full w-full overflow-visible" aria-hidden>
-                  {Object.keys(to).map((name) => {
-                    const [a, b] = [from[name], to[name]];
-                    if (!a) return null;
-                    const p = side === 0 ? a : b;
-                    return (
-                      <g key={name} fill="none">
-                        {side === 1 && (
-                          <path
-                            d={`M${a[0]} ${a[1]}L${b[0]} ${b[1]}`}
-                            stroke="#fff"
-                            strokeWidth={mark * 0.5}
-                            strokeDasharray={`${mark} ${mark}`}
-                            style={{ mixBlendMode: 'difference' }}
-                          />
-                        )}
-                        <circle cx={p[0]} cy={p[1]} r={mark} stroke="#000" strokeWidth={mark * 0.6} />
-                        <circle cx={p[0]} cy={p[1]} r={mark} stroke="#fff" strokeWidth={mark * 0.28} />
-                      </g>
-                    );
-                  })}
-                </svg>
-              )}
-            </div>
+            <ZoomBox view={near} onView={setNear} label={say(`make.left.${side === 0 ? 'reference' : view}`)}>
+              <Nearer view={near}>
+                <div className="relative" style={{ aspectRatio: `${w} / ${h}` }}>
+                  {side === 0 || !shown ? (
+                    <img
+                      src={near.zoom > 1.3 ? wholePicture(reference.pictureId) : screenPicture(reference.pictureId)}
+                      alt={say.typed(reference.title)}
+                      className="absolute inset-0 h-full w-full"
+                    />
+                  ) : null}
+                  {side === 1 && (
+                    <ShownCanvas picture={shown} label={say(`make.picture.${view}`)} className="absolute inset-0 h-full w-full" />
+                  )}
+                  {view === 'ghost' && (
+                    <svg viewBox={`0 0 ${w} ${h}`} className="absolute inset-0 h-full w-full overflow-visible" aria-hidden>
+                      {Object.keys(to).map((name) => {
+                        const [a, b] = [from[name], to[name]];
+                        if (!a) return null;
+                        const p = side === 0 ? a : b;
+                        return (
+                          <g key={name} fill="none">
+                            {side === 1 && (
+                              <path
+                                d={`M${a[0]} ${a[1]}L${b[0]} ${b[1]}`}
+                                stroke="#fff"
+                                strokeWidth={mark * 0.5}
+                                strokeDasharray={`${mark} ${mark}`}
+                                style={{ mixBlendMode: 'difference' }}
+                              />
+                            )}
+                            <circle cx={p[0]} cy={p[1]} r={mark} stroke="#000" strokeWidth={mark * 0.6} />
+                            <circle cx={p[0]} cy={p[1]} r={mark} stroke="#fff" strokeWidth={mark * 0.28} />
+                          </g>
+                        );
+                      })}
+                    </svg>
+                  )}
+                </div>
+              </Nearer>
+            </ZoomBox>
             <figcaption className="mt-1 text-sm">{say(`make.left.${side === 0 ? 'reference' : view}`)}</figcaption>
           </figure>
         ))}

@@ -57,7 +57,12 @@ export function GridSheet({ study, work, pictureId, date, source, paper, columns
             style={{ left: `${SHEET_MARGIN}mm`, right: `${SHEET_MARGIN}mm`, top: `${SHEET_MARGIN + 2}mm` }}
           >
             <div className="relative flex-none" style={{ width: `${shown.width}mm`, height: `${shown.height}mm` }}>
-              <img src={wholePicture(pictureId)} alt={work} className="absolute inset-0 h-full w-full" style={{ opacity: 0.55 }} />
+              <img
+                src={wholePicture(pictureId)}
+                alt={say.typed(work)}
+                className="absolute inset-0 h-full w-full"
+                style={{ opacity: 0.55 }}
+              />
               <svg viewBox={`0 0 ${shown.width} ${shown.height}`} className="absolute inset-0 h-full w-full overflow-visible" aria-hidden>
                 <Squares left={0} top={0} width={shown.width} height={shown.height} columns={columns} />
                 <Numbered at={points.map((p) => [(p.at[0] / source[0]) * shown.width, (p.at[1] / source[1]) * shown.height])} />

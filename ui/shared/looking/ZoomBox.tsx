@@ -37,7 +37,9 @@ export function ZoomBox({ view, onView, label, room = [1, 1], dragTaken, clicksT
   };
   useGesture(
     {
-      onDrag: ({ delta: [dx, dy], buttons, touches, pinching }) => {
+      onDrag: ({ event, delta: [dx, dy], buttons, touches, pinching }) => {
+        // What is taken hold of on the picture is dragged by itself.
+        if ((event.target as Element).closest?.('[data-handle]')) return;
         if (pinching || view.zoom <= 1 || (dragTaken && !space.current && buttons !== 4 && touches < 2)) return;
         onView(moved(view, dx, dy));
       },

@@ -14,7 +14,8 @@ export const TOOLS: readonly { name: ToolName; key: string }[] = [
 ];
 
 export type Looking = Record<ToolName, boolean>;
-const NONE = Object.fromEntries(TOOLS.map((t) => [t.name, false])) as Looking;
+/** A picture seen as it is. */
+export const PLAIN = Object.fromEntries(TOOLS.map((t) => [t.name, false])) as Looking;
 
 /** Is this where letters are typed or chosen by? */
 export const inField = (target: EventTarget | null): boolean =>
@@ -29,7 +30,7 @@ export function useLooking(): {
   help: boolean;
   setHelp: (v: boolean) => void;
 } {
-  const [on, setOn] = useState<Looking>(NONE);
+  const [on, setOn] = useState<Looking>(PLAIN);
   const [help, setHelp] = useState(false);
   const toggle = useCallback((name: ToolName) => setOn((o) => ({ ...o, [name]: !o[name] })), []);
   useEffect(() => {

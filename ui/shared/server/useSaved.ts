@@ -5,7 +5,7 @@ import type { Message } from '@/core/message';
 import { problemOf, RequestError } from '../request';
 import { KEYS } from './keys';
 
-export type SaveState = 'saved' | 'saving' | 'failed';
+type SaveState = 'saved' | 'saving' | 'failed';
 
 interface Options<Stored, Value> {
   key: QueryKey;

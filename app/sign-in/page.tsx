@@ -1,5 +1,5 @@
 import { redirect } from 'next/navigation';
-import { Drawings } from '@/ui/account/Drawings';
+import { Drawings } from '@/ui/shared/Drawings';
 import { SignInForm } from '@/ui/account/SignInForm';
 import { demoSignIn } from '@/server/accounts/demoAccount';
 import { signUpKind } from '@/server/accounts/signUp';

@@ -2,6 +2,7 @@
 import { Camera, ImagePlus } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { Bench } from '../shared/Bench';
+import { EmptyBench } from '../shared/EmptyBench';
 import { useStepped } from '../shared/EditBar';
 import { LayersOver } from '../shared/layers/Layers';
 import { PictureView } from '../shared/looking/PictureView';
@@ -110,9 +111,10 @@ function Looks({ studyId, works, current, samples }: Props) {
               />
             )
           ) : (
-            <div className="m-auto max-w-md text-center">
-              <p className="bench-note rounded px-4 py-3 text-lg">{say('look.drop')}</p>
-            </div>
+            <EmptyBench>
+              <p>{say('look.drop')}</p>
+              <p className="text-base">{say('studies.sample')}</p>
+            </EmptyBench>
           )
         }
         strip={works.length > 0 && <WorkStrip works={works} current={work?.id ?? ''} href={`/studies/${studyId}/look`} />}

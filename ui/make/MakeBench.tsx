@@ -8,6 +8,7 @@ import { Bench } from '../shared/Bench';
 import { sendPicture } from '../shared/request';
 import { Uploads } from '../shared/uploads/Uploads';
 import { useUploads } from '../shared/uploads/useUploads';
+import { EmptyBench } from '../shared/EmptyBench';
 import { WorkStrip } from '../shared/WorkStrip';
 import { Drawing } from './Drawing';
 import type { MasterWork, Reference, Rule } from './reference';
@@ -56,9 +57,9 @@ export function MakeBench(props: Props) {
     return (
       <Bench
         picture={
-          <div className="m-auto max-w-md text-center">
-            <p className="bench-note rounded px-4 py-3 text-lg">{say('make.none')}</p>
-          </div>
+          <EmptyBench>
+            <p>{say('make.none')}</p>
+          </EmptyBench>
         }
       >
         <div className="flex flex-wrap items-center gap-2">{adding}</div>

@@ -3,7 +3,7 @@ import { Plus } from 'lucide-react';
 import { isLessonMedium, mediumName } from '@/core/lesson/media';
 import { typed } from '@/core/message';
 import Link from 'next/link';
-import { Drawings } from '../account/Drawings';
+import { Drawings } from '../shared/Drawings';
 import { DeleteForGood } from '../shared/DeleteForGood';
 import { useSay } from '../words/Words';
 

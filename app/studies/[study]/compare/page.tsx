@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { CompareBench } from '@/ui/compare/CompareBench';
+import { EmptyBench } from '@/ui/shared/EmptyBench';
 import { comparisonOf, listPieces } from '@/server/pieces/pieces';
 import { rulesWithAnswers } from '@/server/studies/rules';
 import { landmarksOf } from '@/server/studies/landmarks';
@@ -27,14 +28,14 @@ export default async function ComparePage({
   if (!piece || !works.length) {
     const say = await sayHere();
     return (
-      <div className="bench m-5 flex flex-1 items-center justify-center p-10">
-        <p className="bench-note rounded px-5 py-4 text-lg">
+      <EmptyBench>
+        <p>
           {say('compare.needs')}{' '}
           <Link className="underline" href={`/studies/${study}/${works.length ? 'pieces' : 'look'}`}>
             {say(works.length ? 'pieces.handIn' : 'shared.noPictureGo')}
           </Link>
         </p>
-      </div>
+      </EmptyBench>
     );
   }
   const { comparison, notes } = await comparisonOf(piece.id);

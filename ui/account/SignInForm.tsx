@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { Message, message } from '@/core/message';
+import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
 import { problemOf, RequestError, send } from '../shared/request';
 import { useHydrated } from '../shared/useHydrated';
@@ -55,23 +56,19 @@ export function SignInForm({
     >
       <h2 className="text-2xl font-semibold">{fresh ? say('signIn.newTitle') : say('signIn.title')}</h2>
       {fresh && (
-        <label className="flex flex-col gap-1">
-          {say('signIn.yourName')}
+        <Field label={say('signIn.yourName')}>
           <input name="name" required maxLength={100} autoComplete="name" className="input w-full" />
-        </label>
+        </Field>
       )}
       {fresh && signUp === 'code' && (
-        <label className="flex flex-col gap-1">
-          {say('signIn.code')}
+        <Field label={say('signIn.code')}>
           <input name="code" required maxLength={100} autoComplete="off" className="input w-full" />
-        </label>
+        </Field>
       )}
-      <label className="flex flex-col gap-1">
-        {say('signIn.email')}
+      <Field label={say('signIn.email')}>
         <input name="email" type="email" required maxLength={180} autoComplete="username" className="input w-full" />
-      </label>
-      <label className="flex flex-col gap-1">
-        {say('signIn.password')}
+      </Field>
+      <Field label={say('signIn.password')}>
         <input
           name="password"
           type="password"
@@ -81,7 +78,7 @@ export function SignInForm({
           autoComplete={fresh ? 'new-password' : 'current-password'}
           className="input w-full"
         />
-      </label>
+      </Field>
       <Notice said={problem} />
       <button className="btn btn-primary" disabled={busy || !hydrated}>
         {fresh ? say('signIn.create') : say('signIn.go')}

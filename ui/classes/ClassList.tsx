@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { typed } from '@/core/message';
 import { DeleteForGood } from '../shared/DeleteForGood';
+import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
@@ -31,7 +32,8 @@ function readRoster(textarea: string): { firstName: string; initial: string }[] 
 
 export function ClassList({ classes }: { classes: ClassView[] }) {
   const say = useSay();
-  const { act, busy, problem } = useChange();
+  const { act, busy, problem, refused } = useChange();
+  const told = ['name', 'school', 'students'].some((field) => refused(field));
   const [name, setName] = useState('');
   const [school, setSchool] = useState('');
   const [roster, setRoster] = useState('');
@@ -112,16 +114,13 @@ export function ClassList({ classes }: { classes: ClassView[] }) {
         }}
       >
         <h2 className="text-xl font-semibold">{say('classes.new')}</h2>
-        <label className="grid gap-1">
-          {say('classes.name')}
+        <Field label={say('classes.name')} problem={refused('name')}>
           <input className="input w-full" required maxLength={80} value={name} onChange={(e) => setName(e.target.value)} />
-        </label>
-        <label className="grid gap-1">
-          {say('classes.school')}
+        </Field>
+        <Field label={say('classes.school')} problem={refused('school')}>
           <input className="input w-full" maxLength={120} value={school} onChange={(e) => setSchool(e.target.value)} />
-        </label>
-        <label className="grid gap-1">
-          {say('classes.roster')}
+        </Field>
+        <Field label={say('classes.roster')} problem={refused('students')}>
           <textarea
             className="textarea w-full"
             rows={8}
@@ -129,11 +128,11 @@ export function ClassList({ classes }: { classes: ClassView[] }) {
             value={roster}
             onChange={(e) => setRoster(e.target.value)}
           />
-        </label>
+        </Field>
         <p className="text-sm">{say('classes.minors')}</p>
-        <Notice said={problem} />
+        <Notice said={told ? null : problem} />
         <button className="btn btn-primary justify-self-start" disabled={busy}>
-          {say('classes.add')}
+          {say(busy ? 'shared.saving' : 'classes.add')}
         </button>
       </form>
     </div>

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { amount, typed } from '@/core/message';
 import type { Piece } from '../pieces/piece';
 import type { Layered } from '../shared/layers/LayerCanvas';
+import { MiniMap } from '../shared/looking/MiniMap';
 import { PictureView } from '../shared/looking/PictureView';
 import type { Looking } from '../shared/looking/tools';
 import { bounded, Nearness, WHOLE } from '../shared/looking/nearness';
@@ -64,6 +65,10 @@ export function Sheets({ way, mix, piece, pieceSets, source, on, linked, views, 
   const sw = known ? source.widthMm! : ph * ratioS;
   const sh = sw / ratioS;
   const change = (i: 0 | 1) => (view: Nearness) => onViews(linked ? [view, view] : i === 0 ? [view, views[1]] : [views[0], view]);
+  const maps = [
+    { pictureId: source.pictureId, ratio: ratioS },
+    { pictureId: piece.rectifiedId ?? piece.photoId, ratio: ratioP },
+  ];
   const sheet = (i: 0 | 1) =>
     i === 0 ? (
       <PictureView
@@ -91,9 +96,12 @@ export function Sheets({ way, mix, piece, pieceSets, source, on, linked, views, 
     const high = Math.max(sh, ph);
     const side = (i: 0 | 1, width: number, caption: string) => (
       <figure style={{ width: `${(100 * width) / all}%` }}>
-        <ZoomBox view={views[i]} onView={change(i)} label={i === 0 ? say.typed(source.title) : say('compare.studentPiece')}>
-          <Nearer view={views[i]}>{sheet(i)}</Nearer>
-        </ZoomBox>
+        <div className="relative">
+          <ZoomBox view={views[i]} onView={change(i)} label={i === 0 ? say.typed(source.title) : say('compare.studentPiece')}>
+            <Nearer view={views[i]}>{sheet(i)}</Nearer>
+          </ZoomBox>
+          <MiniMap {...maps[i]} view={views[i]} room={[1, 1]} onView={change(i)} mapOnly />
+        </div>
         <figcaption className="mt-1 truncate text-sm" title={caption}>
           {caption}
         </figcaption>
@@ -112,7 +120,7 @@ export function Sheets({ way, mix, piece, pieceSets, source, on, linked, views, 
     );
   }
   return (
-    <div className="flex flex-1 items-center justify-center">
+    <div className="relative flex flex-1 items-center justify-center">
       <ZoomBox
         view={bounded(views[0])}
         onView={(view) => onViews([view, view])}
@@ -129,6 +137,7 @@ export function Sheets({ way, mix, piece, pieceSets, source, on, linked, views, 
           </div>
         </Nearer>
       </ZoomBox>
+      <MiniMap {...maps[0]} view={bounded(views[0])} room={[1, 1]} onView={(view) => onViews([view, view])} mapOnly />
     </div>
   );
 }

@@ -2,6 +2,7 @@
 import type { Key } from '@/words/catalogue';
 import { CHOSEN, Language, LANGUAGES } from '@/words/languages';
 import { DeleteForGood } from '../shared/DeleteForGood';
+import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
@@ -26,12 +27,11 @@ export interface SettingsView {
 
 export function SettingsForm({ settings }: { settings: SettingsView }) {
   const say = useSay();
-  const { act, busy, problem } = useChange();
+  const { act, busy, problem, refused } = useChange();
   return (
     <div className="mx-auto grid w-full max-w-xl gap-4 p-6">
       <h1 className="text-3xl font-semibold">{say('settings.title')}</h1>
-      <label className="grid gap-1">
-        {say('settings.language')}
+      <Field label={say('settings.language')} problem={refused('language')}>
         <select
           className="select w-full"
           value={settings.language}
@@ -43,10 +43,9 @@ export function SettingsForm({ settings }: { settings: SettingsView }) {
             </option>
           ))}
         </select>
-      </label>
+      </Field>
       {CHOICES.map(([name, options]) => (
-        <label key={name} className="grid gap-1">
-          {say(`settings.${name}.label`)}
+        <Field key={name} label={say(`settings.${name}.label`)} problem={refused(name)}>
           <select
             className="select w-full"
             value={settings[name]}
@@ -58,7 +57,7 @@ export function SettingsForm({ settings }: { settings: SettingsView }) {
               </option>
             ))}
           </select>
-        </label>
+        </Field>
       ))}
       <p role="status">{busy ? say('shared.saving') : problem ? '' : say('shared.saved')}</p>
       <Notice said={problem} />

@@ -2,11 +2,12 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import { SHEETS } from '@/core/lesson/sheets';
 import { LESSON_MEDIA, mediumName } from '@/core/lesson/media';
-import { amount, Message, typed } from '@/core/message';
+import { amount, Message, message, typed } from '@/core/message';
 import type { Key } from '@/words/catalogue';
 import { useForm } from 'react-hook-form';
 import { useState } from 'react';
 import { number, object, string } from 'yup';
+import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
 import { problemOf, send } from '../shared/request';
 import { useHydrated } from '../shared/useHydrated';
@@ -31,6 +32,9 @@ const schema = object({
   classId: string().defined(),
   sheet: number().required(),
 });
+
+/** What is wrong with a field, where something is. */
+const said = (error: { message?: string } | undefined): Message | null => (error?.message ? message(error.message) : null);
 
 export function NewStudyForm({ classes }: { classes: { id: string; name: string; count: number }[] }) {
   const say = useSay();
@@ -70,26 +74,22 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
   return (
     <form onSubmit={submit} className="mx-auto grid w-full max-w-2xl gap-4 p-6" noValidate>
       <h1 className="text-3xl font-semibold">{say('newStudy.title')}</h1>
-      <label className="grid gap-1">
-        {say('newStudy.name')}
+      <Field label={say('newStudy.name')} problem={said(errors.title)}>
         <input
           className="input w-full"
           placeholder={say('newStudy.namePlaceholder')}
           aria-invalid={!!errors.title}
           {...register('title')}
         />
-        {errors.title && <span className="text-error">{say(errors.title.message as Key)}</span>}
-      </label>
-      <label className="grid gap-1">
-        {say('newStudy.master')}
+      </Field>
+      <Field label={say('newStudy.master')} problem={said(errors.master)}>
         <input
           className="input w-full"
           placeholder={say('newStudy.masterPlaceholder')}
           aria-invalid={!!errors.master}
           {...register('master')}
         />
-        {errors.master && <span className="text-error">{say(errors.master.message as Key)}</span>}
-      </label>
+      </Field>
       <fieldset className="flex flex-wrap gap-x-6 gap-y-1">
         <legend>{say('newStudy.kind')}</legend>
         {(['master', 'period'] as const).map((k) => (
@@ -99,8 +99,7 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
           </label>
         ))}
       </fieldset>
-      <label className="grid gap-1">
-        {say('newStudy.class')}
+      <Field label={say('newStudy.class')}>
         <select className="select w-full" {...register('classId')}>
           {classes.map((c) => (
             <option key={c.id} value={c.id}>
@@ -109,7 +108,7 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
           ))}
           <option value="">{say('newStudy.noClass')}</option>
         </select>
-      </label>
+      </Field>
       <fieldset className="grid gap-1">
         <legend>{say('newStudy.aim')}</legend>
         {(['replica', 'study', 'remembered'] as const).map((a) => (
@@ -120,8 +119,7 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
         ))}
       </fieldset>
       <div className="grid gap-4 sm:grid-cols-2">
-        <label className="grid gap-1">
-          {say('newStudy.medium')}
+        <Field label={say('newStudy.medium')}>
           <select className="select w-full" {...register('medium')}>
             {LESSON_MEDIA.map((value) => (
               <option key={value} value={value}>
@@ -129,9 +127,8 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
               </option>
             ))}
           </select>
-        </label>
-        <label className="grid gap-1">
-          {say('newStudy.paper')}
+        </Field>
+        <Field label={say('newStudy.paper')}>
           <select className="select w-full" {...register('sheet')}>
             {SHEETS.map(([paper, w, h], i) => (
               <option key={`${paper} ${w}`} value={i}>
@@ -139,7 +136,7 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
               </option>
             ))}
           </select>
-        </label>
+        </Field>
       </div>
       <Notice said={problem} />
       <button className="btn btn-primary justify-self-start" disabled={isSubmitting || !hydrated}>

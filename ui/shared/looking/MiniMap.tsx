@@ -10,12 +10,14 @@ interface Props {
   view: Nearness;
   room: Room;
   onView: (view: Nearness) => void;
+  /** The buttons stand elsewhere. */
+  mapOnly?: boolean;
 }
 
 const SIDE = 112;
 
 /** Buttons for nearer, farther and whole; with a picture come near, a small one that shows which part is seen. */
-export function MiniMap({ pictureId, ratio, view, room, onView }: Props) {
+export function MiniMap({ pictureId, ratio, view, room, onView, mapOnly }: Props) {
   const say = useSay();
   const [w, h] = ratio > 1 ? [SIDE, SIDE / ratio] : [SIDE * ratio, SIDE];
   const seen = room.map((r) => Math.min(1, r / view.zoom));
@@ -49,7 +51,7 @@ export function MiniMap({ pictureId, ratio, view, room, onView }: Props) {
           />
         </div>
       )}
-      <div className="bench-note flex rounded text-sm">
+      <div className="bench-note flex rounded text-sm" hidden={mapOnly}>
         {near && (
           <>
             <button type="button" className="px-2 py-0.5 underline" onClick={() => onView(WHOLE)}>

@@ -2,7 +2,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import type { Message } from '@/core/message';
-import { problemOf } from '../request';
+import { problemOf, RequestError } from '../request';
 import { KEYS } from './keys';
 
 /**
@@ -13,6 +13,8 @@ export function useChange(scope?: string): {
   act: (work: () => Promise<unknown>) => Promise<boolean>;
   busy: boolean;
   problem: Message | null;
+  /** What was refused of a field, by its name; null where that is not what went wrong. */
+  refused: (field: string) => Message | null;
 } {
   const client = useQueryClient();
   const router = useRouter();
@@ -29,5 +31,7 @@ export function useChange(scope?: string): {
       () => true,
       () => false,
     );
-  return { act, busy: isPending, problem: error && problemOf(error) };
+  const about = error instanceof RequestError ? error.field : null;
+  const refused = (field: string) => (error && about?.split(/[.[]/)[0] === field ? problemOf(error) : null);
+  return { act, busy: isPending, problem: error && problemOf(error), refused };
 }

@@ -91,6 +91,7 @@ test('each kind of evidence opens beside the picture, which stays still', async 
   await opened(page, /^Lines are/, /each line width/);
   await opened(page, /^A stroke is/, /strokes there are of each length/);
   await opened(page, /^Where light meets dark/, null);
+  await opened(page, /^Mostly /, null);
   expect(await picture.boundingBox()).toEqual(before);
   // The window shows the strokes it traced.
   expect(Number(await page.locator('[data-traced]').getAttribute('data-traced'))).toBeGreaterThan(10);
@@ -123,6 +124,20 @@ test('what a reading speaks of lights up while it is pointed at or focused, and 
   await expect.poll(() => inkOn(page)).toBeGreaterThan(3);
   await page.keyboard.press('Enter');
   await expect(page.getByText('The full line is the length')).toBeVisible();
+});
+
+test('measures come with the biggest departure first, and in the order of any column', async ({ page }) => {
+  const { ids } = await demo(page);
+  await open(page, `${origin()}/studies/${ids.study}/proportion`);
+  const names = () => page.locator('tbody [aria-expanded] span').allInnerTexts();
+  const first = await names();
+  expect(first.length).toBeGreaterThan(3);
+  await expect(page.getByRole('columnheader', { name: 'times' })).toHaveAttribute('aria-sort', 'descending');
+  await page.getByRole('button', { name: 'measure', exact: true }).click();
+  await expect(page.getByRole('columnheader', { name: 'measure' })).toHaveAttribute('aria-sort', 'ascending');
+  expect(await names()).toEqual([...first].sort((a, b) => a.localeCompare(b, 'en')));
+  await page.getByRole('button', { name: 'times', exact: true }).click();
+  expect(await names()).toEqual(first);
 });
 
 test('a finding shows its place on the source and on the piece, and where the piece stands to the range', async ({ page }) => {

@@ -137,6 +137,22 @@ test('compared pieces hang on the wall, open from the list, and take points by h
   await expect(page.getByText('1 of 26 points')).toBeVisible();
 });
 
+test('the report is made while one looks, goes on when one leaves, and is opened when it is ready', async ({ page }) => {
+  const { ids } = await demo(page);
+  await open(page, `${origin()}/studies/${ids.study}/look`);
+  await page.getByRole('link', { name: 'Report', exact: true }).first().click();
+  await expect(page).toHaveURL(/report$/);
+  await page.goto(`${origin()}/studies/${ids.study}/hanging`);
+  await open(page, `${origin()}/studies/${ids.study}/report`);
+  await expect(page.getByText(/It is ready: \d+ pages/)).toBeVisible({ timeout: 120_000 });
+  const pages = Number((await page.getByText(/It is ready/).textContent())!.match(/\d+/));
+  expect(pages).toBeGreaterThan(4);
+  const axe = await new AxeBuilder({ page }).analyze();
+  expect(axe.violations.map((v) => [v.id, v.nodes.map((n) => n.html)])).toEqual([]);
+  const answer = await page.request.get((await page.getByRole('link', { name: 'Open the report' }).getAttribute('href'))!);
+  expect(answer.headers()['content-type']).toBe('application/pdf');
+});
+
 test('the report is one PDF with a page for each student who has a compared piece', async ({ page }) => {
   const { ids } = await demo(page);
   await compared(page, ids.study, 2);

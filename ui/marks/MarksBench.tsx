@@ -3,8 +3,11 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Reading, ShownReading } from '@/core/marks/reading';
 import { amount, figure, Message, message, several, typed } from '@/core/message';
 import { kindName, type Telling, tellEdges, tellKind, tellReading, tellWhole } from '@/core/style/readings';
+import { howMeasured, surerBy } from '@/core/style/surer';
 import type { MARK_KINDS } from '@/core/marks/kinds';
 import { Bench } from '../shared/Bench';
+import { Shares } from '../shared/evidence/Shares';
+import { Grounds, Told } from '../shared/evidence/Told';
 import { Reading as ReadingTold, Rests } from '../shared/evidence/Reading';
 import type { Layered } from '../shared/layers/LayerCanvas';
 import { LayersOver } from '../shared/layers/Layers';
@@ -275,7 +278,14 @@ function Reader({ studyId, works, work, ground, properWidth, overall, edges, sur
         {!overall && <p>{say('marks.waiting')}</p>}
         {overall && (
           <>
-            <p>{say(wholeOf(overall, shares))}</p>
+            <Told said={wholeOf(overall, shares)} lights={{ layer: 'kinds' }}>
+              <Shares of={shares.map(([k, v]) => [say(kindName(k)), v])} />
+              <Grounds
+                spread={null}
+                how={howMeasured('marks.share')}
+                surer={rests ? surerBy('marks.share', { ...rests.known, counted: null }) : []}
+              />
+            </Told>
             <ul className="mt-1 grid gap-1">
               {[...tellReading(overall, 'work'), ...(edges ? [tellEdges(edges)] : []), ...surface].map((t) => (
                 <li key={t.feature} className="flex items-start gap-2">

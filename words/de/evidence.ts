@@ -32,6 +32,7 @@ export const evidence = {
     hue: 'Farbton, Grad im Kreis',
     chroma: 'Stärke',
   },
+  handling: { outlined: 'umrandet', sharp: 'scharf', soft: 'weich', lost: 'verloren' },
   how: {
     direction: 'daraus, wie sich Hell und Dunkel an jeder Stelle der Striche ändert, nach Richtungen gezählt.',
     crossing: 'aus dem Lauf einzelner Striche, die sich kreuzen.',

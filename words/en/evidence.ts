@@ -31,6 +31,7 @@ export const evidence = {
     hue: 'hue, degrees round the circle',
     chroma: 'strength',
   },
+  handling: { outlined: 'outlined', sharp: 'sharp', soft: 'soft', lost: 'lost' },
   how: {
     direction: 'from the way light and dark change at each place of the strokes, counted by direction.',
     crossing: 'from the courses of single strokes that cross.',

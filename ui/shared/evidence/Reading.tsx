@@ -2,6 +2,7 @@
 import dynamic from 'next/dynamic';
 import type { PaletteEntry } from '@/core/colour/palette';
 import type { ValueStep } from '@/core/colour/values';
+import { EDGE_HANDLINGS } from '@/core/marks/edges';
 import type { MarkDistributions } from '@/core/marks/distributions';
 import { Message, message } from '@/core/message';
 import type { FeatureSet } from '@/core/style/features';
@@ -9,6 +10,8 @@ import type { Telling } from '@/core/style/readings';
 import { howMeasured, Known, surerBy } from '@/core/style/surer';
 import { spreadWithUnit } from '@/core/style/words';
 import { Lit, litBy } from '../layers/layers';
+import { useSay } from '../../words/Words';
+import { Shares } from './Shares';
 import { Grounds, Told } from './Told';
 
 const Rose = dynamic(() => import('./charts').then((c) => c.Rose), { ssr: false });
@@ -65,10 +68,13 @@ function tellSpread(spread: ReturnType<typeof spreadWithUnit>, counted: number |
 
 /** The picture of a reading's evidence; none where a number is all there is. */
 function Picture({ feature, rests }: { feature: string; rests: Rests }) {
-  const { marks, sizes, mmPerPixel, lightness, steps, palette } = rests;
+  const say = useSay();
+  const { features, marks, sizes, mmPerPixel, lightness, steps, palette } = rests;
   const [group, name] = feature.split('.');
   if (group === 'value') return lightness && <LightnessChart lightness={lightness} steps={steps} />;
   if (group === 'colour') return palette.length > 0 && <HuesChart palette={palette} />;
+  if (group === 'edges' && features)
+    return <Shares of={EDGE_HANDLINGS.map((h) => [say(`evidence.handling.${h}`), features[`edges.${h}`]?.value ?? 0])} />;
   if (group !== 'marks' || !marks) return null;
   switch (name) {
     case 'direction':

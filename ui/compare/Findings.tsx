@@ -47,12 +47,15 @@ export function Findings({ pieceId, comparison, notes, known }: Props) {
     .sort((a, b) => open.indexOf(a.found[0]) - open.indexOf(b.found[0]));
   const save = (feature: string, setAside: boolean, note: string) =>
     act(() => send('PUT', `/api/pieces/${pieceId}/notes`, { feature, setAside, note, version: noteOf(feature)?.version ?? 0 }));
+  const told = (f: Finding) => (
+    <Told said={sayFinding(f)} lights={f.feature}>
+      <HeldAgainst finding={f} />
+      <Grounds spread={null} how={howMeasured(f.feature)} surer={surerBy(f.feature, known)} />
+    </Told>
+  );
   const one = (f: Finding) => (
     <li key={f.feature} className="border-t border-base-300 pt-2">
-      <Told said={sayFinding(f)} lights={f.feature}>
-        <HeldAgainst finding={f} />
-        <Grounds spread={null} how={howMeasured(f.feature)} surer={surerBy(f.feature, known)} />
-      </Told>
+      {told(f)}
       <p className="text-sm italic">{next(f)}</p>
       <div className="mt-1 flex items-center gap-3 text-sm">
         <button
@@ -104,12 +107,7 @@ export function Findings({ pieceId, comparison, notes, known }: Props) {
         <summary>{say('compare.within', { n: inside.length })}</summary>
         <ul className="mt-1 grid gap-1 text-sm">
           {inside.map((f) => (
-            <li key={f.feature}>
-              <Told said={sayFinding(f)} lights={f.feature}>
-                <HeldAgainst finding={f} />
-                <Grounds spread={null} how={howMeasured(f.feature)} surer={surerBy(f.feature, known)} />
-              </Told>
-            </li>
+            <li key={f.feature}>{told(f)}</li>
           ))}
         </ul>
       </details>

@@ -98,8 +98,8 @@ function useVeil({ places }: Where, shown: ReadonlySet<LayerName>, told: Lit | n
   return useMemo(() => {
     if (!places) return null;
     const lit = JSON.parse(of) as Lit | null;
-    const clear = lit && draw.clearOf(places, lit);
-    if (clear) return draw.veil(places, clear);
+    const dimmed = lit && draw.dimmed(places, lit);
+    if (dimmed) return dimmed;
     return temperature ? draw.temperatureVeil(places) : null;
   }, [places, of, temperature]);
 }

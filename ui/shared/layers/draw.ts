@@ -203,23 +203,33 @@ export function drawLights(sheet: Sheet, places: Places) {
   }
 }
 
-/** A veil over everything but what is shown: true for every px of form size that stays clear. */
-export function veil(places: Places, clear: (i: number) => boolean): HTMLCanvasElement {
+/** A veil at form size: the grey that covers a px, null where it stays clear. */
+function veil({ width, height }: Places, greyOf: (i: number) => number | null): HTMLCanvasElement {
   const out = document.createElement('canvas');
-  out.width = places.width;
-  out.height = places.height;
-  const image = new ImageData(places.width, places.height);
-  for (let i = 0; i < places.width * places.height; i++) {
-    if (clear(i)) continue;
-    image.data.fill(118, 4 * i, 4 * i + 3);
-    image.data[4 * i + 3] = 222;
+  out.width = width;
+  out.height = height;
+  const image = new ImageData(width, height);
+  for (let i = 0; i < width * height; i++) {
+    const grey = greyOf(i);
+    if (grey === null) continue;
+    image.data.fill(grey, 4 * i, 4 * i + 3);
+    image.data[4 * i + 3] = VEILED;
   }
   out.getContext('2d')!.putImageData(image, 0, 0);
   return out;
 }
 
+/** How much of a picture a veil takes, of 255; and the bench's own grey. */
+const [VEILED, BENCH_GREY] = [220, 118];
+
+/** A veil over everything but what is shown; null where nothing is told apart. */
+export function dimmed(places: Places, lit: Lit): HTMLCanvasElement | null {
+  const clear = clearOf(places, lit);
+  return clear && veil(places, (i) => (clear(i) ? null : BENCH_GREY));
+}
+
 /** Which px stay clear where a colour, a temperature or a part of the darks is shown; null where nothing is told apart. */
-export function clearOf(places: Places, lit: Lit): ((i: number) => boolean) | null {
+function clearOf(places: Places, lit: Lit): ((i: number) => boolean) | null {
   const { colour, temperature, between, outside } = lit;
   if (colour !== undefined) {
     const meant = places.colours.map((c) => (colour === ACCENTS ? c.accent : colour === SHEET ? c.ground : c.hex === colour));
@@ -233,22 +243,14 @@ export function clearOf(places: Places, lit: Lit): ((i: number) => boolean) | nu
   return between ? (i) => places.lightness[i] >= between[0] && places.lightness[i] < between[1] : null;
 }
 
+const TEMPERED = { warm: 245, cool: 25, neutral: 128 };
+
 /** Warm, cool and neither as pale, dark and middling veils. */
-export function temperatureVeil(places: Places): HTMLCanvasElement {
-  const out = document.createElement('canvas');
-  out.width = places.width;
-  out.height = places.height;
-  const image = new ImageData(places.width, places.height);
-  const greys = { warm: 245, cool: 25, neutral: 128 };
-  for (let i = 0; i < places.temperature.length; i++) {
+export const temperatureVeil = (places: Places): HTMLCanvasElement =>
+  veil(places, (i) => {
     const name = TEMPERATURES[places.temperature[i]];
-    if (!name) continue;
-    image.data.fill(greys[name], 4 * i, 4 * i + 3);
-    image.data[4 * i + 3] = 215;
-  }
-  out.getContext('2d')!.putImageData(image, 0, 0);
-  return out;
-}
+    return name ? TEMPERED[name] : null;
+  });
 
 export function drawVeil({ pen }: Sheet, { frame: [x, y, w, h] }: Places, image: HTMLCanvasElement) {
   pen.imageSmoothingEnabled = true;

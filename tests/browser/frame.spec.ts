@@ -97,6 +97,8 @@ test('by keys one is at the bench in two steps, and the tools are one stop, gone
   await expect(page.getByRole('button', { name: /^Values/ })).toBeFocused();
   await page.keyboard.press('Home');
   await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('button', { name: /^Layers/ })).toBeFocused();
+  await page.keyboard.press('ArrowLeft');
   await expect(page.getByRole('button', { name: /all keys/ })).toBeFocused();
   const bench = (await page.locator('.bench-frame').boundingBox())!;
   await page.keyboard.press('Enter');

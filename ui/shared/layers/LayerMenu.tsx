@@ -7,7 +7,7 @@ import { useLayers } from './Layers';
 import { LAYERS } from './layers';
 
 /** A button that opens the list of layers, over the picture and without moving it. */
-export function LayerMenu() {
+export function LayerMenu({ tabIndex }: { tabIndex: number }) {
   const say = useSay();
   const { on, toggle } = useLayers();
   const [open, setOpen] = useState(false);
@@ -24,9 +24,10 @@ export function LayerMenu() {
     };
   }, [open]);
   return (
-    <div ref={box} onKeyDown={(e) => /^(Arrow|Home|End)/.test(e.key) && e.stopPropagation()}>
+    <div ref={box} onKeyDown={(e) => open && /^(Arrow|Home|End)/.test(e.key) && e.stopPropagation()}>
       <button
         type="button"
+        tabIndex={tabIndex}
         aria-expanded={open}
         title={say('layers.open')}
         onClick={() => setOpen(!open)}

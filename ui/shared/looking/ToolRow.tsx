@@ -92,7 +92,7 @@ export function ToolRow({ on, toggle, help, setHelp, only, more = [] }: Props) {
         >
           ? <span className="sr-only">{say('bench.allKeys')}</span>
         </button>
-        {layers && <LayerMenu />}
+        {layers && <LayerMenu tabIndex={stop === shown.length + 1 ? 0 : -1} />}
       </div>
       {help && (
         <dl className="absolute top-full start-0 z-20 max-h-[70vh] w-max max-w-[90vw] overflow-y-auto border border-base-300 bg-base-100 p-3 text-sm shadow-md">

@@ -3,9 +3,17 @@ import type { Layered } from '@/ui/shared/layers/LayerCanvas';
 import { landmarksIn } from '@/server/studies/landmarks';
 import { pinsOf, WorkView } from '@/server/studies/works';
 
-/** What layers over the works of a study are told of, work by work. */
-export async function worksLayered(studyId: string): Promise<(work: WorkView, reading?: ProfileWithMaps | null) => Layered> {
-  const [sets, pins] = await Promise.all([landmarksIn(studyId, 'work'), pinsOf(studyId)]);
+interface Known {
+  sets?: Awaited<ReturnType<typeof landmarksIn>>;
+  pins?: Awaited<ReturnType<typeof pinsOf>>;
+}
+
+/** What layers over the works of a study are told of, work by work; what a page knows already is not asked for again. */
+export async function worksLayered(
+  studyId: string,
+  known: Known = {},
+): Promise<(work: WorkView, reading?: ProfileWithMaps | null) => Layered> {
+  const [sets, pins] = await Promise.all([known.sets ?? landmarksIn(studyId, 'work'), known.pins ?? pinsOf(studyId)]);
   return ({ id, pictureId, widthMm, frame, leftOut }, reading) => ({
     pictureId,
     // The frame that was found is the one that was measured.

@@ -101,7 +101,7 @@ test('progress is told when it changes, and the line is closed when the server e
     const { value, done } = await reader.read();
     return done ? 'closed' : (JSON.parse(new TextDecoder().decode(value).replace(/^data: /, '')) as object);
   };
-  expect(await next()).toEqual({ queued: 0, running: 0, done: 0, failed: 0, stopped: 0 });
+  expect(await next()).toEqual({ queued: 0, running: 0, done: 0, failed: 0, stopped: 0, left: 0 });
   await addWork(teacher, study, await sheetBytes(88), 'w.png', {});
   expect(await next()).toMatchObject({ queued: 1 });
   await end();

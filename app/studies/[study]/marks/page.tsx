@@ -30,7 +30,7 @@ export default async function MarksPage({
     (a, b) => b[1] - a[1],
   );
   const pins = await pinsOf(study);
-  const layered = await worksLayered(study);
+  const layered = await worksLayered(study, { pins });
   const slim = works.map((w) => ({
     id: w.id,
     title: w.title,

@@ -23,7 +23,7 @@ export default async function ProportionPage({
   if (!works.length) return <NoWorks studyId={study} />;
   const { work, template } = await searchParams;
   const sets = await landmarksIn(study, 'work');
-  const layered = await worksLayered(study);
+  const layered = await worksLayered(study, { sets });
   const withSets = works.map((w) => ({
     id: w.id,
     title: w.title,

@@ -10,8 +10,9 @@ import { sentence, conflict, notFound, UserError } from '../errors';
 import { checkPicture } from '../pictures/decode';
 import { putPicture } from '../pictures/store';
 import { askToProcess } from '../queue/asking';
-import { comparisons, findingNotes, jobs, pictures, pieces, ruleAnswers, students } from '../schema';
+import { comparisons, findingNotes, jobs, landmarkSets, pictures, pieces, ruleAnswers, students } from '../schema';
 import { shownName } from '../studies/classes';
+import { listed, PlacedSet, setsOn } from '../studies/landmarkRows';
 import { lockStudy, ownStudent, pieceOf, PieceRow, ruleOf, studyOf, within } from '../accounts/ownership';
 import { ruleSentence } from '../../core/style/words';
 
@@ -100,6 +101,8 @@ interface PieceView extends Omit<PieceRow, 'state'> {
   /** Size of the squared-up picture, px. */
   uprightWidth: number | null;
   uprightHeight: number | null;
+  /** Landmarks placed on it, by template, px of the squared-up picture. */
+  sets: PlacedSet[];
   closeness: number | null;
   ownInvention: number | null;
   /** Comparing was stopped or given up, though the piece itself is ready. */
@@ -118,6 +121,7 @@ export async function listPieces(studyId: string): Promise<PieceView[]> {
       photoHeight: pictures.height,
       uprightWidth: upright.width,
       uprightHeight: upright.height,
+      sets: setsOn(landmarkSets.pieceId, pieces.id),
       closeness: comparisons.closeness,
       ownInvention: comparisons.ownInvention,
       job: { kind: jobs.kind, state: jobs.state, messages: jobs.messages },
@@ -131,9 +135,9 @@ export async function listPieces(studyId: string): Promise<PieceView[]> {
     .where(eq(pieces.studyId, studyId))
     .orderBy(asc(students.position), asc(pieces.kind), asc(pieces.attempt));
   const byId = new Map<string, PieceView>();
-  for (const { piece, job, firstName, initial, ...more } of rows) {
+  for (const { piece, job, firstName, initial, sets, ...more } of rows) {
     const student = firstName === null ? null : shownName({ firstName, initial: initial ?? '' });
-    const view = byId.get(piece.id) ?? { ...piece, ...more, student, halted: null };
+    const view = byId.get(piece.id) ?? { ...piece, ...more, sets: listed(sets), student, halted: null };
     byId.set(piece.id, view);
     if (!job) continue;
     const halted = { state: job.state === 'failed' ? 'failed' : 'stopped', messages: job.messages } as const;

@@ -1,5 +1,5 @@
 /** Knows which rows are the landmarks of one thing: each hangs on it by a key of its own. */
-import { eq, SQL } from 'drizzle-orm';
+import { AnyColumn, eq, SQL, sql } from 'drizzle-orm';
 import { landmarkSets } from '../schema';
 
 export type LandmarkSubject = 'work' | 'piece' | 'reference';
@@ -18,3 +18,17 @@ export const landmarkKey = (subject: LandmarkSubject, id: string) => ({
   pieceId: subject === 'piece' ? id : null,
   referenceId: subject === 'reference' ? id : null,
 });
+
+/** A set of points as it is shown. */
+export interface PlacedSet {
+  template: string;
+  points: Record<string, [number, number]>;
+}
+
+/** The sets placed on the thing of a row, as one value of it: so a page of many things asks but once. */
+export const setsOn = (owner: AnyColumn, id: AnyColumn) => sql<string | PlacedSet[] | null>`(
+  select json_arrayagg(json_object('template', ${landmarkSets.template}, 'points', json_extract(${landmarkSets.points}, '$')))
+  from ${landmarkSets} where ${owner} = ${id})`;
+
+/** Such a value as a list; some servers say that a text is JSON, and then it comes parsed. */
+export const listed = <T>(list: string | T[] | null): T[] => (typeof list === 'string' ? (JSON.parse(list) as T[]) : (list ?? []));

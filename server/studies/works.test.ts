@@ -7,7 +7,8 @@ import { ensureProfile, profileOf } from '../pictures/readings';
 import { Job } from '../queue/queue';
 import { jobs, profiles } from '../schema';
 import { workOf } from '../accounts/ownership';
-import { addWork, listWorks, updateWork } from './works';
+import { placeLandmarks } from './landmarks';
+import { addPin, addWork, listWorks, updateWork } from './works';
 
 afterAll(leave);
 
@@ -39,6 +40,22 @@ test('a new work takes its title from the file, is asked to be measured once, an
   expect(spacing!.mm).toBeCloseTo((spacing!.px * 240) / 480, 6);
   // Both are kept: undoing the width needs no new measuring.
   expect(await profileOf({ pictureId, widthMm: null })).toEqual(bare);
+});
+
+test('a work is listed with its points and kept patches, as they were placed', async () => {
+  const id = await addWork(teacher, study, await sheetBytes(18), 'Ferry.png', {});
+  await addWork(teacher, study, await sheetBytes(19), 'Bare.png', {});
+  const points = { crown: [100.25, 20], chin: [101, 60.5] } as Record<string, [number, number]>;
+  await placeLandmarks(teacher, { subject: 'work', subjectId: id, template: 'face-front' }, 0, points, null);
+  await addPin(teacher, id, [10, 20, 60, 60], {});
+  await addPin(teacher, id, [90, 20, 60, 60], {});
+  const [placed, bare] = await listWorks(study);
+  expect(placed.sets).toEqual([{ template: 'face-front', points }]);
+  expect(placed.patches).toEqual([
+    [10, 20, 60, 60],
+    [90, 20, 60, 60],
+  ]);
+  expect([bare.sets, bare.patches]).toEqual([[], []]);
 });
 
 test('two servers measuring the same picture store one reading', async () => {

@@ -9,6 +9,7 @@ import { sentence, conflict, UserError } from '../errors';
 import { placeOf } from '../pictures/readings';
 import { getBlob, pictureOf } from '../pictures/store';
 import { putMade, takeInPicture } from '../pictures/takeIn';
+import { listed, PlacedSet, setsOn } from './landmarkRows';
 import { askToMeasure } from '../queue/asking';
 import { facts, jobs, landmarkSets, pictures, pins, profiles, workGroups, works } from '../schema';
 import type { Frame, Outline } from '../schema/studies';
@@ -177,11 +178,18 @@ export interface WorkView extends WorkRow {
   group: string | null;
   pictureWidth: number;
   pictureHeight: number;
+  /** Landmarks placed on it, by template, and patches kept of it, oldest first; px of the picture. */
+  sets: PlacedSet[];
+  patches: [number, number, number, number][];
   /** Why its readings are missing or old: stopped by the teacher, or given up with what is told. */
   halted: { state: 'stopped' | 'failed'; messages: Message[] } | null;
 }
 
-/** The works of a study of the caller's own, in order, with their pictures' sizes. */
+/** Patches kept of a work, as one value of its row. */
+const PATCHES = sql<string | WorkView['patches'] | null>`(
+  select json_arrayagg(json_extract(${pins.patch}, '$') order by ${pins.createdAt})
+  from ${pins} where ${pins.workId} = ${works.id})`;
+/** The works of a study of the caller's own, in order, with their pictures' sizes and what has been placed on them. */
 export async function listWorks(studyId: string): Promise<WorkView[]> {
   const rows = await database()
     .select({
@@ -191,6 +199,8 @@ export async function listWorks(studyId: string): Promise<WorkView[]> {
       height: pictures.height,
       state: jobs.state,
       messages: jobs.messages,
+      sets: setsOn(landmarkSets.workId, works.id),
+      patches: PATCHES,
     })
     .from(works)
     .innerJoin(pictures, eq(pictures.id, works.pictureId))
@@ -198,11 +208,13 @@ export async function listWorks(studyId: string): Promise<WorkView[]> {
     .leftJoin(jobs, and(eq(jobs.workId, works.id), inArray(jobs.state, ['failed', 'cancelled'])))
     .where(eq(works.studyId, studyId))
     .orderBy(asc(works.position));
-  return rows.map(({ work, group, width, height, state, messages }) => ({
+  return rows.map(({ work, group, width, height, state, messages, sets, patches }) => ({
     ...work,
     group,
     pictureWidth: width,
     pictureHeight: height,
+    sets: listed(sets),
+    patches: listed(patches),
     halted:
       state === 'failed' || state === 'cancelled' ? { state: state === 'failed' ? 'failed' : 'stopped', messages: messages ?? [] } : null,
   }));

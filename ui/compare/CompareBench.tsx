@@ -7,7 +7,6 @@ import type { Comparison } from '@/core/style/compare';
 import { Piece, pieceName, pieceState } from '../pieces/piece';
 import { Bench } from '../shared/Bench';
 import { MeasureAgain } from '../shared/MeasureAgain';
-import type { Layered } from '../shared/layers/LayerCanvas';
 import { LayersOver } from '../shared/layers/Layers';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { inField, useLooking } from '../shared/looking/tools';
@@ -27,8 +26,6 @@ interface Props {
   version: number;
   pieces: Piece[];
   piece: Piece;
-  /** Landmarks placed on it. */
-  pieceSets: Layered['sets'];
   source: Source;
   sources: Source[];
   /** Groups that the master's works are in. */
@@ -53,7 +50,7 @@ const WAYS: readonly { way: Way; key: string }[] = [
   { way: 'blink', key: 'b' },
 ];
 
-function Holding({ studyId, aim, version, pieces, piece, pieceSets, source, sources, groups, comparison, notes, answers, rules }: Props) {
+function Holding({ studyId, aim, version, pieces, piece, source, sources, groups, comparison, notes, answers, rules }: Props) {
   const say = useSay();
   const [way, setWay] = useState<Way>('beside');
   const [mix, setMix] = useState(50);
@@ -141,17 +138,7 @@ function Holding({ studyId, aim, version, pieces, piece, pieceSets, source, sour
         </div>
       }
       picture={
-        <Sheets
-          way={way}
-          mix={mix}
-          piece={piece}
-          pieceSets={pieceSets}
-          source={source}
-          on={looking.on}
-          linked={linked}
-          views={views}
-          onViews={setViews}
-        />
+        <Sheets way={way} mix={mix} piece={piece} source={source} on={looking.on} linked={linked} views={views} onViews={setViews} />
       }
       strip={
         <div className="no-print flex items-center gap-3 border-t border-base-300 px-5 py-2 max-sm:overflow-x-auto max-sm:px-3 max-sm:py-1 sm:flex-wrap [&>*]:flex-none">

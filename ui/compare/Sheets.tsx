@@ -28,7 +28,6 @@ interface Props {
   /** How far the piece shows through, per cent. */
   mix: number;
   piece: Piece;
-  pieceSets: Layered['sets'];
   source: Source;
   on: Looking;
   /** Both drawn near together; else each by itself. */
@@ -39,7 +38,7 @@ interface Props {
 }
 
 /** Source and piece: side by side at true relative size when both widths are known, one over the other, or in turn. */
-export function Sheets({ way, mix, piece, pieceSets, source, on, linked, views, onViews }: Props) {
+export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: Props) {
   const say = useSay();
   const [first, setFirst] = useState(true);
   useEffect(() => {
@@ -57,7 +56,7 @@ export function Sheets({ way, mix, piece, pieceSets, source, on, linked, views, 
     ? {
         pictureId: piece.rectifiedId!,
         as: { widthMm: piece.paperWidthMm, frame: [0, 0, piece.uprightWidth!, piece.uprightHeight!], leftOut: null },
-        sets: pieceSets,
+        sets: piece.sets,
       }
     : undefined;
   const ph = piece.paperHeightMm;

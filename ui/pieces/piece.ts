@@ -18,6 +18,8 @@ export interface Piece {
   /** Size of the squared-up picture, px. */
   uprightWidth: number | null;
   uprightHeight: number | null;
+  /** Landmarks placed on it, by template. */
+  sets: { template: string; points: Record<string, [number, number]> }[];
   corners: [number, number][] | null;
   paperWidthMm: number;
   paperHeightMm: number;

@@ -6,7 +6,7 @@ import { listWorks } from '@/server/studies/works';
 import { profileOf } from '@/server/pictures/readings';
 import { openStudy } from '../../../session';
 import { restsOf } from '../../../rests';
-import { worksLayered } from '../../../subject';
+import { layeredOf } from '../../../subject';
 import { titled } from '../../../voice';
 
 export const generateMetadata = titled('steps.colour');
@@ -25,14 +25,13 @@ export default async function ColourPage({
   const wanted = (await searchParams).work;
   const work = works.find((w) => w.id === wanted) ?? works[0];
   const reading = await profileOf(work);
-  const layered = await worksLayered(study);
   const slim = works.map((w) => ({
     id: w.id,
     title: w.title,
     pictureId: w.pictureId,
     pictureWidth: w.pictureWidth,
     pictureHeight: w.pictureHeight,
-    layered: layered(w, w === work ? reading : null),
+    layered: layeredOf(w, w === work ? reading : null),
   }));
   const read = reading && {
     palette: reading.profile.palette,

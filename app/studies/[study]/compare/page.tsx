@@ -3,10 +3,9 @@ import { CompareBench } from '@/ui/compare/CompareBench';
 import { EmptyBench } from '@/ui/shared/EmptyBench';
 import { comparisonOf, listPieces } from '@/server/pieces/pieces';
 import { rulesWithAnswers } from '@/server/studies/rules';
-import { landmarksOf } from '@/server/studies/landmarks';
 import { listWorks } from '@/server/studies/works';
 import { openStudy } from '../../../session';
-import { worksLayered } from '../../../subject';
+import { layeredOf } from '../../../subject';
 import { sayHere, titled } from '../../../voice';
 
 export const generateMetadata = titled('steps.compare');
@@ -19,7 +18,7 @@ export default async function ComparePage({
   searchParams: Promise<{ piece?: string; source?: string }>;
 }) {
   const { study } = await params;
-  const { study: opened, teacher } = await openStudy(study);
+  const { study: opened } = await openStudy(study);
   const pieces = await listPieces(study);
   const works = (await listWorks(study)).filter((w) => !w.foil);
   const { piece: wanted, source: against } = await searchParams;
@@ -45,8 +44,6 @@ export default async function ComparePage({
     const own = works.filter((w) => w.groupId === id);
     return { id, name: own[0].group ?? '', works: own.length };
   });
-  const layered = await worksLayered(study);
-  const own = await landmarksOf(teacher.id, 'piece', piece.id);
   const slim = works.map((w) => ({
     id: w.id,
     title: w.title,
@@ -55,7 +52,7 @@ export default async function ComparePage({
     heightMm: w.heightMm,
     pictureWidth: w.pictureWidth,
     pictureHeight: w.pictureHeight,
-    layered: layered(w),
+    layered: layeredOf(w),
   }));
   return (
     <CompareBench
@@ -64,7 +61,6 @@ export default async function ComparePage({
       version={opened.version}
       pieces={pieces}
       piece={piece}
-      pieceSets={own}
       source={slim.find((w) => w.id === source.id)!}
       sources={slim}
       groups={groups}

@@ -2,7 +2,7 @@ import { LookBench } from '@/ui/look/LookBench';
 import { factsOf, listWorks } from '@/server/studies/works';
 import { sampleChoices } from '@/server/studies/samples';
 import { openStudy } from '../../../session';
-import { worksLayered } from '../../../subject';
+import { layeredOf } from '../../../subject';
 import { titled } from '../../../voice';
 
 export const generateMetadata = titled('steps.look');
@@ -18,11 +18,10 @@ export default async function LookPage({
   await openStudy(study);
   const works = await listWorks(study);
   const facts = await factsOf(study);
-  const layered = await worksLayered(study);
   return (
     <LookBench
       studyId={study}
-      works={works.map((w) => ({ ...w, facts: facts.get(w.id) ?? [], layered: layered(w) }))}
+      works={works.map((w) => ({ ...w, facts: facts.get(w.id) ?? [], layered: layeredOf(w) }))}
       current={(await searchParams).work ?? null}
       samples={sampleChoices()}
     />

@@ -7,7 +7,7 @@ import { listWorks, pinsOf } from '@/server/studies/works';
 import { profileOf } from '@/server/pictures/readings';
 import { openStudy } from '../../../session';
 import { restsOf } from '../../../rests';
-import { worksLayered } from '../../../subject';
+import { layeredOf } from '../../../subject';
 import { titled } from '../../../voice';
 
 export const generateMetadata = titled('steps.marks');
@@ -30,7 +30,6 @@ export default async function MarksPage({
     (a, b) => b[1] - a[1],
   );
   const pins = await pinsOf(study);
-  const layered = await worksLayered(study, { pins });
   const slim = works.map((w) => ({
     id: w.id,
     title: w.title,
@@ -39,7 +38,7 @@ export default async function MarksPage({
     pictureHeight: w.pictureHeight,
     widthMm: w.widthMm,
     pins: pins.get(w.id) ?? [],
-    layered: layered(w, w === work ? reading : null),
+    layered: layeredOf(w, w === work ? reading : null),
   }));
   return (
     <MarksBench

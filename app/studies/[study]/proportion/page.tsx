@@ -5,7 +5,7 @@ import { landmarksIn } from '@/server/studies/landmarks';
 import { listRules } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
 import { openStudy } from '../../../session';
-import { worksLayered } from '../../../subject';
+import { layeredOf } from '../../../subject';
 import { titled } from '../../../voice';
 
 export const generateMetadata = titled('steps.proportion');
@@ -23,7 +23,6 @@ export default async function ProportionPage({
   if (!works.length) return <NoWorks studyId={study} />;
   const { work, template } = await searchParams;
   const sets = await landmarksIn(study, 'work');
-  const layered = await worksLayered(study, { sets });
   const withSets = works.map((w) => ({
     id: w.id,
     title: w.title,
@@ -31,7 +30,7 @@ export default async function ProportionPage({
     pictureWidth: w.pictureWidth,
     pictureHeight: w.pictureHeight,
     sets: sets.get(w.id) ?? [],
-    layered: layered(w),
+    layered: layeredOf(w),
   }));
   const current = withSets.find((w) => w.id === work) ?? withSets.find((w) => w.sets.length) ?? withSets[0];
   const placed = current.sets[0]?.template;

@@ -36,7 +36,8 @@ ChartJs.register(
   RadialLinearScale,
   annotation,
 );
-ChartJs.defaults.font.family = "'Source Sans 3', sans-serif";
+// The page's own type; charts are drawn in the browser only.
+ChartJs.defaults.font.family = getComputedStyle(document.body).fontFamily;
 
 const dark = '(prefers-color-scheme: dark)';
 const subscribe = (tell: () => void) => {

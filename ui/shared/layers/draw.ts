@@ -33,8 +33,11 @@ function twice({ pen, unit }: Sheet, path: Path2D, width: number, dash: readonly
   pen.setLineDash([]);
 }
 
+/** The page's own type, asked for once. */
+let family: string | null = null;
+
 function lettered({ pen, unit }: Sheet, text: string, [x, y]: At, size = 14) {
-  pen.font = `600 ${size * unit}px 'Source Sans 3', sans-serif`;
+  pen.font = `600 ${size * unit}px ${(family ??= getComputedStyle(document.body).fontFamily)}`;
   pen.textAlign = 'center';
   pen.textBaseline = 'middle';
   pen.lineJoin = 'round';

@@ -6,11 +6,14 @@ import { PrintButton } from './PrintButton';
 
 type Size = readonly [widthMm: number, heightMm: number];
 
+/** How a paper's foot is set: in the margin of a page the style sheet's own names are not known. */
+const FOOT = { style: "font: 8pt 'Source Sans 3'; color: #555" };
+
 /** What is printed, shown as it will lie on paper: black on white whatever the screen's theme, with a button to print it. */
 export function Paper({ size, margin = 0, foot, children }: { size: Size | string; margin?: number; foot?: string; children: ReactNode }) {
   const of = typeof size === 'string' ? size : `${size[0]}mm ${size[1]}mm`;
   const boxes = foot
-    ? `@bottom-left { content: ${JSON.stringify(foot)}; font: 8pt 'Source Sans 3'; color: #555 } @bottom-right { content: counter(page) ' / ' counter(pages); font: 8pt 'Source Sans 3'; color: #555 }`
+    ? `@bottom-left { content: ${JSON.stringify(foot)}; ${FOOT.style} } @bottom-right { content: counter(page) ' / ' counter(pages); ${FOOT.style} }`
     : '';
   return (
     <div

@@ -65,6 +65,7 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
     ['GET', `/api/studies/${study}/plan`],
     ['PUT', `/api/studies/${study}/plan`],
     ['GET', `/api/studies/${study}/report`],
+    ['POST', `/api/studies/${study}/report`],
     ['GET', `/api/studies/${study}/pieces`],
     ['POST', `/api/studies/${study}/pieces`],
     ['GET', `/api/studies/${study}/references`],

@@ -5,6 +5,14 @@ import type { Message } from '@/core/message';
 import { problemOf, RequestError } from '../request';
 import { KEYS } from './keys';
 
+/** Work that begins now, and not a moment later, when the field it reads from may show something else again. */
+function begun(work: () => Promise<unknown>): () => Promise<unknown> {
+  const going = work();
+  // Whoever waits for it is told what went wrong; nobody else needs to be.
+  going.catch(() => undefined);
+  return () => going;
+}
+
 /**
  * Runs a change, shows that it is being saved, tells what went wrong, and fetches the page's newer state. Changes of one
  * `scope` run one after another, so that each knows the version the one before it made.
@@ -27,7 +35,7 @@ export function useChange(scope?: string): {
     ...(scope && { scope: { id: scope } }),
   });
   const act = (work: () => Promise<unknown>) =>
-    mutateAsync(work).then(
+    mutateAsync(scope ? work : begun(work)).then(
       () => true,
       () => false,
     );

@@ -23,7 +23,7 @@ export function Uploads({ uploads, onForget }: { uploads: readonly Upload[]; onF
                 )}
               </span>
               {stage === 'refused' ? (
-                <span className="flex items-start gap-1 text-error">
+                <span role="alert" className="flex items-start gap-1 text-error">
                   <CircleAlert aria-hidden className="mt-0.5 size-4 flex-none" /> {problem && say(problem)}
                 </span>
               ) : (

@@ -1,14 +1,13 @@
 import type { ProfileWithMaps } from '@/core/style/profile';
-import type { Rests } from '@/ui/shared/evidence/Reading';
+import { Rests, sizesIn } from '@/ui/shared/evidence/rests';
 
 /** What the readings of a whole work rest on; `works` is how many of the hand have been measured. */
 export function restsOf({ profile, frame, sharpness, distributions }: ProfileWithMaps, widthMm: number | null, works: number): Rests {
-  const { spacing, lineWidth, strokeLength } = profile.marks.overall;
   const { lightness, ...marks } = distributions;
   return {
     features: profile.features,
     marks,
-    sizes: { spacing: spacing?.px ?? null, lineWidth: lineWidth?.px ?? null, strokeLength: strokeLength?.px ?? null },
+    sizes: sizesIn(profile.marks.overall),
     lightness,
     steps: profile.values.steps,
     palette: profile.palette,

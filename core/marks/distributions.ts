@@ -4,9 +4,8 @@ import { sortedQuantile } from '../raster/statistics';
 import type { Across } from './spacing';
 import type { Stroke } from './strokes';
 
-/** How many lie in each step from `from` on; the last step holds what lies beyond, too. */
+/** How many lie in each step from 0 on; the last step holds what lies beyond, too. */
 export interface Histogram {
-  from: number;
   step: number;
   counts: number[];
 }
@@ -32,7 +31,7 @@ export function histogramOf(values: readonly number[]): Histogram | null {
   const sorted = Float64Array.from(values).sort();
   const step = (1.05 * sortedQuantile(sorted, 0.98)) / BINS;
   if (!(step > 0)) return null;
-  return { from: 0, step, counts: counted(values, step) };
+  return { step, counts: counted(values, step) };
 }
 
 function counted(values: readonly number[], step: number): number[] {

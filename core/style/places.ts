@@ -9,7 +9,7 @@ import { MarksWhere, marksIn } from '../marks/where';
 import { coveringWindows } from '../marks/tiles';
 import { Point, Rect, RgbImage } from '../raster/image';
 import { keptOf } from '../raster/leftOut';
-import { markSheet, prepare, Prepared, ReadAs } from './prepare';
+import { markSheet, paintedPixels, prepare, Prepared, ReadAs } from './prepare';
 
 /** Places at form size: the picture proper at most 1024 px along its long side. */
 export interface Places {
@@ -75,11 +75,11 @@ export function placesOf(image: RgbImage, as: ReadAs): Placed {
   };
 }
 
-function temperaturesOf({ lab: { a, b }, palette, worked, ground }: Prepared): Uint8Array {
+function temperaturesOf({ lab: { a, b }, palette, worked }: Prepared): Uint8Array {
+  const painted = paintedPixels(palette, worked);
   const out = new Uint8Array(a.data.length);
   for (let i = 0; i < out.length; i++) {
-    const bare = ground && palette.labels[i] === palette.ground && !worked.data[i];
-    out[i] = bare || palette.labels[i] === LEFT_OUT ? LEFT_OUT : temperatureAt(a.data[i], b.data[i]);
+    out[i] = painted[i] ? temperatureAt(a.data[i], b.data[i]) : LEFT_OUT;
   }
   return out;
 }

@@ -1,8 +1,7 @@
 /** Knows the reports that are being made: begun by a page, counted while they go on whoever looks, and kept a while for whoever comes back. */
 import type { Message } from '../../core/message';
 import type { Voice } from '../../words/say';
-import { UserError } from '../errors';
-import { sentence } from '../errors';
+import { sentence, UserError } from '../errors';
 import { studyReport } from './report';
 
 type Report = Awaited<ReturnType<typeof studyReport>>;
@@ -27,33 +26,27 @@ const KEPT_MS = 2 * 60_000;
 
 const holder = globalThis as { __oldhandReports?: Map<string, Kept> };
 const kept = (): Map<string, Kept> => (holder.__oldhandReports ??= new Map());
-const keyOf = (teacherId: string, studyId: string, { language, spelling, units }: Voice) =>
-  [teacherId, studyId, language, spelling, units].join(' ');
+const keyOf = (teacherId: string, studyId: string, voice: Voice) => JSON.stringify([teacherId, studyId, voice]);
 
-/** Begins a report unless it is being made already; another one takes the place of one that is made. */
-export function beginReport(teacherId: string, studyId: string, voice: Voice): Making {
+function begun(teacherId: string, studyId: string, voice: Voice): Kept {
   const key = keyOf(teacherId, studyId, voice);
-  const there = kept().get(key);
-  if (there?.making.state === 'making') return there.making;
   const making: Making = { ...NONE, state: 'making' };
   const report = studyReport(teacherId, studyId, voice, (now) => Object.assign(making, now));
   const entry: Kept = { making, report };
   kept().set(key, entry);
-  const forget = () => {
-    setTimeout(() => kept().get(key) === entry && kept().delete(key), KEPT_MS).unref();
-  };
-  report.then(
-    () => {
-      making.state = 'made';
-      forget();
-    },
-    (error: unknown) => {
-      making.state = 'failed';
-      making.problem = error instanceof UserError ? error.said : sentence('wrong');
-      forget();
-    },
-  );
-  return making;
+  void report
+    .then(
+      () => Object.assign(making, { state: 'made' }),
+      (error: unknown) => Object.assign(making, { state: 'failed', problem: error instanceof UserError ? error.said : sentence('wrong') }),
+    )
+    .then(() => setTimeout(() => kept().get(key) === entry && kept().delete(key), KEPT_MS).unref());
+  return entry;
+}
+
+/** Begins a report unless it is being made already; another one takes the place of one that is made. */
+export function beginReport(teacherId: string, studyId: string, voice: Voice): Making {
+  const there = kept().get(keyOf(teacherId, studyId, voice));
+  return (there?.making.state === 'making' ? there : begun(teacherId, studyId, voice)).making;
 }
 
 /** How far a report is. */
@@ -61,8 +54,7 @@ export const reportMaking = (teacherId: string, studyId: string, voice: Voice): 
   kept().get(keyOf(teacherId, studyId, voice))?.making ?? NONE;
 
 /** The report that has been made or is being made; else it is made now. */
-export async function reportMade(teacherId: string, studyId: string, voice: Voice): Promise<Report> {
-  const key = keyOf(teacherId, studyId, voice);
-  if (!kept().get(key) || kept().get(key)!.making.state === 'failed') beginReport(teacherId, studyId, voice);
-  return kept().get(key)!.report;
+export function reportMade(teacherId: string, studyId: string, voice: Voice): Promise<Report> {
+  const there = kept().get(keyOf(teacherId, studyId, voice));
+  return (there && there.making.state !== 'failed' ? there : begun(teacherId, studyId, voice)).report;
 }

@@ -18,7 +18,7 @@ export interface MakingView {
 export async function makingOf(studyId: string): Promise<MakingView> {
   const references = await listReferences(studyId);
   const works = await worksWithReadings(studyId);
-  const sets = await landmarksIn(studyId, 'both');
+  const sets = await landmarksIn(studyId);
   return {
     references: references.map((r) => ({ ...r, sets: sets.get(r.id) ?? [] })),
     works: works.map((w) => ({

@@ -181,22 +181,24 @@ export interface Progress {
 
 /** Where a study's work stands. */
 export async function progressOf(db: Querying, teacherId: string, studyId: string): Promise<Progress> {
-  const rows = await db
-    .select({ state: jobs.state, n: sql<number>`count(*)` })
+  const all = await db
+    .select({ state: jobs.state, workId: jobs.workId, pieceId: jobs.pieceId })
     .from(jobs)
-    .where(and(eq(jobs.teacherId, teacherId), eq(jobs.studyId, studyId)))
-    .groupBy(jobs.state);
-  const of = (state: Job['state']) => Number(rows.find((r) => r.state === state)?.n ?? 0);
-  const counts = { queued: of('queued'), running: of('running'), done: of('done'), failed: of('failed'), stopped: of('cancelled') };
-  return { ...counts, left: counts.queued + counts.running > 0 ? await thingsLeft(db, teacherId, studyId) : 0 };
+    .where(ofStudy(teacherId, studyId));
+  const of = (state: Job['state']) => all.filter((job) => job.state === state).length;
+  const open = all.filter(({ state }) => state === 'queued' || state === 'running');
+  return {
+    queued: of('queued'),
+    running: of('running'),
+    done: of('done'),
+    failed: of('failed'),
+    stopped: of('cancelled'),
+    left: await thingsLeft(db, studyId, open),
+  };
 }
 
 /** Works and pieces that are still to be done, each once, however many turns it takes: a work that is measured brings every ready piece a comparison. */
-async function thingsLeft(db: Querying, teacherId: string, studyId: string): Promise<number> {
-  const open = await db
-    .select({ workId: jobs.workId, pieceId: jobs.pieceId })
-    .from(jobs)
-    .where(and(eq(jobs.teacherId, teacherId), eq(jobs.studyId, studyId), inArray(jobs.state, ['queued', 'running'])));
+async function thingsLeft(db: Querying, studyId: string, open: readonly Pick<Job, 'workId' | 'pieceId'>[]): Promise<number> {
   const things = new Set(open.map((job) => job.pieceId ?? job.workId ?? ''));
   if (open.some((job) => job.workId !== null)) {
     const ready = await db

@@ -23,11 +23,12 @@ export const landmarkKey = (subject: LandmarkSubject, id: string) => ({
 export interface PlacedSet {
   template: string;
   points: Record<string, [number, number]>;
+  version: number;
 }
 
 /** The sets placed on the thing of a row, as one value of it: so a page of many things asks but once. */
 export const setsOn = (owner: AnyColumn, id: AnyColumn) => sql<string | PlacedSet[] | null>`(
-  select json_arrayagg(json_object('template', ${landmarkSets.template}, 'points', json_extract(${landmarkSets.points}, '$')))
+  select json_arrayagg(json_object('template', ${landmarkSets.template}, 'points', json_extract(${landmarkSets.points}, '$'), 'version', ${landmarkSets.version}))
   from ${landmarkSets} where ${owner} = ${id})`;
 
 /** Such a value as a list; some servers say that a text is JSON, and then it comes parsed. */

@@ -1,6 +1,6 @@
 /** Knows placed landmarks: one set of points a subject and template, each change logged, a stale change refused. */
 import { Message, typed } from '../../core/message';
-import { and, eq, isNotNull } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { isTemplate, TEMPLATES } from '../../core/proportion/templates';
 import { database, newId } from '../database/connection';
 import { logged } from '../edits/log';
@@ -27,12 +27,11 @@ export async function landmarksOf(teacherId: string, subject: LandmarkSubject, s
 }
 
 /** The landmarks on every work and reference of a study of the caller's own, by the thing's id. */
-export async function landmarksIn(studyId: string, subject: 'work' | 'reference' | 'both'): Promise<Map<string, LandmarkView[]>> {
-  const column = subject === 'work' ? landmarkSets.workId : subject === 'reference' ? landmarkSets.referenceId : null;
+export async function landmarksIn(studyId: string): Promise<Map<string, LandmarkView[]>> {
   const rows = await database()
     .select({ ...VIEW, workId: landmarkSets.workId, referenceId: landmarkSets.referenceId })
     .from(landmarkSets)
-    .where(and(eq(landmarkSets.studyId, studyId), column ? isNotNull(column) : undefined));
+    .where(eq(landmarkSets.studyId, studyId));
   const out = new Map<string, LandmarkView[]>();
   for (const { workId, referenceId, ...view } of rows) {
     const id = workId ?? referenceId;

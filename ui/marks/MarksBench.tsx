@@ -8,7 +8,8 @@ import type { MARK_KINDS } from '@/core/marks/kinds';
 import { Bench } from '../shared/Bench';
 import { Shares } from '../shared/evidence/Shares';
 import { Grounds, Told } from '../shared/evidence/Told';
-import { Reading as ReadingTold, Rests } from '../shared/evidence/Reading';
+import { Reading as ReadingTold } from '../shared/evidence/Reading';
+import { Rests, sizesIn } from '../shared/evidence/rests';
 import type { Layered } from '../shared/layers/LayerCanvas';
 import { LayersOver } from '../shared/layers/Layers';
 import { PictureView } from '../shared/looking/PictureView';
@@ -63,11 +64,7 @@ function wholeOf(overall: Reading, shares: Props['shares']): Message {
 const patchRests = ({ reading, distributions }: ShownReading, whole: Rests | null): Rests => ({
   features: null,
   marks: distributions,
-  sizes: {
-    spacing: reading.spacing?.px ?? null,
-    lineWidth: reading.lineWidth?.px ?? null,
-    strokeLength: reading.strokeLength?.px ?? null,
-  },
+  sizes: sizesIn(reading),
   lightness: null,
   steps: [],
   palette: [],

@@ -1,6 +1,6 @@
 'use client';
 import { FileText, RotateCcw } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Message, typed } from '@/core/message';
 import { Notice } from '../shared/Notice';
 import { get, problemOf, send } from '../shared/request';
@@ -19,32 +19,21 @@ const PAUSE = 600;
 /** The report while its pages are made, and the way to it when they are; it goes on being made when this page is left. */
 export function ReportMaking({ studyId, study }: { studyId: string; study: string }) {
   const say = useSay();
-  const [making, setMaking] = useState<Making | null>(null);
-  const [problem, setProblem] = useState<Message | null>(null);
-  const [turn, setTurn] = useState(0);
   const path = `/api/studies/${studyId}/report`;
-  useEffect(() => {
-    let gone = false;
-    let timer: ReturnType<typeof setTimeout>;
-    const look = async (first: boolean) => {
-      try {
-        let now = await get<Making>(path);
-        // Opened for the first time, or asked for again.
-        if (first && (now.state === 'none' || (turn > 0 && now.state !== 'making'))) now = await send<Making>('POST', path);
-        if (gone) return;
-        setMaking(now);
-        setProblem(now.problem);
-        if (now.state === 'making') timer = setTimeout(() => void look(false), PAUSE);
-      } catch (error) {
-        if (!gone) setProblem(problemOf(error));
-      }
-    };
-    void look(true);
-    return () => {
-      gone = true;
-      clearTimeout(timer);
-    };
-  }, [path, turn]);
+  const key = ['report', studyId];
+  const client = useQueryClient();
+  const begin = () => send<Making>('POST', path);
+  const { data: making, error } = useQuery({
+    queryKey: key,
+    queryFn: async () => {
+      const now = await get<Making>(path);
+      return now.state === 'none' ? begin() : now;
+    },
+    refetchInterval: ({ state }) => state.data?.state === 'making' && PAUSE,
+  });
+  const { mutate: again, error: refused } = useMutation({ mutationFn: begin, onSuccess: (now) => client.setQueryData(key, now) });
+  const failed = refused ?? error;
+  const problem = failed ? problemOf(failed) : (making?.problem ?? null);
   const made = making?.state === 'made';
   return (
     <div className="mx-auto grid w-full max-w-2xl content-start gap-4 p-8">
@@ -83,15 +72,7 @@ export function ReportMaking({ studyId, study }: { studyId: string; study: strin
               <FileText aria-hidden className="size-5" /> {say('report.open')}
             </a>
           )}
-          <button
-            type="button"
-            className="btn"
-            onClick={() => {
-              setMaking(null);
-              setProblem(null);
-              setTurn(turn + 1);
-            }}
-          >
+          <button type="button" className="btn" onClick={() => again()}>
             <RotateCcw aria-hidden className="size-5" /> {say('report.again')}
           </button>
         </div>

@@ -1,41 +1,10 @@
 'use client';
-import {
-  ArcElement,
-  BarController,
-  BarElement,
-  BubbleController,
-  CategoryScale,
-  Chart as ChartJs,
-  ChartData,
-  ChartOptions,
-  ChartType,
-  Filler,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  PolarAreaController,
-  RadialLinearScale,
-} from 'chart.js';
+import { Chart as ChartJs, ChartData, ChartOptions, ChartType, registerables } from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
 import { useSyncExternalStore } from 'react';
 import { Chart as Drawn } from 'react-chartjs-2';
 
-ChartJs.register(
-  ArcElement,
-  BarController,
-  BarElement,
-  BubbleController,
-  CategoryScale,
-  Filler,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  PolarAreaController,
-  RadialLinearScale,
-  annotation,
-);
+ChartJs.register(...registerables, annotation);
 // The page's own type; charts are drawn in the browser only.
 ChartJs.defaults.font.family = getComputedStyle(document.body).fontFamily;
 
@@ -59,20 +28,32 @@ export function useInk(): { ink: string; pale: string; line: string } {
 interface Props<T extends ChartType> {
   type: T;
   data: ChartData<T>;
-  options: ChartOptions<T>;
+  scales: Record<string, object>;
   /** What it shows, in a sentence for those who do not see it. */
   label: string;
   height?: number;
+  /** Where dashed lines stand across it, in the numbers of its lower axis. */
+  borders?: readonly number[];
 }
 
-/** A chart in greys, as wide as its place. */
-export default function Chart<T extends ChartType>({ type, data, options, label, height = 150 }: Props<T>) {
+/** A chart in greys, as wide as its place, told in one sentence instead of by what is pointed at. */
+export default function Chart<T extends ChartType>({ type, data, scales, label, height = 150, borders = [] }: Props<T>) {
+  const { pale } = useInk();
+  const annotations = borders.map((x) => ({
+    type: 'line' as const,
+    xMin: x,
+    xMax: x,
+    borderColor: pale,
+    borderWidth: 1.5,
+    borderDash: [5, 4],
+  }));
+  const plugins = { legend: { display: false }, tooltip: { enabled: false }, annotation: { annotations } };
   return (
     <div style={{ height }}>
       <Drawn
         type={type}
         data={data}
-        options={{ animation: false, responsive: true, maintainAspectRatio: false, ...options } as ChartOptions<T>}
+        options={{ animation: false, responsive: true, maintainAspectRatio: false, scales, plugins } as unknown as ChartOptions<T>}
         role="img"
         aria-label={label}
       />

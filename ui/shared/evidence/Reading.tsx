@@ -1,16 +1,14 @@
 'use client';
 import dynamic from 'next/dynamic';
-import type { PaletteEntry } from '@/core/colour/palette';
-import type { ValueStep } from '@/core/colour/values';
 import { EDGE_HANDLINGS } from '@/core/marks/edges';
 import type { MarkDistributions } from '@/core/marks/distributions';
 import { Message, message } from '@/core/message';
-import type { FeatureSet } from '@/core/style/features';
 import type { Telling } from '@/core/style/readings';
-import { howMeasured, Known, surerBy } from '@/core/style/surer';
+import { howMeasured, surerBy } from '@/core/style/surer';
 import { spreadWithUnit } from '@/core/style/words';
 import { Lit, litBy } from '../layers/layers';
 import { useSay } from '../../words/Words';
+import type { Rests } from './rests';
 import { Shares } from './Shares';
 import { Grounds, Told } from './Told';
 
@@ -19,20 +17,6 @@ const AcrossChart = dynamic(() => import('./charts').then((c) => c.AcrossChart),
 const SizesChart = dynamic(() => import('./charts').then((c) => c.SizesChart), { ssr: false });
 const LightnessChart = dynamic(() => import('./charts').then((c) => c.LightnessChart), { ssr: false });
 const HuesChart = dynamic(() => import('./charts').then((c) => c.HuesChart), { ssr: false });
-
-/** What readings of one picture, or of a patch of it, were put together from. */
-export interface Rests {
-  /** The flat features with their spreads; none of a patch. */
-  features: FeatureSet | null;
-  marks: MarkDistributions | null;
-  /** Sizes told, px of the picture, to be marked in their charts. */
-  sizes: { spacing: number | null; lineWidth: number | null; strokeLength: number | null };
-  lightness: readonly number[] | null;
-  steps: readonly ValueStep[];
-  palette: readonly PaletteEntry[];
-  known: Omit<Known, 'counted'>;
-  mmPerPixel: number | null;
-}
 
 const sum = (counts: readonly number[] | undefined) => counts?.reduce((a, b) => a + b, 0) ?? 0;
 

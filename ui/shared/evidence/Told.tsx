@@ -11,18 +11,17 @@ interface Props {
   said: Message;
   /** What it lights on the picture while it is pointed at or focused: a feature's name, or a place of its own. */
   lights: string | Lit | null;
-  className?: string;
   /** What it opens to. */
   children: ReactNode;
 }
 
 /** A measured sentence: pointed at it shows where on the picture, opened it shows what it rests on. */
-export function Told({ said, lights, className, children }: Props) {
+export function Told({ said, lights, children }: Props) {
   const [open, setOpen] = useState(false);
   const light = useLight(lights);
   const id = useId();
   return (
-    <div {...light} className={className}>
+    <div {...light}>
       <Opener said={said} open={open} onToggle={() => setOpen(!open)} controls={id} />
       <div id={id} hidden={!open}>
         {open && <Opened>{children}</Opened>}

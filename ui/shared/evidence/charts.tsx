@@ -31,10 +31,7 @@ export function Rose({ directions }: { directions: readonly number[] }) {
       height={190}
       label={say('evidence.charts.rose')}
       data={{ datasets: [{ data: around, backgroundColor: ink, borderWidth: 0 }] }}
-      options={{
-        scales: { r: { ticks: { display: false }, grid: { color: line }, angleLines: { display: false } } },
-        plugins: { legend: { display: false }, tooltip: { enabled: false } },
-      }}
+      scales={{ r: { ticks: { display: false }, grid: { color: line }, angleLines: { display: false } } }}
     />
   );
 }
@@ -63,12 +60,9 @@ export function AcrossChart({ across, mmPerPixel }: Scale & { across: NonNullabl
           },
         ],
       }}
-      options={{
-        scales: {
-          x: { type: 'linear', max: length, ...axis(say(`evidence.axes.${unit}`), ink, line) },
-          y: axis(say('evidence.axes.dark'), ink, line, { ticks: { display: false } }),
-        },
-        plugins: { legend: { display: false }, tooltip: { enabled: false } },
+      scales={{
+        x: { type: 'linear', max: length, ...axis(say(`evidence.axes.${unit}`), ink, line) },
+        y: axis(say('evidence.axes.dark'), ink, line, { ticks: { display: false } }),
       }}
     />
   );
@@ -85,7 +79,7 @@ export function SizesChart({
   const say = useSay();
   const { ink, pale, line } = useInk();
   const { unit, per } = inUnit({ mmPerPixel });
-  const from = (i: number) => (sizes.from + i * sizes.step) * per;
+  const from = (i: number) => i * sizes.step * per;
   const bars = (counts: readonly number[]) => counts.map((y, i) => ({ x: from(i + 0.5), y }));
   const look = { barPercentage: 1, categoryPercentage: 1, grouped: false, stack: 'all' };
   return (
@@ -100,24 +94,11 @@ export function SizesChart({
             : []),
         ],
       }}
-      options={{
-        scales: {
-          x: { type: 'linear', offset: false, min: 0, max: from(sizes.counts.length), ...axis(say(`evidence.axes.${unit}`), ink, line) },
-          y: { stacked: true, ...axis(say(`evidence.axes.${of}`), ink, line) },
-        },
-        plugins: {
-          legend: { display: false },
-          tooltip: { enabled: false },
-          annotation:
-            mark === null
-              ? {}
-              : {
-                  annotations: {
-                    mark: { type: 'line', xMin: mark * per, xMax: mark * per, borderColor: pale, borderWidth: 2, borderDash: [5, 4] },
-                  },
-                },
-        },
+      scales={{
+        x: { type: 'linear', offset: false, min: 0, max: from(sizes.counts.length), ...axis(say(`evidence.axes.${unit}`), ink, line) },
+        y: { stacked: true, ...axis(say(`evidence.axes.${of}`), ink, line) },
       }}
+      borders={mark === null ? [] : [mark * per]}
     />
   );
 }
@@ -125,14 +106,8 @@ export function SizesChart({
 /** How much of the picture has each lightness, with the borders of its value steps. */
 export function LightnessChart({ lightness, steps }: { lightness: readonly number[]; steps: readonly ValueStep[] }) {
   const say = useSay();
-  const { ink, pale, line } = useInk();
+  const { ink, line } = useInk();
   const each = 100 / lightness.length;
-  const borders = steps
-    .slice(1)
-    .map((s, i) => [
-      `b${i}`,
-      { type: 'line' as const, xMin: s.from, xMax: s.from, borderColor: pale, borderWidth: 1.5, borderDash: [5, 4] },
-    ]);
   return (
     <Chart
       type="bar"
@@ -148,13 +123,11 @@ export function LightnessChart({ lightness, steps }: { lightness: readonly numbe
           },
         ],
       }}
-      options={{
-        scales: {
-          x: { type: 'linear', offset: false, min: 0, max: 100, ...axis(say('evidence.axes.lightness'), ink, line) },
-          y: axis(say('evidence.axes.share'), ink, line),
-        },
-        plugins: { legend: { display: false }, tooltip: { enabled: false }, annotation: { annotations: Object.fromEntries(borders) } },
+      scales={{
+        x: { type: 'linear', offset: false, min: 0, max: 100, ...axis(say('evidence.axes.lightness'), ink, line) },
+        y: axis(say('evidence.axes.share'), ink, line),
       }}
+      borders={steps.slice(1).map((s) => s.from)}
     />
   );
 }
@@ -177,12 +150,9 @@ export function HuesChart({ palette }: { palette: readonly PaletteEntry[] }) {
           },
         ],
       }}
-      options={{
-        scales: {
-          x: { min: 0, max: 360, ...axis(say('evidence.axes.hue'), ink, line, { ticks: { color: ink, stepSize: 90 } }) },
-          y: { min: 0, suggestedMax: 60, ...axis(say('evidence.axes.chroma'), ink, line) },
-        },
-        plugins: { legend: { display: false }, tooltip: { enabled: false } },
+      scales={{
+        x: { min: 0, max: 360, ...axis(say('evidence.axes.hue'), ink, line, { ticks: { color: ink, stepSize: 90 } }) },
+        y: { min: 0, suggestedMax: 60, ...axis(say('evidence.axes.chroma'), ink, line) },
       }}
     />
   );

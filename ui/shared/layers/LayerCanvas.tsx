@@ -65,7 +65,7 @@ export function LayerCanvas({ subject, width, height, at, mirror = false, flip =
       paintLayers({ pen, unit: 1 / (scale * fine) }, { subject, width, height, shown, lit, where, veil });
     };
     paint.current();
-  });
+  }, [subject, width, height, shown, lit, where, veil, left, top, scale, mirror, flip, fine]);
   useEffect(() => {
     const seen = new ResizeObserver(() => paint.current());
     if (canvas.current) seen.observe(canvas.current);

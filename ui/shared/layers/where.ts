@@ -4,6 +4,7 @@ import type { MarksWhere } from '@/core/marks/where';
 import type { Places } from '@/core/style/places';
 import type { ReadAs } from '@/core/style/prepare';
 import { readingWorker, wholePicture } from '../reading/client';
+import { lately } from '../reading/lately';
 
 /** A picture whose places can be told. */
 export interface Subject {
@@ -62,18 +63,11 @@ class Reader {
   }
 }
 
-const MOST_KEPT = 6;
-const readers = new Map<string, Reader>();
-
-function readerOf(subject: Subject): Reader {
-  const key = JSON.stringify([subject.pictureId, subject.as]);
-  let reader = readers.get(key);
-  if (!reader) {
-    if (readers.size >= MOST_KEPT) readers.delete(readers.keys().next().value!);
-    readers.set(key, (reader = new Reader(subject)));
-  }
-  return reader;
-}
+const readerOf = lately(
+  6,
+  ({ pictureId, as }: Subject) => JSON.stringify([pictureId, as]),
+  (subject) => new Reader(subject),
+);
 
 const never = () => () => undefined;
 

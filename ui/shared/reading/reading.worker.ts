@@ -1,6 +1,6 @@
 /** Interactive readings, off the page's main thread: squint, value steps, the reading window, recipes. Same core, same pixels as on the server. */
 import { expose, transfer } from 'comlink';
-import { Kit, MixAnswer, Mixer, mixerFor } from '../../../core/colour/mixing';
+import { Kit, MixAnswer, mixerFor } from '../../../core/colour/mixing';
 import { inMastersPalette, inMastersValues, Regrouped } from '../../../core/colour/regroup';
 import { lightnessPlane } from '../../../core/colour/lab';
 import { posterise, readValues, squint, ValueStep } from '../../../core/colour/values';
@@ -10,11 +10,10 @@ import { Landmarks } from '../../../core/proportion/align';
 import { drawGhost, ghostMap } from '../../../core/proportion/ghost';
 import { Rect, RgbImage } from '../../../core/raster/image';
 import { reduceToLongSide } from '../../../core/raster/resample';
-import { Placed, Places, placesOf } from '../../../core/style/places';
+import { Places, placesOf } from '../../../core/style/places';
 import { ReadAs } from '../../../core/style/prepare';
 import { measurePatch } from '../../../core/style/profile';
-
-const pictures = new Map<string, Promise<RgbImage>>();
+import { lately } from './lately';
 
 async function decode(url: string): Promise<RgbImage> {
   const response = await fetch(url);
@@ -36,30 +35,15 @@ async function decode(url: string): Promise<RgbImage> {
   return { width: bitmap.width, height: bitmap.height, data };
 }
 
-function open(url: string): Promise<RgbImage> {
-  let picture = pictures.get(url);
-  if (!picture) {
-    // A few pictures at a time: source and piece, and the ones looked at just before.
-    if (pictures.size >= 4) pictures.delete(pictures.keys().next().value!);
-    pictures.set(url, (picture = decode(url)));
-    picture.catch(() => pictures.delete(url));
-  }
-  return picture;
-}
-
-const placedPictures = new Map<string, Promise<Placed>>();
+/** A few pictures at a time: source and piece, and the ones looked at just before. */
+const open = lately(4, (url: string) => url, decode);
 
 /** A picture ready to tell where things lie in it; two are kept, source and piece. */
-function placed(url: string, as: ReadAs): Promise<Placed> {
-  const key = JSON.stringify([url, as]);
-  let ready = placedPictures.get(key);
-  if (!ready) {
-    if (placedPictures.size >= 2) placedPictures.delete(placedPictures.keys().next().value!);
-    placedPictures.set(key, (ready = open(url).then((image) => placesOf(image, as))));
-    ready.catch(() => placedPictures.delete(key));
-  }
-  return ready;
-}
+const placed = lately(
+  2,
+  (...from: [url: string, as: ReadAs]) => JSON.stringify(from),
+  async (url, as) => placesOf(await open(url), as),
+);
 
 export interface ShownPicture {
   width: number;
@@ -78,14 +62,8 @@ function shown(image: RgbImage): ShownPicture {
   return transfer({ width: image.width, height: image.height, rgba }, [rgba.buffer]);
 }
 
-let mixer: { of: string; mix: Mixer } | null = null;
-
 /** The mixer of the kit asked for last is kept: colour after colour is asked of one kit. */
-function mixerOf(kit: Kit): Mixer {
-  const of = JSON.stringify(kit);
-  if (mixer?.of !== of) mixer = { of, mix: mixerFor(kit) };
-  return mixer.mix;
-}
+const mixerOf = lately(1, (kit: Kit) => JSON.stringify(kit), mixerFor);
 
 const SHOWN_SIDE = 900;
 

@@ -1,9 +1,8 @@
 'use client';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRouter } from 'next/navigation';
+import { useMutation } from '@tanstack/react-query';
 import type { Message } from '@/core/message';
 import { problemOf, RequestError } from '../request';
-import { KEYS } from './keys';
+import { useRefreshed } from './useRefreshed';
 
 /** Work that begins now, and not a moment later, when the field it reads from may show something else again. */
 function begun(work: () => Promise<unknown>): () => Promise<unknown> {
@@ -24,14 +23,10 @@ export function useChange(scope?: string): {
   /** What was refused of a field, by its name; null where that is not what went wrong. */
   refused: (field: string) => Message | null;
 } {
-  const client = useQueryClient();
-  const router = useRouter();
+  const refreshed = useRefreshed();
   const { mutateAsync, isPending, error } = useMutation({
     mutationFn: (work: () => Promise<unknown>) => work(),
-    onSettled: () => {
-      void client.invalidateQueries({ queryKey: KEYS.edits });
-      router.refresh();
-    },
+    onSettled: refreshed,
     ...(scope && { scope: { id: scope } }),
   });
   const act = (work: () => Promise<unknown>) =>

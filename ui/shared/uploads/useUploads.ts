@@ -1,10 +1,8 @@
 'use client';
-import { useQueryClient } from '@tanstack/react-query';
-import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import type { Message } from '@/core/message';
 import { problemOf } from '../request';
-import { KEYS } from '../server/keys';
+import { useRefreshed } from '../server/useRefreshed';
 
 /** A picture on its way in. */
 export interface Upload {
@@ -29,8 +27,7 @@ export function useUploads(): {
   forget: (key: number) => void;
 } {
   const [uploads, setUploads] = useState<readonly Upload[]>([]);
-  const router = useRouter();
-  const client = useQueryClient();
+  const refreshed = useRefreshed();
   const change = useCallback(
     (key: number, next: Partial<Upload>) => setUploads((list) => list.map((u) => (u.key === key ? { ...u, ...next } : u))),
     [],
@@ -52,11 +49,10 @@ export function useUploads(): {
         } catch (error) {
           change(key, { stage: 'refused', problem: problemOf(error) });
         }
-        void client.invalidateQueries({ queryKey: KEYS.edits });
-        router.refresh();
+        refreshed();
       }
     },
-    [change, forget, router, client],
+    [change, forget, refreshed],
   );
   return { uploads, take, forget };
 }

@@ -1,7 +1,6 @@
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { ProportionBench } from '@/ui/proportion/ProportionBench';
 import { templateToOpen } from '@/core/proportion/templates';
-import { landmarksIn } from '@/server/studies/landmarks';
 import { listRules } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
 import { openStudy } from '../../../session';
@@ -22,14 +21,13 @@ export default async function ProportionPage({
   const works = await listWorks(study);
   if (!works.length) return <NoWorks studyId={study} />;
   const { work, template } = await searchParams;
-  const sets = await landmarksIn(study, 'work');
   const withSets = works.map((w) => ({
     id: w.id,
     title: w.title,
     pictureId: w.pictureId,
     pictureWidth: w.pictureWidth,
     pictureHeight: w.pictureHeight,
-    sets: sets.get(w.id) ?? [],
+    sets: w.sets,
     layered: layeredOf(w),
   }));
   const current = withSets.find((w) => w.id === work) ?? withSets.find((w) => w.sets.length) ?? withSets[0];

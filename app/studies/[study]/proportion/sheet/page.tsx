@@ -1,6 +1,5 @@
 import { GridSheet } from '@/ui/proportion/GridSheet';
 import { isTemplate, pointName, TEMPLATES } from '@/core/proportion/templates';
-import { landmarksIn } from '@/server/studies/landmarks';
 import { listWorks } from '@/server/studies/works';
 import { notFound } from 'next/navigation';
 import { openStudy } from '../../../../session';
@@ -22,7 +21,7 @@ export default async function SheetPage({
   const { work: wanted, template = '', paper = 'A4' } = await searchParams;
   const work = (await listWorks(id)).find((w) => w.id === wanted);
   if (!work || !isTemplate(template)) notFound();
-  const set = (await landmarksIn(id, 'work')).get(work.id)?.find((s) => s.template === template);
+  const set = work.sets.find((s) => s.template === template);
   const across = PAPERS[paper] ?? PAPERS.A4;
   const sheet: [number, number] = work.pictureWidth >= work.pictureHeight ? across : [across[1], across[0]];
   const points = TEMPLATES[template].points

@@ -1,2 +1,3 @@
+/// <reference types="next/image-types/global" />
 declare module '*.css';
 declare module 'spectral.js';

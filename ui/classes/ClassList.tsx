@@ -32,8 +32,7 @@ function readRoster(textarea: string): { firstName: string; initial: string }[] 
 
 export function ClassList({ classes }: { classes: ClassView[] }) {
   const say = useSay();
-  const { act, busy, problem, refused } = useChange();
-  const told = ['name', 'school', 'students'].some((field) => refused(field));
+  const { act, busy, refused, other } = useChange();
   const [name, setName] = useState('');
   const [school, setSchool] = useState('');
   const [roster, setRoster] = useState('');
@@ -130,7 +129,7 @@ export function ClassList({ classes }: { classes: ClassView[] }) {
           />
         </Field>
         <p className="text-sm">{say('classes.minors')}</p>
-        <Notice said={told ? null : problem} />
+        <Notice said={other(['name', 'school', 'students'])} />
         <button className="btn btn-primary justify-self-start" disabled={busy}>
           {say(busy ? 'shared.saving' : 'classes.add')}
         </button>

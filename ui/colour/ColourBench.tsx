@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { named } from '@/core/colour/names';
 import { amount, message, typed } from '@/core/message';
-import { tellColour, tellValues } from '@/core/style/readings';
+import { tellColour, tellValues, type Telling } from '@/core/style/readings';
 import type { Kit } from '@/core/colour/mixing';
 import type { PaletteEntry } from '@/core/colour/palette';
 import type { TemperatureShares } from '@/core/colour/temperature';
@@ -79,6 +79,7 @@ function Reader({ studyId, works, work, read, rests, kits, rules }: Props) {
           {chosen && <Recipes target={chosen} kits={kits} onClose={() => choose(null)} />}
           <ValueSteps
             values={read.values}
+            rests={rests}
             steps={steps}
             setSteps={setSteps}
             shown={looking.on.values}
@@ -86,13 +87,15 @@ function Reader({ studyId, works, work, read, rests, kits, rules }: Props) {
           />
           <section className="mt-4">
             <h2 className="text-lg font-semibold">{say('colour.temperature')}</h2>
-            <Place of={{ layer: 'temperature' }}>
-              {say('readings.temperature', {
+            <TellOne
+              feature="colour.warm"
+              said={message('readings.temperature', {
                 warm: amount(read.temperature.warm, 'share'),
                 cool: amount(read.temperature.cool, 'share'),
                 neutral: amount(read.temperature.neutral, 'share'),
               })}
-            </Place>
+              rests={rests}
+            />
             <Bar
               parts={[
                 [say('colour.warm'), read.temperature.warm, 'repeating-linear-gradient(45deg,#333 0 4px,#fff 4px 8px)'],
@@ -107,6 +110,12 @@ function Reader({ studyId, works, work, read, rests, kits, rules }: Props) {
       <RuleList studyId={studyId} rules={rules} />
     </Bench>
   );
+}
+
+/** A reading that cannot be ticked, with what it rests on where that is known. */
+function TellOne({ rests, ...told }: Telling & { rests: Rests | null }) {
+  const say = useSay();
+  return rests ? <Reading told={told} rests={rests} /> : <p>{say(told.said)}</p>;
 }
 
 /** Shares as one bar of patterns, so that nothing rests on colour. */
@@ -158,12 +167,14 @@ function Palette({ read, chosen, onChoose }: { read: NonNullable<Props['read']>;
 
 function ValueSteps({
   values,
+  rests,
   steps,
   setSteps,
   shown,
   show,
 }: {
   values: Values;
+  rests: Rests | null;
   steps: number;
   setSteps: (n: number) => void;
   shown: boolean;
@@ -173,7 +184,7 @@ function ValueSteps({
   return (
     <section className="mt-4">
       <h2 className="text-lg font-semibold">{say('colour.values')}</h2>
-      <p>{say(tellValues(values))}</p>
+      <TellOne feature="value.mean" said={tellValues(values)} rests={rests} />
       <label className="mt-1 flex items-center gap-2">
         {say('colour.steps')}
         <input

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import { amount, message } from '@/core/message';
+import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
 import { RemovalNote } from '../shared/RemovalNote';
 import { MeasureAgain } from '../shared/MeasureAgain';
@@ -13,11 +14,12 @@ import { useSay } from '../words/Words';
 const INCH = 25.4;
 /** Below this a width is half typed. */
 const LEAST_MM = 10;
+const FIELDS = ['title', 'widthMm', 'heightMm', 'dated', 'group', 'impressions', 'text', 'source'];
 
 /** What is known and noted of a work: saved field by field as each is left. */
 export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () => void; groups: string[] }) {
   const say = useSay();
-  const { act, problem } = useChange(`work:${work.id}`);
+  const { act, refused, other } = useChange(`work:${work.id}`);
   const [fact, setFact] = useState('');
   const [source, setSource] = useState('');
   const { units } = say.voice;
@@ -36,57 +38,53 @@ export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () 
     });
   const mmOf = (text: string) => Number(text.trim().replace(',', '.')) * (units === 'inch' ? INCH : 1);
   const size = (name: 'widthMm' | 'heightMm', label: 'look.width' | 'look.height') => (
-    <label className="grid gap-1">
-      {say(label, { unit: message(`units.inPlace.${units}`) })}
+    <Field label={say(label, { unit: message(`units.inPlace.${units}`) })} problem={refused(name)}>
       <TypedInput
         place={`work:${work.id}:${name}`}
         stored={shown(work[name])}
-        className="input input-sm w-28"
+        className="input w-full"
         inputMode="decimal"
         skip={(text) => text.trim() !== '' && !(mmOf(text) >= LEAST_MM)}
         onSave={(text) => save({ [name]: text.trim() === '' ? null : Number.isNaN(mmOf(text)) ? text : mmOf(text) })}
       />
-    </label>
+    </Field>
   );
   const ratio = work.widthMm && work.heightMm ? work.widthMm / work.heightMm / (work.pictureWidth / work.pictureHeight) : 1;
   return (
     <div className="mt-3 grid gap-3">
       {work.halted && <MeasureAgain studyId={work.studyId} subjectId={work.id} halted={work.halted} />}
-      <label className="grid gap-1">
-        {say('look.title')}
+      <Field label={say('look.title')} problem={refused('title')}>
         <TypedInput
           place={`work:${work.id}:title`}
           stored={work.title}
-          className="input input-sm w-full"
+          className="input w-full"
           maxLength={120}
           skip={(title) => !title.trim()}
           onSave={(title) => save({ title })}
         />
-      </label>
-      <div className="flex gap-3">
+      </Field>
+      <div className="grid grid-cols-3 gap-3">
         {size('widthMm', 'look.width')}
         {size('heightMm', 'look.height')}
-        <label className="grid gap-1">
-          {say('look.dated')}
+        <Field label={say('look.dated')} problem={refused('dated')}>
           <TypedInput
             place={`work:${work.id}:dated`}
             stored={work.dated}
-            className="input input-sm w-24"
+            className="input w-full"
             maxLength={40}
             onSave={(dated) => save({ dated })}
           />
-        </label>
+        </Field>
       </div>
       {Math.abs(ratio - 1) > 0.03 && <p className="text-sm">{say('look.shapes', { share: amount(Math.abs(ratio - 1), 'share') })}</p>}
       {work.widthMm === null && <p className="text-sm">{say('look.noWidth')}</p>}
-      <div className="flex items-end gap-3">
-        <label className="grid gap-1">
-          {say('look.group')}
+      <div className="grid grid-cols-2 items-start gap-3">
+        <Field label={say('look.group')} problem={refused('group')}>
           <TypedInput
             place={`work:${work.id}:group`}
             stored={work.group ?? ''}
             list="groups"
-            className="input input-sm w-32"
+            className="input w-full"
             placeholder={say('look.groupExample')}
             maxLength={60}
             onSave={(group) => save({ group })}
@@ -96,8 +94,8 @@ export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () 
               <option key={g} value={g} />
             ))}
           </datalist>
-        </label>
-        <label className="flex items-center gap-2 pb-1">
+        </Field>
+        <label className="flex items-center gap-2 pt-9">
           <input
             type="checkbox"
             className="checkbox checkbox-sm"
@@ -116,8 +114,7 @@ export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () 
         </button>
       </div>
       <RemovalNote />
-      <label className="grid gap-1">
-        {say('look.strikes')}
+      <Field label={say('look.strikes')} problem={refused('impressions')}>
         <TypedArea
           place={`work:${work.id}:impressions`}
           stored={work.impressions}
@@ -126,7 +123,7 @@ export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () 
           maxLength={4000}
           onSave={(impressions) => save({ impressions })}
         />
-      </label>
+      </Field>
       <section>
         <h2 className="text-lg font-semibold">{say('look.facts')}</h2>
         <ul className="grid gap-1">
@@ -153,29 +150,31 @@ export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () 
             }
           }}
         >
-          <input
-            aria-label={say('look.fact')}
-            className="input input-sm w-full"
-            required
-            maxLength={2000}
-            placeholder={say('look.factExample')}
-            value={fact}
-            onChange={(e) => setFact(e.target.value)}
-          />
-          <div className="flex gap-2">
+          <Field label={say('look.fact')} problem={refused('text')}>
             <input
-              aria-label={say('look.source')}
-              className="input input-sm flex-1"
-              maxLength={190}
-              placeholder={say('look.sourceExample')}
-              value={source}
-              onChange={(e) => setSource(e.target.value)}
+              className="input w-full"
+              required
+              maxLength={2000}
+              placeholder={say('look.factExample')}
+              value={fact}
+              onChange={(e) => setFact(e.target.value)}
             />
-            <button className="btn btn-sm">{say('shared.add')}</button>
+          </Field>
+          <div className="grid grid-cols-[1fr_auto] items-end gap-2">
+            <Field label={say('look.source')} problem={refused('source')}>
+              <input
+                className="input w-full"
+                maxLength={190}
+                placeholder={say('look.sourceExample')}
+                value={source}
+                onChange={(e) => setSource(e.target.value)}
+              />
+            </Field>
+            <button className="btn">{say('shared.add')}</button>
           </div>
         </form>
       </section>
-      <Notice said={problem} />
+      <Notice said={other(FIELDS)} />
     </div>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { Field } from '../shared/Field';
 import { RemovalNote } from '../shared/RemovalNote';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
@@ -20,32 +21,29 @@ export function ReferenceForm({
   const say = useSay();
   const { act } = useChange();
   return (
-    <section className="mt-4 grid gap-2 border-t border-base-300 pt-3 text-sm">
+    <section className="mt-4 grid gap-2 border-t border-base-300 pt-3">
       <h2 className="text-lg font-semibold">{say('make.form.title')}</h2>
-      <label className="grid grid-cols-[6rem_1fr] items-center gap-2">
-        {say('make.form.name')}
+      <Field label={say('make.form.name')}>
         <input
-          className="input input-sm w-full"
+          className="input w-full"
           maxLength={120}
           defaultValue={reference.title}
           onChange={(e) => e.target.value.trim() && onSave({ title: e.target.value })}
         />
-      </label>
-      <label className="grid grid-cols-[6rem_1fr] items-center gap-2">
-        {say('make.form.credit')}
+      </Field>
+      <Field label={say('make.form.credit')}>
         <input
-          className="input input-sm w-full"
+          className="input w-full"
           maxLength={120}
           placeholder={say('make.form.creditExample')}
           defaultValue={reference.credit}
           onChange={(e) => onSave({ credit: e.target.value })}
         />
-      </label>
+      </Field>
       {roster.length > 0 && (
-        <label className="grid grid-cols-[6rem_1fr] items-center gap-2">
-          {say('make.form.drawnBy')}
+        <Field label={say('make.form.drawnBy')}>
           <select
-            className="select select-sm w-full"
+            className="select w-full"
             defaultValue={reference.studentId ?? ''}
             onChange={(e) => onSave({ studentId: e.target.value || null })}
           >
@@ -56,7 +54,7 @@ export function ReferenceForm({
               </option>
             ))}
           </select>
-        </label>
+        </Field>
       )}
       <button
         type="button"

@@ -1,4 +1,6 @@
 'use client';
+import { useQuery } from '@tanstack/react-query';
+import { Crosshair, X } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Reading, ShownReading } from '@/core/marks/reading';
 import { amount, figure, Message, message, several, typed } from '@/core/message';
@@ -91,6 +93,54 @@ function TracedStrokes({ strokes: { points, starts }, unit }: { strokes: ShownRe
       <path d={d} stroke="#fff" strokeWidth={1 * unit} />
     </g>
   );
+}
+
+/** All that a window's or a kept patch's reading tells, each opening to what it rests on. */
+function PatchTold({ shown, whole }: { shown: ShownReading; whole: Rests | null }) {
+  return (
+    <ul>
+      {tellReading(shown.reading, 'window').map((t) => (
+        <li key={t.feature}>
+          <ReadingTold told={t} rests={patchRests(shown, whole)} inWindow />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+interface KeptProps {
+  pin: MarksWork['pins'][number];
+  read: () => Promise<ShownReading>;
+  rests: Rests | null;
+  onGoTo: () => void;
+  onLetGo: () => void;
+}
+
+/** A patch that was kept: what it told then, opening to all it tells and what that rests on. */
+function KeptPatch({ pin, read, rests, onGoTo, onLetGo }: KeptProps) {
+  const say = useSay();
+  const kept = pin.reading as Reading;
+  const first = tellReading(kept, 'window')[0].said;
+  return (
+    <Told said={message('marks.keptTold', { kind: tellKind(kept), first })} lights={{ layer: 'patches' }}>
+      <ReadAgain id={pin.id} read={read} rests={rests} />
+      <p className="flex gap-2">
+        <button type="button" className="btn btn-sm" onClick={onGoTo}>
+          <Crosshair aria-hidden className="size-4" /> {say('marks.goTo')}
+        </button>
+        <button type="button" className="btn btn-sm" onClick={onLetGo}>
+          <X aria-hidden className="size-4" /> {say('marks.letGo')}
+        </button>
+      </p>
+    </Told>
+  );
+}
+
+function ReadAgain({ id, read, rests }: { id: string } & Pick<KeptProps, 'read' | 'rests'>) {
+  const say = useSay();
+  const { data, error } = useQuery({ queryKey: ['patch', id], queryFn: read, staleTime: Infinity });
+  if (error) return <Notice said={problemOf(error)} />;
+  return data ? <PatchTold shown={data} whole={rests} /> : <p>{say('shared.loading')}</p>;
 }
 
 export function MarksBench(props: Props) {
@@ -233,13 +283,7 @@ function Reader({ studyId, works, work, ground, properWidth, overall, edges, sur
         {live && (
           <>
             <p className="mt-1 text-lg">{say(tellKind(live.reading))}</p>
-            <ul>
-              {tellReading(live.reading, 'window').map((t) => (
-                <li key={t.feature}>
-                  <ReadingTold told={t} rests={patchRests(live, rests)} inWindow />
-                </li>
-              ))}
-            </ul>
+            <PatchTold shown={live} whole={rests} />
             <button
               type="button"
               className="btn btn-sm mt-2"
@@ -257,14 +301,13 @@ function Reader({ studyId, works, work, ground, properWidth, overall, edges, sur
           <ol className="list-decimal ps-5">
             {work.pins.map((p) => (
               <li key={p.id}>
-                {say(tellKind(p.reading as Reading))} {say(tellReading(p.reading as Reading, 'window')[0].said)}{' '}
-                <button
-                  type="button"
-                  className="link text-sm"
-                  onClick={() => void act(() => send('DELETE', `/api/works/${work.id}/pins?id=${p.id}`))}
-                >
-                  {say('marks.letGo')}
-                </button>
+                <KeptPatch
+                  pin={p}
+                  read={() => readingWorker().patch(url, p.patch, ground, properWidth, work.widthMm)}
+                  rests={rests}
+                  onGoTo={() => setRect(clamp(p.patch))}
+                  onLetGo={() => void act(() => send('DELETE', `/api/works/${work.id}/pins?id=${p.id}`))}
+                />
               </li>
             ))}
           </ol>

@@ -1,12 +1,15 @@
 'use client';
 import { useState } from 'react';
 import { amount } from '@/core/message';
+import type { Point } from '@/core/raster/image';
 import { Handle } from '../shared/looking/Handle';
+import { Nearness, WHOLE } from '../shared/looking/nearness';
 import { PictureView } from '../shared/looking/PictureView';
 import { PLAIN } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
+import { inPhotograph, onSheet } from './linkedViews';
 import type { Piece } from './piece';
 import { useSay } from '../words/Words';
 
@@ -30,11 +33,15 @@ export function CornerEditor({ piece }: { piece: Piece }) {
     setMoved(true);
     setCorners((c) => c.map((p, k) => (k === i ? [Math.max(0, Math.min(w, to[0])), Math.max(0, Math.min(h, to[1]))] : p)));
   };
+  // Near one they are near both; while a corner is being moved, by where it was.
+  const [view, setView] = useState<Nearness>(WHOLE);
+  const shares = (piece.corners ?? corners).map(([x, y]): Point => [x / w, y / h]);
+  const linked = piece.rectifiedId ? { view, onView: setView } : undefined;
   const outline = corners.map((p) => p.join(',')).join(' ');
   return (
     <div className="grid min-h-0 flex-1 gap-4 max-md:grid-rows-2 md:grid-cols-2">
       <figure className="flex min-h-0 flex-col gap-2">
-        <PictureView pictureId={piece.photoId} width={w} height={h} alt={say('pieces.photograph')} on={PLAIN}>
+        <PictureView pictureId={piece.photoId} width={w} height={h} alt={say('pieces.photograph')} on={PLAIN} linked={linked}>
           {(unit) => (
             <>
               <polygon points={outline} fill="none" stroke="#000" strokeWidth={3.2 * unit} />
@@ -73,6 +80,7 @@ export function CornerEditor({ piece }: { piece: Piece }) {
             height={piece.uprightHeight}
             alt={say('pieces.squared')}
             on={PLAIN}
+            linked={{ view: onSheet(view, shares), onView: (sheet) => setView(inPhotograph(sheet, shares)) }}
           />
         ) : (
           <p className="bench-note m-auto rounded px-3 py-2">{say('pieces.notYet')}</p>

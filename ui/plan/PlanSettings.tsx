@@ -28,7 +28,7 @@ export function PlanSettings({ draft, onChange }: Props) {
       <h2 id="plan-class" className="text-lg font-semibold">
         {say('plan.settings')}
       </h2>
-      <div className="mt-1 grid grid-cols-2 gap-x-3 gap-y-2 text-sm">
+      <div className="mt-1 grid grid-cols-2 gap-x-3 gap-y-2">
         <label className="col-span-2 grid grid-cols-[6rem_1fr] items-center gap-2">
           {say('plan.medium')}
           <select

@@ -73,7 +73,7 @@ export function RuleList({ studyId, rules }: { studyId: string; rules: readonly 
       >
         <select
           aria-label={say('rules.choose')}
-          className="select select-sm w-24"
+          className="select w-28"
           value={kind}
           onChange={(e) => setKind(e.target.value as typeof kind)}
         >
@@ -82,14 +82,14 @@ export function RuleList({ studyId, rules }: { studyId: string; rules: readonly 
         </select>
         <input
           aria-label={say('rules.new')}
-          className="input input-sm flex-1"
+          className="input flex-1"
           required
           maxLength={300}
           placeholder={say('rules.example', { kind })}
           value={sentence}
           onChange={(e) => setSentence(e.target.value)}
         />
-        <button className="btn btn-sm">{say('shared.add')}</button>
+        <button className="btn">{say('shared.add')}</button>
       </form>
       <Notice said={problem} />
     </section>

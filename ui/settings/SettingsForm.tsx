@@ -27,7 +27,7 @@ export interface SettingsView {
 
 export function SettingsForm({ settings }: { settings: SettingsView }) {
   const say = useSay();
-  const { act, busy, problem, refused } = useChange();
+  const { act, busy, problem, refused, other } = useChange();
   return (
     <div className="mx-auto grid w-full max-w-xl gap-4 p-6">
       <h1 className="text-3xl font-semibold">{say('settings.title')}</h1>
@@ -60,7 +60,7 @@ export function SettingsForm({ settings }: { settings: SettingsView }) {
         </Field>
       ))}
       <p role="status">{busy ? say('shared.saving') : problem ? '' : say('shared.saved')}</p>
-      <Notice said={problem} />
+      <Notice said={other(['language', ...CHOICES.map(([name]) => name)])} />
       <section className="grid gap-2 border-t border-base-300 pt-3">
         <h2 className="text-xl font-semibold">{say('deleting.accountTitle')}</h2>
         <p>{say('deleting.accountHow')}</p>

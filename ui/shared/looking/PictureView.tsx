@@ -30,6 +30,8 @@ interface Props {
   framed?: number;
   /** What layers over it are told of. */
   layered?: Layered;
+  /** Where another picture beside it decides how near this one is looked at, too. */
+  linked?: { view: Nearness; onView: (view: Nearness) => void };
 }
 
 const LENS = 3;
@@ -60,6 +62,7 @@ function View({
   placing,
   framed,
   layered,
+  linked,
 }: Props) {
   const say = useSay();
   const frame = useRef<HTMLDivElement>(null);
@@ -68,15 +71,17 @@ function View({
   const [at, setAt] = useState<{ x: number; y: number; w: number } | null>(null);
   const place = useRef<HTMLDivElement>(null);
   const [box, setBox] = useState<readonly [number, number] | null>(null);
-  const [view, setView] = useState<Nearness>(() => kept.get(pictureId) ?? WHOLE);
+  const [own, setOwn] = useState<Nearness>(() => kept.get(pictureId) ?? WHOLE);
+  const view = linked?.view ?? own;
   useLayoutEffect(() => {
     const seen = new ResizeObserver(([{ contentRect }]) => setBox([contentRect.width, contentRect.height]));
     if (place.current) seen.observe(place.current);
     return () => seen.disconnect();
   }, []);
   const look = (next: Nearness) => {
+    if (linked) return linked.onView(next);
     kept.set(pictureId, next);
-    setView(next);
+    setOwn(next);
   };
   const wanted = on.values ? `v${steps}` : on.squint ? 's' : '';
   const key = wanted ? `${pictureId}:${wanted}` : '';

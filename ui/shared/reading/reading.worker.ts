@@ -65,12 +65,20 @@ function shown(image: RgbImage): ShownPicture {
 /** The mixer of the kit asked for last is kept: colour after colour is asked of one kit. */
 const mixerOf = lately(1, (kit: Kit) => JSON.stringify(kit), mixerFor);
 
+/** Strokes on grey, read once while a first picture is on its way: the loops are compiled by being run. */
+const warmed = lately(
+  1,
+  () => '',
+  () => {
+    const side = 160;
+    const data = Uint8Array.from({ length: 3 * side * side }, (_, i) => ((Math.floor(i / 3) % side) % 9 < 3 ? 60 : 200));
+    measurePatch({ width: side, height: side, data }, [0, 0, side, side], null, { pictureWidth: side, mmPerPixel: null });
+  },
+);
+
 const SHOWN_SIDE = 900;
 
 const api = {
-  async warm(url: string): Promise<void> {
-    await open(url);
-  },
   /** Half-closed eyes: blur of `strength` thousandths of the long side, in linear light. */
   async squint(url: string, strength: number): Promise<ShownPicture> {
     return shown(squint(reduceToLongSide(await open(url), SHOWN_SIDE), (strength * SHOWN_SIDE) / 1000));
@@ -89,7 +97,9 @@ const api = {
     properWidth: number,
     widthMm: number | null,
   ): Promise<ShownReading & { ms: number }> {
-    const image = await open(url);
+    const opening = open(url);
+    warmed();
+    const image = await opening;
     const begun = performance.now();
     const shownReading = measurePatch(image, rect, ground, {
       pictureWidth: properWidth,

@@ -22,6 +22,8 @@ export function useChange(scope?: string): {
   problem: Message | null;
   /** What was refused of a field, by its name; null where that is not what went wrong. */
   refused: (field: string) => Message | null;
+  /** What went wrong that is not about one of these fields. */
+  other: (fields: readonly string[]) => Message | null;
 } {
   const refreshed = useRefreshed();
   const { mutateAsync, isPending, error } = useMutation({
@@ -36,5 +38,7 @@ export function useChange(scope?: string): {
     );
   const about = error instanceof RequestError ? error.field : null;
   const refused = (field: string) => (error && about?.split(/[.[]/)[0] === field ? problemOf(error) : null);
-  return { act, busy: isPending, problem: error && problemOf(error), refused };
+  const problem = error && problemOf(error);
+  const other = (fields: readonly string[]) => (fields.some(refused) ? null : problem);
+  return { act, busy: isPending, problem, refused, other };
 }

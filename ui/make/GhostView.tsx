@@ -55,7 +55,11 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
     <div className="flex flex-1 flex-col justify-center gap-3">
       <div className="flex items-center justify-center gap-4">
         {[0, 1].map((side) => (
-          <figure key={side} className="relative" style={{ width: `min(48cqw, calc((100cqh - 6rem) * ${w / h}))` }}>
+          <figure
+            key={side}
+            className="relative"
+            style={{ width: `min(48cqw, calc((100cqh - ${view === 'ghost' ? 2 : 6}rem) * ${w / h}))` }}
+          >
             <ZoomBox view={near} onView={setNear} label={say(`make.left.${side === 0 ? 'reference' : view}`)}>
               <Nearer view={near}>
                 <div className="relative" style={{ aspectRatio: `${w} / ${h}` }}>
@@ -96,7 +100,7 @@ export function GhostView({ view, reference, from, to, ghost, works }: Props) {
                 </div>
               </Nearer>
             </ZoomBox>
-            <figcaption className="mt-1 text-sm">{say(`make.left.${side === 0 ? 'reference' : view}`)}</figcaption>
+            <figcaption className="mt-1 text-sm max-sm:truncate">{say(`make.left.${side === 0 ? 'reference' : view}`)}</figcaption>
           </figure>
         ))}
       </div>

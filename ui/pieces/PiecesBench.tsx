@@ -74,6 +74,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
   );
   return (
     <Bench
+      jobFirst={!piece}
       picture={piece ? <CornerEditor key={`${piece.id}:${piece.version}`} piece={piece} /> : roll}
       strip={
         piece && (

@@ -10,11 +10,14 @@ export function Bench({
   tools,
   picture,
   strip,
+  jobFirst,
   children,
 }: {
   tools?: ReactNode;
   picture: ReactNode;
   strip?: ReactNode;
+  /** On a phone what there is to do stands over the picture, not under it. */
+  jobFirst?: boolean;
   children: ReactNode;
 }) {
   const say = useSay();
@@ -32,7 +35,9 @@ export function Bench({
   };
   return (
     <div className="bench-page flex min-h-0 flex-1 flex-col lg:flex-row">
-      <section className="flex min-h-0 min-w-0 flex-none flex-col max-lg:h-[52%] max-sm:h-[44%] lg:flex-1">
+      <section
+        className={`flex min-h-0 min-w-0 flex-none flex-col max-lg:h-[52%] lg:flex-1 ${jobFirst ? 'max-sm:h-auto max-sm:flex-1' : 'max-sm:h-[44%]'}`}
+      >
         <div className="no-print flex flex-none items-start gap-1 px-3 py-1">
           <div className="min-w-0 flex-1">{tools}</div>
           <fieldset className="flex flex-none items-center gap-1 py-1 text-sm">
@@ -55,7 +60,9 @@ export function Bench({
         </div>
         <PanelLock value={setLocked}>{strip}</PanelLock>
       </section>
-      <aside className="min-h-0 w-full flex-1 overflow-y-auto border-base-300 p-4 max-lg:border-t lg:w-[25rem] lg:flex-none lg:border-s">
+      <aside
+        className={`min-h-0 w-full flex-1 overflow-y-auto border-base-300 p-4 max-lg:border-t lg:w-[25rem] lg:flex-none lg:border-s ${jobFirst ? 'max-sm:order-first max-sm:max-h-[60%] max-sm:flex-none' : ''}`}
+      >
         {locked && <p role="status">{say('shared.loading')}</p>}
         <div inert={locked} className={locked ? 'opacity-50' : undefined}>
           {children}

@@ -1,4 +1,5 @@
 'use client';
+import { CircleUser } from 'lucide-react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { SignOut } from './SignOut';
@@ -55,8 +56,9 @@ export function Shell({ section, teacher, bar, more, children }: Props) {
         </nav>
         {bar}
         <details className="dropdown dropdown-end ms-auto flex-none text-sm">
-          <summary className="btn btn-ghost btn-sm max-w-40 font-normal max-sm:max-w-28 max-sm:px-1">
-            <span className="truncate">{say.typed(teacher)}</span> <span aria-hidden>▾</span>
+          <summary className="btn btn-ghost btn-sm max-w-40 font-normal max-sm:px-1">
+            <CircleUser aria-hidden className="size-5 sm:hidden" />
+            <span className="truncate max-sm:sr-only">{say.typed(teacher)}</span> <span aria-hidden>▾</span>
           </summary>
           <div className="dropdown-content z-30 grid min-w-44 gap-2 border border-base-300 bg-base-100 p-3 text-base">
             {bar && (

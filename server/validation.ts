@@ -1,5 +1,5 @@
 /** Knows what is said of a field that cannot be used, where its schema says nothing of its own: a sentence, never the library's English. */
-import { setLocale } from 'yup';
+import { setLocale, string } from 'yup';
 import { Message, typed, Values } from '../core/message';
 import type { KeyUnder } from '../words/catalogue';
 import { sentence } from './errors';
@@ -9,6 +9,9 @@ export const saying =
   (key: KeyUnder<'errors'>, values?: Values): (() => Message) =>
   () =>
     sentence(key, values);
+
+/** Text without spaces at its ends. The library's own trimming breaks on what is no text at all. */
+export const words = () => string().transform((v: unknown) => (typeof v === 'string' ? v.trim() : v));
 
 interface At {
   path: string;

@@ -105,6 +105,8 @@ function speller(name: string, own: readonly string[]): Speller {
 
 /** Names, terms of the trade and formats that no dictionary lists. */
 const OWN = [
+  'CSV',
+  'SVG',
   'WebP',
   'JPEG',
   'PNG',
@@ -131,12 +133,14 @@ const OWN = [
 ];
 /** Compounds and terms of the trade that the German dictionary does not build. */
 const OWN_GERMAN =
-  'Escape Passepartout Beiseitegelegt beiseitelegen Blauschwarz Bruna Deckweiß Dunkelheiten Dunkels Fixativ Gelborange Geradheit Gischt Gouache Graukarte Grünschwarz Herumgehen Hexadezimalziffern Lavieren Lavierung Lavierungen Megapixel Min Neuntel Old Pastell Pastellkreide Pastellkreiden Pinselspuren Scan Rosenrot Rubbelkrepp Schmierer Tausendsteln Transparentpapier Tuschenapf unfixiert verriebene Vitruv abrubbeln anlösen darübergehen darüberlegen dazunehmen dazusetzen durchpausen durchzeichnen einwalzen graubraunem hineintupfen lavieren nässen spitzeren vieren vollgestellt wegdrehen wegradieren Unfixiert Verriebene Beiseitelegen'.split(
+  'CSV-Datei CSV-Tabelle SVG-Zeichnung Escape Passepartout Beiseitegelegt beiseitelegen Blauschwarz Bruna Deckweiß Dunkelheiten Dunkels Fixativ Gelborange Färbekraft Geradheit Gischt Gouache Graukarte Grünschwarz Herumgehen Hexadezimalziffern Lavieren Lavierung Lavierungen Megapixel Min Neuntel lasierend Ölkreide Ölkreiden Old Pastell Plakatfarbe Pastellkreide Pastellkreiden Pinselspuren Scan Rosenrot Rubbelkrepp Schmierer Tausendsteln Transparentpapier Tuschenapf unfixiert verriebene Vitruv abrubbeln anlösen darübergehen darüberlegen dazunehmen dazusetzen durchpausen durchzeichnen einwalzen graubraunem hineintupfen lavieren nässen spitzeren vieren vollgestellt wegdrehen wegradieren Unfixiert Verriebene Beiseitelegen'.split(
     ' ',
   );
 /** Values of options and names of fields, which are the same in every language. */
-const CODES = 'open closed code copy name pigment masstone'.split(' ');
+const CODES = 'open closed code copy name pigment masstone Colour Index tint parts'.split(' ');
 const OWN_ENGLISH = [
+  'lightfastness',
+  'Lightfastness',
   'Bruna',
   'darks',
   'masstone',

@@ -1,6 +1,6 @@
 import { Cupboard } from '@/ui/cupboard/Cupboard';
 import { Shell } from '@/ui/shared/Shell';
-import { listKits } from '@/server/studies/kits';
+import { listKits } from '@/server/cupboard/kits';
 import { requireTeacher } from '../session';
 import { titled } from '../voice';
 
@@ -9,7 +9,7 @@ export const generateMetadata = titled('cupboard.title');
 export default async function CupboardPage() {
   const teacher = await requireTeacher();
   return (
-    <Shell section="cupboard" teacher={teacher.name}>
+    <Shell section="cupboard" teacher={teacher.name} undo>
       <Cupboard kits={await listKits(teacher.id)} />
     </Shell>
   );

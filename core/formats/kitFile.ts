@@ -5,7 +5,7 @@ import { expectFormat, FormatError, parseJson } from './json';
 
 const HEX = /^#[0-9a-f]{6}$/i;
 
-function readPaint(value: unknown, at: number): Paint {
+export function readPaint(value: unknown, at: number): Paint {
   const place = { n: at + 1 };
   if (typeof value !== 'object' || value === null) throw new FormatError('kit.object', place);
   const p = value as Record<string, unknown>;

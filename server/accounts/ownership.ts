@@ -3,7 +3,7 @@ import { and, eq } from 'drizzle-orm';
 import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
 import { changing, database, type Querying, type Transaction } from '../database/connection';
 import { notFound } from '../errors';
-import { classes, pieces, referencePictures, rules, students, studies, works } from '../schema';
+import { classes, pieces, referencePictures, rules, students, studies, user, works } from '../schema';
 
 export type StudyRow = typeof studies.$inferSelect;
 export type WorkRow = typeof works.$inferSelect;
@@ -81,6 +81,15 @@ export async function lockStudy(tx: Transaction, teacherId: string, studyId: str
 /** A change within a study: whole or not at all, alone in that study while it lasts. */
 export const inStudy = <T>(teacherId: string, studyId: string, work: (tx: Transaction, study: StudyRow) => Promise<T>): Promise<T> =>
   changing(async (tx) => work(tx, await lockStudy(tx, teacherId, studyId)));
+
+/** A change of what no study owns, the cupboard or a class: whole or not at all, alone among this teacher's while it lasts. */
+export const onDesk = <T>(teacherId: string, work: (tx: Transaction) => Promise<T>): Promise<T> =>
+  changing(async (tx) => {
+    // A write, as for a study.
+    const [result] = await tx.update(user).set({ updatedAt: new Date() }).where(eq(user.id, teacherId));
+    if (result.affectedRows !== 1) throw notFound('account');
+    return work(tx);
+  });
 
 /** A change of a thing that hangs off a study: alone in that study, with the thing's row as it is then. */
 export async function within<Row extends { studyId: string }, T>(

@@ -2,20 +2,21 @@
 import { createHash } from 'node:crypto';
 import { mkdir, readFile, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { and, eq } from 'drizzle-orm';
+import { and, eq, isNull } from 'drizzle-orm';
 import { CLASS_NAME, DemoPiece, demoPieces, SCHOOL_NAME, SHEET, STUDENTS } from '../../atelier/class9c';
 import { ANSGRAVE } from '../../atelier/hand';
-import { DEMO_KIT } from '../../atelier/kit';
+import { DEMO_KIT, DEMO_LINE_KIT } from '../../atelier/kit';
 import { plainFace, standingNeighbour } from '../../atelier/reference';
 import { renderDrawing } from '../../atelier/render';
 import { drawScene, MASTER_SCENES } from '../../atelier/scenes';
 import { photograph } from '../../core/capture/copyStand';
 import { applyHomography, fitHomography, rectangleCorners } from '../../core/capture/homography';
 import { auth } from '../accounts/auth';
-import { database, newId } from '../database/connection';
+import { addKit } from '../cupboard/kits';
+import { database } from '../database/connection';
 import { encodeJpeg, encodePng } from '../pictures/decode';
 import { addPiece } from '../pieces/pieces';
-import { edits, kits, paints, pieces, studies, students, user, works } from '../schema';
+import { edits, pieces, studies, students, user, works } from '../schema';
 import { placeLandmarks } from '../studies/landmarks';
 import { addReference } from '../studies/references';
 import { addRule } from '../studies/rules';
@@ -58,23 +59,15 @@ async function demoTeacher(): Promise<string> {
 }
 
 async function seedKit(teacherId: string): Promise<void> {
-  const id = newId();
-  const db = database();
-  await db.insert(kits).values({ id, teacherId, name: DEMO_KIT.name, white: DEMO_KIT.white, medium: 'gouache' });
-  await db.insert(paints).values(
-    DEMO_KIT.paints.map((p, position) => ({
-      id: newId(),
-      kitId: id,
-      position,
-      name: p.name,
-      pigment: p.pigment,
-      masstone: p.masstone,
-      tintHex: p.tint?.hex ?? null,
-      tintPaint: p.tint?.parts[0] ?? null,
-      tintWhite: p.tint?.parts[1] ?? null,
-      strength: p.strength,
-    })),
-  );
+  await addKit(teacherId, {
+    ...DEMO_KIT,
+    materials: DEMO_KIT.paints.map((p) => ({ ...p, kind: 'paint', properties: { opacity: 'opaque', waterproof: false } })),
+  });
+  await addKit(teacherId, DEMO_LINE_KIT);
+  // What is there to begin with is nothing to take back.
+  await database()
+    .delete(edits)
+    .where(and(eq(edits.teacherId, teacherId), isNull(edits.studyId)));
 }
 
 const RULES: readonly ['feature' | 'always' | 'never', string, string, string][] = [

@@ -20,6 +20,12 @@ const KEPT_NOWHERE = { 'cache-control': 'no-store' };
 const json = (value: unknown, status: number, more: Record<string, string> = {}): Response =>
   Response.json(value, { status, headers: { ...KEPT_NOWHERE, ...more } });
 
+/** A file to be kept under its name, or where `inline` to be opened. */
+export const fileAnswer = (body: BodyInit, type: string, name: string, how: 'attachment' | 'inline' = 'attachment'): Response =>
+  new Response(body, {
+    headers: { ...KEPT_NOWHERE, 'content-type': type, 'content-disposition': `${how}; filename*=UTF-8''${encodeURIComponent(name)}` },
+  });
+
 /** What is said of an error nobody meant for a person, where something helpful can be said of it. */
 function helpfully(thrown: unknown): unknown {
   if (isFull(thrown)) return noRoom();

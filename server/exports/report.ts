@@ -1,6 +1,6 @@
 /** Knows what goes into a study's report, gathered from what has been measured, ruled, planned and noted. */
 import { message } from '../../core/message';
-import { Kit } from '../../core/colour/mixing';
+import { mixable } from '../../core/colour/materials';
 import { makePlan } from '../../core/lesson/plan';
 import { advise } from '../../core/style/advice';
 import { nextStep, ruleEvidence, ruleSentence, sayFinding } from '../../core/style/words';
@@ -10,7 +10,7 @@ import { UserError } from '../errors';
 import { planOf } from '../lessons/plans';
 import { answersOf, comparisonOf, listPieces } from '../pieces/pieces';
 import { derivedPicture, getBlob, pictureOf } from '../pictures/store';
-import { listKits } from '../studies/kits';
+import { listKits } from '../cupboard/kits';
 import { classOf, RuleRow, studyOf } from '../accounts/ownership';
 import { listRules } from '../studies/rules';
 import { rosterOf } from '../studies/classes';
@@ -119,7 +119,7 @@ export async function studyReport(
     else without.push(person.name);
   }
   const planView = await planOf(study);
-  const kit: (Kit & { id: string }) | undefined = (await listKits(teacherId))[0];
+  const kit = (await listKits(teacherId)).map(mixable).find((k) => k.paints.length > 0);
   const report: ReportDocument = {
     voice,
     title: study.title,

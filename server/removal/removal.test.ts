@@ -204,6 +204,7 @@ test('a removed piece keeps its photograph until its undo has passed: thirty day
   await removePiece(teacher, second);
   const log = () => database().select({ id: edits.id }).from(edits).where(eq(edits.studyId, study));
   const one = () => ({
+    teacherId: teacher,
     studyId: study,
     subject: 'rule',
     subjectId: 'x',
@@ -217,7 +218,7 @@ test('a removed piece keeps its photograph until its undo has passed: thirty day
   await addRule(teacher, study, { kind: 'never', feature: '', sentence: 'One more.', evidence: '' });
   expect(await log()).toHaveLength(200);
   expect((await everything()).bytes).toBe(bytes);
-  expect(await changing((tx) => forgetOld(tx, study))).toBe(0);
+  expect(await changing((tx) => forgetOld(tx, { teacherId: teacher, studyId: study }))).toBe(0);
 });
 
 test('bytes sent again while they are being swept away survive', async () => {

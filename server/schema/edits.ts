@@ -1,5 +1,6 @@
-/** The log of edits of a study: the rows each changed, and the pictures that undoing it would need. */
+/** A teacher's log of edits, of a study or of what no study owns: the rows each changed, and the pictures that undoing it would need. */
 import { boolean, index, int, mysqlTable, primaryKey, varchar } from 'drizzle-orm/mysql-core';
+import { user } from './accounts';
 import { pictures } from './pictures';
 import { students, studies } from './studies';
 import { instant, jsonText, key, said } from './types';
@@ -16,9 +17,11 @@ export const edits = mysqlTable(
   'edits',
   {
     id: int('id').autoincrement().primaryKey(),
-    studyId: key('study_id')
+    teacherId: key('teacher_id')
       .notNull()
-      .references(() => studies.id, { onDelete: 'cascade' }),
+      .references(() => user.id, { onDelete: 'cascade' }),
+    /** Null: about the cupboard or a class. */
+    studyId: key('study_id').references(() => studies.id, { onDelete: 'cascade' }),
     /** Whose piece or reference it was about: deleting the student deletes what the log remembers of them. */
     studentId: key('student_id').references(() => students.id, { onDelete: 'cascade' }),
     subject: varchar('subject', { length: 20 }).notNull(),
@@ -30,7 +33,7 @@ export const edits = mysqlTable(
     passed: boolean('passed').notNull().default(false),
     at: instant('at').notNull(),
   },
-  (t) => [index('edits_study').on(t.studyId, t.id), index('edits_at').on(t.at)],
+  (t) => [index('edits_study').on(t.studyId, t.id), index('edits_teacher').on(t.teacherId, t.studyId, t.id), index('edits_at').on(t.at)],
 );
 
 export const editPictures = mysqlTable(

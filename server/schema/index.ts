@@ -1,4 +1,5 @@
 export * from './accounts';
+export * from './cupboard';
 export * from './edits';
 export * from './jobs';
 export * from './landmarks';

@@ -15,6 +15,9 @@ export const classes = mysqlTable(
       .references(() => user.id, { onDelete: 'cascade' }),
     name: varchar('name', { length: 80 }).notNull(),
     school: varchar('school', { length: 120 }).notNull().default(''),
+    /** Put away: no longer offered, with all that was handed in still there. */
+    archivedAt: instant('archived_at'),
+    version: int('version').notNull().default(1),
     createdAt: instant('created_at').notNull(),
   },
   (t) => [uniqueIndex('classes_name').on(t.teacherId, t.name)],
@@ -30,9 +33,19 @@ export const students = mysqlTable(
       .references(() => classes.id, { onDelete: 'cascade' }),
     firstName: varchar('first_name', { length: 40 }).notNull(),
     initial: varchar('initial', { length: 2 }).notNull().default(''),
+    /** Tells those of one name apart: the second is 2. */
+    nth: int('nth').notNull().default(1),
     position: int('position').notNull().default(0),
+    leftHanded: boolean('left_handed').notNull().default(false),
+    /** What a lesson has to heed, in the teacher's own words. */
+    needs: varchar('needs', { length: 300 }).notNull().default(''),
+    seat: varchar('seat', { length: 20 }).notNull().default(''),
+    table: varchar('at_table', { length: 20 }).notNull().default(''),
+    /** No longer comes: not on the list, with what was handed in still there. */
+    left: boolean('left_class').notNull().default(false),
+    version: int('version').notNull().default(1),
   },
-  (t) => [uniqueIndex('students_name').on(t.classId, t.firstName, t.initial)],
+  (t) => [uniqueIndex('students_names').on(t.classId, t.firstName, t.initial, t.nth)],
 );
 
 export const studies = mysqlTable(

@@ -4,10 +4,7 @@ import { amount, asMessage, Message, message } from '../../core/message';
 import { LESSON_MEDIA } from '../../core/lesson/media';
 import { MARK_KINDS } from '../../core/marks/kinds';
 import type { Frame, Outline, RuleSaid } from '../schema/studies';
-import { saying } from '../validation';
-
-/** Text without spaces at its ends. The library's own trimming breaks on what is no text at all. */
-const words = () => string().transform((v: unknown) => (typeof v === 'string' ? v.trim() : v));
+import { saying, words } from '../validation';
 
 const LEAST_MM = 10;
 const MOST_MM = 5000;

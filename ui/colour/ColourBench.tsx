@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { named } from '@/core/colour/names';
 import { amount, message, typed } from '@/core/message';
 import { tellColour, tellValues, type Telling } from '@/core/style/readings';
-import type { Kit } from '@/core/colour/mixing';
+import type { CupboardKit } from '@/core/colour/materials';
 import type { PaletteEntry } from '@/core/colour/palette';
 import type { TemperatureShares } from '@/core/colour/temperature';
 import type { Values } from '@/core/colour/values';
@@ -39,7 +39,7 @@ interface Props {
   } | null;
   /** What the readings rest on. */
   rests: Rests | null;
-  kits: (Kit & { id: string })[];
+  kits: (CupboardKit & { id: string })[];
   rules: Rule[];
 }
 
@@ -76,7 +76,7 @@ function Reader({ studyId, works, work, read, rests, kits, rules }: Props) {
       {read && (
         <>
           <Palette read={read} chosen={chosen} onChoose={choose} />
-          {chosen && <Recipes target={chosen} kits={kits} onClose={() => choose(null)} />}
+          {chosen && <Recipes target={chosen} kits={kits} sheet={read.ground?.hex ?? null} onClose={() => choose(null)} />}
           <ValueSteps
             values={read.values}
             rests={rests}

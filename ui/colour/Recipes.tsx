@@ -1,28 +1,30 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import Link from 'next/link';
+import { ReactNode, useState } from 'react';
 import { figure, typed } from '@/core/message';
-import type { Kit, MixAnswer } from '@/core/colour/mixing';
+import { CupboardKit, isLaid, mixable } from '@/core/colour/materials';
+import { Notice } from '../shared/Notice';
 import { readingWorker } from '../shared/reading/client';
+import { problemOf } from '../shared/request';
 import { useSay } from '../words/Words';
 
-/** Recipes for a palette colour from the teacher's own paints, and how far off each will be. */
-export function Recipes({ target, kits, onClose }: { target: string; kits: (Kit & { id: string })[]; onClose: () => void }) {
+type OwnKit = CupboardKit & { id: string };
+
+interface Props {
+  target: string;
+  kits: OwnKit[];
+  /** The bare sheet of the work, over which colours are laid; null where none is seen. */
+  sheet: string | null;
+  onClose: () => void;
+}
+
+/** Recipes for a palette colour from the teacher's own cupboard, and how far off each will be: mixed, or laid as they are. */
+export function Recipes({ target, kits, sheet, onClose }: Props) {
   const say = useSay();
-  const [kitId, setKitId] = useState(kits[0]?.id ?? '');
-  const [answer, setAnswer] = useState<{ key: string; mix: MixAnswer } | null>(null);
-  const kit = kits.find((k) => k.id === kitId);
-  const key = `${kitId}:${target}`;
-  useEffect(() => {
-    if (!kit) return;
-    let stale = false;
-    void readingWorker()
-      .mix(target, { name: kit.name, white: kit.white, paints: kit.paints })
-      .then((mix) => !stale && setAnswer({ key, mix }));
-    return () => {
-      stale = true;
-    };
-  }, [key, kit, target]);
-  const mix = answer?.key === key ? answer.mix : null;
+  const able = kits.filter((k) => mixable(k).paints.length > 0 || k.materials.some((m) => isLaid(m.kind)));
+  const [kitId, setKitId] = useState(able[0]?.id ?? '');
+  const kit = able.find((k) => k.id === kitId);
   return (
     <section className="mt-3 border border-base-300 p-3" aria-live="polite">
       <div className="flex items-center justify-between">
@@ -31,10 +33,10 @@ export function Recipes({ target, kits, onClose }: { target: string; kits: (Kit 
           {say('shared.close')}
         </button>
       </div>
-      {!kits.length && <p>{say('colour.noPaints')}</p>}
-      {kits.length > 1 && (
-        <select aria-label={say('colour.kit')} className="select select-sm w-full" value={kitId} onChange={(e) => setKitId(e.target.value)}>
-          {kits.map((k) => (
+      {!able.length && <p>{say('colour.noPaints')}</p>}
+      {able.length > 1 && (
+        <select aria-label={say('colour.kit')} className="select w-full" value={kitId} onChange={(e) => setKitId(e.target.value)}>
+          {able.map((k) => (
             <option key={k.id} value={k.id}>
               {say.typed(k.name)}
             </option>
@@ -42,38 +44,99 @@ export function Recipes({ target, kits, onClose }: { target: string; kits: (Kit 
         </select>
       )}
       {kit && <p className="text-sm">{say('colour.from', { kit: typed(kit.name) })}</p>}
-      {kit && !mix && <p>{say('colour.trying')}</p>}
-      {mix && (
-        <>
-          <p className="mt-1">{say(mix.words)}</p>
-          <ol className="mt-2 grid gap-2">
-            {mix.recipes.map((r) => (
-              <li key={r.hex + r.parts.map((p) => p.paint).join()} className="flex items-center gap-3">
-                <span aria-hidden className="flex h-10 w-16 shrink-0">
-                  <span className="flex-1" style={{ background: target }} />
-                  <span className="flex-1" style={{ background: r.hex }} />
-                </span>
-                <span className="flex-1 text-sm">
-                  {r.parts.map((p) => {
-                    const paint = kit!.paints.find((q) => q.name === p.paint);
-                    return (
-                      <span key={p.paint} className="block">
-                        {say(paint?.pigment ? 'colour.partOf' : 'colour.part', {
-                          n: p.parts,
-                          paint: typed(p.paint),
-                          pigment: typed(paint?.pigment ?? ''),
-                        })}
-                      </span>
-                    );
+      {kit && mixable(kit).paints.length > 0 && <Mixed key={`m${kit.id}`} target={target} kit={kit} />}
+      {kit?.materials.some((m) => isLaid(m.kind)) && <Laid key={`l${kit.id}`} target={target} kit={kit} sheet={sheet} />}
+      <Link className="link text-sm" href="/cupboard">
+        {say('colour.toCupboard')}
+      </Link>
+    </section>
+  );
+}
+
+/** A predicted colour beside the one asked for, what gives it, and how far off it will be. */
+function Line({ target, hex, deltaE, children }: { target: string; hex: string; deltaE: number; children: ReactNode }) {
+  const say = useSay();
+  return (
+    <li className="flex items-center gap-3">
+      <span aria-hidden className="flex h-10 w-16 shrink-0">
+        <span className="flex-1" style={{ background: target }} />
+        <span className="flex-1" style={{ background: hex }} />
+      </span>
+      <span className="flex-1 text-sm">{children}</span>
+      <span className="text-sm">{say('units.deltaE', { n: figure(deltaE, 1) })}</span>
+    </li>
+  );
+}
+
+function Mixed({ target, kit }: { target: string; kit: OwnKit }) {
+  const say = useSay();
+  const paints = mixable(kit);
+  const { data: mix, error } = useQuery({
+    queryKey: ['mix', target, paints],
+    queryFn: () => readingWorker().mix(target, paints),
+    staleTime: Infinity,
+  });
+  if (error) return <Notice said={problemOf(error)} />;
+  if (!mix) return <p>{say('colour.trying')}</p>;
+  return (
+    <>
+      <p className="mt-1">{say(mix.words)}</p>
+      <ol className="mt-2 grid gap-2">
+        {mix.recipes.map((r) => (
+          <Line key={r.hex + r.parts.map((p) => p.paint).join()} target={target} hex={r.hex} deltaE={r.deltaE}>
+            {r.parts.map((p) => {
+              const paint = paints.paints.find((q) => q.name === p.paint);
+              return (
+                <span key={p.paint} className="block">
+                  {say(paint?.pigment ? 'colour.partOf' : 'colour.part', {
+                    n: p.parts,
+                    paint: typed(p.paint),
+                    pigment: typed(paint?.pigment ?? ''),
                   })}
                 </span>
-                <span className="text-sm">{say('units.deltaE', { n: figure(r.deltaE, 1) })}</span>
-              </li>
+              );
+            })}
+          </Line>
+        ))}
+      </ol>
+      <p className="mt-2 text-xs">{say('colour.prediction')}</p>
+    </>
+  );
+}
+
+function Laid({ target, kit, sheet }: { target: string; kit: OwnKit; sheet: string | null }) {
+  const say = useSay();
+  const { data: laid, error } = useQuery({
+    queryKey: ['laid', target, kit.materials, sheet],
+    queryFn: () => readingWorker().lay(target, kit.materials, sheet ?? undefined),
+    staleTime: Infinity,
+  });
+  if (error) return <Notice said={problemOf(error)} />;
+  if (!laid) return <p>{say('colour.trying')}</p>;
+  return (
+    <>
+      <p className="mt-1">{say(laid.words)}</p>
+      <h3 className="mt-2 font-semibold">{say('colour.laid')}</h3>
+      <ol className="grid gap-2">
+        {laid.singles.map((r) => (
+          <Line key={r.names[0]} target={target} hex={r.hex} deltaE={r.deltaE}>
+            {say.typed(r.names[0])}
+          </Line>
+        ))}
+      </ol>
+      {laid.overlays.length > 0 && (
+        <>
+          <h3 className="mt-2 font-semibold">{say('colour.overlaid')}</h3>
+          <ol className="grid gap-2">
+            {laid.overlays.map((r) => (
+              <Line key={r.names.join()} target={target} hex={r.hex} deltaE={r.deltaE}>
+                {say('colour.over', { lower: typed(r.names[0]), upper: typed(r.names[1]) })}
+              </Line>
             ))}
           </ol>
-          <p className="mt-2 text-xs">{say('colour.prediction')}</p>
+          <p className="mt-2 text-xs">{say('colour.overPrediction')}</p>
         </>
       )}
-    </section>
+    </>
   );
 }

@@ -21,8 +21,8 @@ export function useStepped(): number {
   return useQuery({ queryKey: KEYS.stepped, queryFn: skipToken, initialData: 0 }).data ?? 0;
 }
 
-/** Undo and redo over the study's log of edits; what they may have changed is fetched again. */
-export function EditBar({ studyId }: { studyId: string }) {
+/** Undo and redo over a study's log of edits, or where it is null over that of cupboard and classes; what they may have changed is fetched again. */
+export function EditBar({ studyId }: { studyId: string | null }) {
   const say = useSay();
   const router = useRouter();
   const [refreshing, refresh] = useTransition();
@@ -32,7 +32,7 @@ export function EditBar({ studyId }: { studyId: string }) {
     if (before.current && !refreshing) client.setQueryData<number>(KEYS.stepped, (n) => (n ?? 0) + 1);
     before.current = refreshing;
   }, [refreshing, client]);
-  const path = `/api/studies/${studyId}/edits`;
+  const path = studyId === null ? '/api/edits' : `/api/studies/${studyId}/edits`;
   const { data: state } = useQuery<State>({
     queryKey: [...KEYS.edits, studyId],
     queryFn: () => get<State>(path),

@@ -2,6 +2,7 @@
 import { CircleUser } from 'lucide-react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import { EditBar } from './EditBar';
 import { SignOut } from './SignOut';
 import { useSay } from '../words/Words';
 
@@ -19,11 +20,13 @@ interface Props {
   teacher: string;
   bar?: ReactNode;
   more?: ReactNode;
+  /** What is changed here can be taken back from here: the cupboard, the classes. */
+  undo?: boolean;
   children: ReactNode;
 }
 
 /** Frame of every signed-in page: name, sections, who is signed in. With `bar` (a study's own) it is fixed to the window, and only parts of it scroll; `more` stands in the menu where the bar is too narrow for it. */
-export function Shell({ section, teacher, bar, more, children }: Props) {
+export function Shell({ section, teacher, bar, more, undo, children }: Props) {
   const say = useSay();
   const links = SECTIONS.map(([name, href]) => (
     <Link
@@ -55,7 +58,12 @@ export function Shell({ section, teacher, bar, more, children }: Props) {
           {links}
         </nav>
         {bar}
-        <details className="dropdown dropdown-end ms-auto flex-none text-sm">
+        {undo && (
+          <div className="ms-auto">
+            <EditBar studyId={null} />
+          </div>
+        )}
+        <details className={`dropdown dropdown-end flex-none text-sm ${undo ? '' : 'ms-auto'}`}>
           <summary className="btn btn-ghost btn-sm max-w-40 font-normal max-sm:px-1">
             <CircleUser aria-hidden className="size-5 sm:hidden" />
             <span className="truncate max-sm:sr-only">{say.typed(teacher)}</span> <span aria-hidden>▾</span>

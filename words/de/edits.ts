@@ -1,5 +1,9 @@
 /** Was eine Änderung im Protokoll war, wie Rückgängig und Wiederholen sie nennen. */
 export const edits = {
+  kit: 'Kasten „{name}“',
+  removeKit: 'den Kasten „{name}“ entfernen',
+  material: '„{name}“ im Schrank',
+  removeMaterial: '„{name}“ aus dem Schrank nehmen',
   against: 'Werke wählen, gegen die eine Arbeit gehalten wird',
   corners: 'Ecken eines Fotos',
   note: 'eine Notiz zu einem Ergebnis',

@@ -13,9 +13,10 @@ import { layers } from './layers';
 import { look, samples, stand } from './look';
 import { plan } from './plan';
 import { parts, points, proportions, templates } from './proportions';
-import { capture, colours, mixing, readings } from './readings';
+import { capture, colours, laid, mixing, readings } from './readings';
 import { report } from './report';
-import { classes, cupboard, media, newStudy, rules, settings, sheets, studies } from './studies';
+import { cupboard, materials } from './cupboard';
+import { classes, media, newStudy, rules, settings, sheets, studies } from './studies';
 import { techniques } from './techniques';
 import { units } from './units';
 import { unusable } from './unusable';
@@ -33,6 +34,7 @@ export const de: Catalogue = {
   colours,
   compare,
   cupboard,
+  materials,
   deleting,
   drying,
   edits,
@@ -52,6 +54,7 @@ export const de: Catalogue = {
   make,
   marks,
   media,
+  laid,
   mixing,
   newStudy,
   order,

@@ -109,6 +109,12 @@ export const mixing = {
   parts: '{n, plural, one {# Teil} other {# Teile}} {paint}',
 } as const;
 
+export const laid = {
+  nothing: 'In diesem Kasten sind keine Farben zum Auftragen.',
+  within: 'Erreichbar: Die nächste ist {miss}.',
+  beyond: 'Mit diesem Kasten nicht erreichbar: Die nächste ist {miss}.',
+} as const;
+
 export const capture = {
   'no-sheet': 'Es wurde kein Blatt gefunden; bitte die vier Ecken von Hand setzen.',
   'little-ground': 'Es ist zu wenig leeres Blatt da, um das Licht zu beurteilen; das Licht blieb, wie es war.',

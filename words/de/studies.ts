@@ -72,14 +72,6 @@ export const classes = {
   add: 'Die Klasse hinzufügen',
 } as const;
 
-export const cupboard = {
-  title: 'Schrank',
-  none: 'Noch keine Farben. Hier werden sie liegen, jede dick und mit Weiß aufgehellt, und die Farben eines Werks werden daraus gemischt.',
-  tint: 'Aufhellung {paint, number} : {white, number}',
-  labels:
-    'Auf jeder Tube nach ASTM D-4236 oder EN 71 achten, je nachdem, was die örtlichen Regeln verlangen, und dem Etikett und der Schulordnung folgen.',
-} as const;
-
 export const settings = {
   title: 'Einstellungen',
   language: 'Sprache',

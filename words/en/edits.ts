@@ -1,5 +1,9 @@
 /** What an edit in the log was, as undo and redo name it. */
 export const edits = {
+  kit: 'kit “{name}”',
+  removeKit: 'removing the kit “{name}”',
+  material: '“{name}” in the cupboard',
+  removeMaterial: 'taking “{name}” out of the cupboard',
   against: 'choosing the works a piece is held against',
   corners: 'corners of a photograph',
   note: 'a note on a finding',

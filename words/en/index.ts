@@ -12,9 +12,10 @@ import { layers } from './layers';
 import { look, samples, stand } from './look';
 import { plan } from './plan';
 import { parts, points, proportions, templates } from './proportions';
-import { capture, colours, mixing, readings } from './readings';
+import { capture, colours, laid, mixing, readings } from './readings';
 import { report } from './report';
-import { classes, cupboard, media, newStudy, rules, settings, sheets, studies } from './studies';
+import { cupboard, materials } from './cupboard';
+import { classes, media, newStudy, rules, settings, sheets, studies } from './studies';
 import { techniques } from './techniques';
 import { units } from './units';
 import { unusable } from './unusable';
@@ -32,6 +33,7 @@ export const en = {
   colours,
   compare,
   cupboard,
+  materials,
   deleting,
   drying,
   edits,
@@ -51,6 +53,7 @@ export const en = {
   make,
   marks,
   media,
+  laid,
   mixing,
   newStudy,
   order,

@@ -105,6 +105,12 @@ export const mixing = {
   parts: '{n, plural, one {# part} other {# parts}} {paint}',
 } as const;
 
+export const laid = {
+  nothing: 'The kit has no colours to lay.',
+  within: 'Within reach: the nearest is {miss}.',
+  beyond: 'Out of reach of this kit: the nearest is {miss}.',
+} as const;
+
 export const capture = {
   'no-sheet': 'No sheet was found; place its four corners by hand.',
   'little-ground': 'There is too little bare sheet to judge the light by; the light was left as it is.',

@@ -68,14 +68,6 @@ export const classes = {
   add: 'Add the class',
 } as const;
 
-export const cupboard = {
-  title: 'Cupboard',
-  none: 'No paints yet. Here they will lie, each as thick paint and let down with white, and the colours of a work will be mixed from them.',
-  tint: 'tint {paint, number} : {white, number}',
-  labels:
-    'Look on each tube for conformance to ASTM D-4236 or EN 71 as your local rules ask, and follow its label and your school’s policy.',
-} as const;
-
 export const settings = {
   title: 'Settings',
   language: 'Language',

@@ -1,5 +1,7 @@
 /** Interactive readings, off the page's main thread: squint, value steps, the reading window, recipes. Same core, same pixels as on the server. */
 import { expose, transfer } from 'comlink';
+import { LaidAnswer, laidFor } from '../../../core/colour/laid';
+import type { Material } from '../../../core/colour/materials';
 import { Kit, MixAnswer, mixerFor } from '../../../core/colour/mixing';
 import { inMastersPalette, inMastersValues, Regrouped } from '../../../core/colour/regroup';
 import { lightnessPlane } from '../../../core/colour/lab';
@@ -144,6 +146,9 @@ const api = {
     const regrouped = inMastersPalette(reduceToLongSide(await open(url), SHOWN_SIDE), palette);
     const made = shown(regrouped.image);
     return transfer({ ...made, parts: regrouped.parts }, [made.rgba.buffer]);
+  },
+  async lay(target: string, materials: readonly Material[], sheet?: string): Promise<LaidAnswer> {
+    return laidFor(target, materials, sheet);
   },
   async mix(target: string, kit: Kit): Promise<MixAnswer> {
     return mixerOf(kit)(target);

@@ -1,6 +1,6 @@
 import { ColourBench } from '@/ui/colour/ColourBench';
 import { NoWorks } from '@/ui/shared/NoWorks';
-import { listKits } from '@/server/studies/kits';
+import { listKits } from '@/server/cupboard/kits';
 import { listRules } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
 import { profileOf } from '@/server/pictures/readings';

@@ -1,15 +1,9 @@
-import { handle } from '@/server/door/http';
+import { fileAnswer, handle } from '@/server/door/http';
 import { sayHere } from '@/app/voice';
 import { studentArchive } from '@/server/exports/student';
 
 /** Everything kept about one student, a ZIP. */
 export const GET = handle(async ({ teacher, params }) => {
   const { stream, name } = await studentArchive(teacher.id, params.student, await sayHere());
-  return new Response(stream, {
-    headers: {
-      'content-type': 'application/zip',
-      'content-disposition': `attachment; filename*=UTF-8''${encodeURIComponent(name)}`,
-      'cache-control': 'no-store',
-    },
-  });
+  return fileAnswer(stream, 'application/zip', name);
 });

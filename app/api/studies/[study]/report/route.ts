@@ -1,6 +1,6 @@
 import { voiceHere } from '@/app/voice';
 import { studyOf } from '@/server/accounts/ownership';
-import { handle } from '@/server/door/http';
+import { fileAnswer, handle } from '@/server/door/http';
 import { beginReport, reportMade, reportMaking } from '@/server/exports/reports';
 
 /** The study's report, a PDF; to whoever asks for JSON, how far it is. */
@@ -9,13 +9,7 @@ export const GET = handle(async ({ teacher, request, params }) => {
   const voice = await voiceHere();
   if (request.headers.get('accept')?.includes('application/json')) return reportMaking(teacher.id, params.study, voice);
   const { pdf, name } = await reportMade(teacher.id, params.study, voice);
-  return new Response(new Uint8Array(pdf), {
-    headers: {
-      'content-type': 'application/pdf',
-      'content-disposition': `inline; filename*=UTF-8''${encodeURIComponent(name)}`,
-      'cache-control': 'no-store',
-    },
-  });
+  return fileAnswer(new Uint8Array(pdf), 'application/pdf', name, 'inline');
 });
 
 /** Begins to make it. */

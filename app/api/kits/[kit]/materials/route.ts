@@ -1,0 +1,7 @@
+import { addMaterial } from '@/server/cupboard/kits';
+import { materialSchema } from '@/server/cupboard/schemas';
+import { body, handle } from '@/server/door/http';
+
+export const POST = handle(async ({ teacher, request, params }) => ({
+  id: await addMaterial(teacher.id, params.kit, await body(request, materialSchema)),
+}));

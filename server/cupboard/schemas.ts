@@ -12,7 +12,7 @@ const hex = () =>
     .matches(HEX, saying('material.colour'));
 
 /** A field left empty is a property not known. */
-const unknown = (v: unknown) => (v === '' || v === null ? undefined : v);
+const unknown = (v: unknown, given: unknown) => (given === '' || given === null ? undefined : v);
 
 const shape: ObjectShape = Object.fromEntries(
   Object.entries(PROPERTIES).map(([name, asked]) => {

@@ -43,7 +43,7 @@ export function Recipes({ target, kits, sheet, onClose }: Props) {
           ))}
         </select>
       )}
-      {kit && <p className="text-sm">{say('colour.from', { kit: typed(kit.name) })}</p>}
+      {kit && able.length === 1 && <p className="text-sm">{say('colour.from', { kit: typed(kit.name) })}</p>}
       {kit && mixable(kit).paints.length > 0 && <Mixed key={`m${kit.id}`} target={target} kit={kit} />}
       {kit?.materials.some((m) => isLaid(m.kind)) && <Laid key={`l${kit.id}`} target={target} kit={kit} sheet={sheet} />}
       <Link className="link text-sm" href="/cupboard">

@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { KitSection } from './KitSection';
 import type { KeptKit } from './kit';
 import { MaterialForm } from './MaterialForm';
@@ -13,6 +13,11 @@ const EMPTY = ['#303030', '#4a4a4a', '#626262', '#8a8a8a'].map((thick, i) => [th
 export function Cupboard({ kits }: { kits: KeptKit[] }) {
   const say = useSay();
   const [open, setOpen] = useState<{ kit: string; material: string | null } | null>(null);
+  const [made, setMade] = useState<string | null>(null);
+  const there = kits.some((k) => k.id === made);
+  useEffect(() => {
+    if (there) document.getElementById(`kit-${made}`)?.scrollIntoView({ block: 'start' });
+  }, [there, made]);
   const kit = kits.find((k) => k.id === open?.kit) ?? null;
   // What was removed meanwhile, or by an undo, is no longer open.
   const material = kit?.materials.find((m) => m.id === open?.material) ?? null;
@@ -55,7 +60,7 @@ export function Cupboard({ kits }: { kits: KeptKit[] }) {
             onClose={shut}
           />
         ) : (
-          <NewKit onMade={(id) => setOpen({ kit: id, material: null })} />
+          <NewKit onMade={(id, empty) => (setMade(id), empty && setOpen({ kit: id, material: null }))} />
         )}
       </aside>
     </div>

@@ -28,9 +28,9 @@ export function KitSection({ kit, current, onOpen }: Props) {
   const save = (fields: Record<string, unknown>) => act(() => send('PATCH', path, { version: kit.version, ...fields }));
   const { paints } = mixable(kit);
   return (
-    <section aria-label={kit.name} className="border-t-2 border-base-content/60 pt-2">
+    <section id={`kit-${kit.id}`} aria-label={kit.name} className="scroll-mt-4 border-t-2 border-base-content/60 pt-2">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h2 className="min-w-56 flex-1 text-xl font-semibold">
+        <h2 className="w-full text-xl font-semibold">
           <TypedInput
             place={`kit:${kit.id}:name`}
             stored={kit.name}
@@ -41,6 +41,26 @@ export function KitSection({ kit, current, onOpen }: Props) {
             onSave={(name) => save({ name })}
           />
         </h2>
+        <span>{say('cupboard.holds', { n: kit.materials.length })}</span>
+        {paints.length > 0 && (
+          <label className="flex items-center gap-2">
+            {say('cupboard.white')}
+            <select
+              className="select select-sm w-auto"
+              value={kit.white ?? ''}
+              disabled={busy}
+              onChange={(e) => void save({ white: e.target.value || null })}
+            >
+              <option value="">{say('cupboard.water')}</option>
+              {paints.map((p) => (
+                <option key={p.name} value={p.name}>
+                  {say.typed(p.name)}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+        <span className="flex-1" />
         <button type="button" className="btn btn-sm" onClick={() => onOpen(null)}>
           <Plus aria-hidden className="size-4" /> {say('cupboard.add')}
         </button>
@@ -70,57 +90,38 @@ export function KitSection({ kit, current, onOpen }: Props) {
           <Trash2 aria-hidden className="size-4" /> {say('cupboard.remove')}
         </button>
       </div>
-      <div className="mt-1 flex flex-wrap items-center gap-4">
-        <span>{say('cupboard.holds', { n: kit.materials.length })}</span>
-        {paints.length > 0 && (
-          <label className="flex items-center gap-2">
-            {say('cupboard.white')}
-            <select
-              className="select select-sm w-auto"
-              value={kit.white ?? ''}
-              disabled={busy}
-              onChange={(e) => void save({ white: e.target.value || null })}
-            >
-              <option value="">{say('cupboard.water')}</option>
-              {paints.map((p) => (
-                <option key={p.name} value={p.name}>
-                  {say.typed(p.name)}
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
-      </div>
       <Notice said={problem} />
-      {MATERIAL_KINDS.map((kind) => {
-        const here = kit.materials.filter((m) => m.kind === kind);
-        return (
-          here.length > 0 && (
-            <div key={kind} className="mt-3">
-              <h3 className="font-semibold">{say(`materials.many.${kind}`)}</h3>
-              <ul className="mt-1 grid grid-cols-3 gap-3 sm:grid-cols-4 xl:grid-cols-6">
-                {here.map((m) => (
-                  <li key={m.id}>
-                    <button
-                      type="button"
-                      aria-label={say('cupboard.open', { name: typed(m.name) })}
-                      aria-pressed={current === m.id}
-                      onClick={() => onOpen(m.id)}
-                      className={`grid w-full gap-1 border p-1 text-start ${current === m.id ? 'border-base-content' : 'border-transparent hover:border-base-300'}`}
-                    >
-                      <Swatch material={m} />
-                      <span className="leading-tight">{say.typed(m.name)}</span>
-                      <span className="text-xs">
-                        <Known material={m} />
-                      </span>
-                    </button>
-                  </li>
-                ))}
-              </ul>
-            </div>
-          )
-        );
-      })}
+      <div className="mt-3 flex flex-wrap gap-x-8 gap-y-4">
+        {MATERIAL_KINDS.map((kind) => {
+          const here = kit.materials.filter((m) => m.kind === kind);
+          return (
+            here.length > 0 && (
+              <div key={kind}>
+                <h3 className="font-semibold">{say(`materials.many.${kind}`)}</h3>
+                <ul className="mt-1 flex flex-wrap gap-3">
+                  {here.map((m) => (
+                    <li key={m.id}>
+                      <button
+                        type="button"
+                        aria-label={say('cupboard.open', { name: typed(m.name) })}
+                        aria-pressed={current === m.id}
+                        onClick={() => onOpen(m.id)}
+                        className={`grid w-32 gap-1 border p-1 text-start ${current === m.id ? 'border-base-content' : 'border-transparent hover:border-base-300'}`}
+                      >
+                        <Swatch material={m} />
+                        <span className="leading-tight">{say.typed(m.name)}</span>
+                        <span className="text-xs">
+                          <Known material={m} />
+                        </span>
+                      </button>
+                    </li>
+                  ))}
+                </ul>
+              </div>
+            )
+          );
+        })}
+      </div>
     </section>
   );
 }

@@ -12,7 +12,7 @@ import { useSay } from '../words/Words';
 const FIELDS = ['name', 'set'];
 
 /** A new kit: empty, from a ready set, or from a file that was saved here or made in a spreadsheet. */
-export function NewKit({ onMade }: { onMade: (id: string) => void }) {
+export function NewKit({ onMade }: { onMade: (id: string, empty: boolean) => void }) {
   const say = useSay();
   const { act, busy, refused, other } = useChange();
   const [name, setName] = useState('');
@@ -21,7 +21,8 @@ export function NewKit({ onMade }: { onMade: (id: string) => void }) {
     act(async () => {
       const { id } = await send<{ id: string }>('POST', '/api/kits', fields);
       setName('');
-      if (!fields.set && !fields.file) onMade(id);
+      setSet('');
+      onMade(id, !fields.set && !fields.file);
     });
   return (
     <form

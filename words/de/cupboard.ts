@@ -43,7 +43,7 @@ export const materials = {
   kinds: {
     paint: 'Farbe',
     ink: 'Tusche oder Tinte',
-    pencil: 'Farbstift',
+    pencil: 'Stift',
     crayon: 'Wachsstift',
     'oil-pastel': 'Ölkreide',
     'soft-pastel': 'Pastellkreide',
@@ -54,7 +54,7 @@ export const materials = {
   many: {
     paint: 'Farben',
     ink: 'Tuschen und Tinten',
-    pencil: 'Farbstifte',
+    pencil: 'Stifte',
     crayon: 'Wachsstifte',
     'oil-pastel': 'Ölkreiden',
     'soft-pastel': 'Pastellkreiden',

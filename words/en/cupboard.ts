@@ -42,7 +42,7 @@ export const materials = {
   kinds: {
     paint: 'paint',
     ink: 'ink',
-    pencil: 'coloured pencil',
+    pencil: 'pencil',
     crayon: 'wax crayon',
     'oil-pastel': 'oil pastel',
     'soft-pastel': 'soft pastel',
@@ -53,7 +53,7 @@ export const materials = {
   many: {
     paint: 'Paints',
     ink: 'Inks',
-    pencil: 'Coloured pencils',
+    pencil: 'Pencils',
     crayon: 'Wax crayons',
     'oil-pastel': 'Oil pastels',
     'soft-pastel': 'Soft pastels',

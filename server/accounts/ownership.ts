@@ -52,12 +52,12 @@ export async function classOf(teacherId: string, id: string, db: Querying = data
 
 export async function studentOf(teacherId: string, id: string, db: Querying = database()) {
   const [row] = await db
-    .select({ id: students.id, firstName: students.firstName, initial: students.initial, className: classes.name })
+    .select({ student: students, className: classes.name })
     .from(students)
     .innerJoin(classes, eq(classes.id, students.classId))
     .where(and(eq(students.id, id), eq(classes.teacherId, teacherId)));
   if (!row) throw notFound('student');
-  return row;
+  return { ...row.student, className: row.className };
 }
 
 /** Somebody who may hand in for a study: a student of its class, or no one named. */

@@ -2,7 +2,7 @@
 import { createHash } from 'node:crypto';
 import { mkdir, readFile, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { and, eq, isNull } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { CLASS_NAME, DemoPiece, demoPieces, SCHOOL_NAME, SHEET, STUDENTS } from '../../atelier/class9c';
 import { ANSGRAVE } from '../../atelier/hand';
 import { DEMO_KIT, DEMO_LINE_KIT } from '../../atelier/kit';
@@ -20,7 +20,7 @@ import { edits, pieces, studies, students, user, works } from '../schema';
 import { placeLandmarks } from '../studies/landmarks';
 import { addReference } from '../studies/references';
 import { addRule } from '../studies/rules';
-import { createClass } from '../studies/classes';
+import { createClass, NewStudent } from '../classes/classes';
 import { pieceOf } from '../accounts/ownership';
 import { createStudy } from '../studies/studies';
 import { addFact, addWork } from '../studies/works';
@@ -64,10 +64,6 @@ async function seedKit(teacherId: string): Promise<void> {
     materials: DEMO_KIT.paints.map((p) => ({ ...p, kind: 'paint', properties: { opacity: 'opaque', waterproof: false } })),
   });
   await addKit(teacherId, DEMO_LINE_KIT);
-  // What is there to begin with is nothing to take back.
-  await database()
-    .delete(edits)
-    .where(and(eq(edits.teacherId, teacherId), isNull(edits.studyId)));
 }
 
 const RULES: readonly ['feature' | 'always' | 'never', string, string, string][] = [
@@ -85,12 +81,19 @@ const RULES: readonly ['feature' | 'always' | 'never', string, string, string][]
   ['always', '', 'The horizon stands high, about a fifth from the top.', 'In all six works.'],
 ];
 
+/** What the demo's teacher has noted of some students. */
+const KNOWN: Partial<Record<string, Pick<NewStudent, 'leftHanded' | 'needs'>>> = {
+  Edo: { leftHanded: true },
+  Lotte: { leftHanded: true, needs: 'wide-grip pen' },
+  Nour: { needs: 'sits in front' },
+};
+
 async function seedStudy(teacherId: string, cache: string, say: Say): Promise<string> {
   const classId = await createClass(
     teacherId,
     CLASS_NAME,
     SCHOOL_NAME,
-    STUDENTS.map((s) => ({ firstName: s.firstName, initial: s.initial })),
+    STUDENTS.map(({ firstName, initial }, i) => ({ firstName, initial, table: String(1 + Math.floor(i / 4)), ...KNOWN[firstName] })),
   );
   await seedKit(teacherId);
   const studyId = await createStudy(teacherId, {
@@ -144,7 +147,7 @@ async function seedStudy(teacherId: string, cache: string, say: Say): Promise<st
   }
   for (const [kind, feature, sentence, evidence] of RULES) await addRule(teacherId, studyId, { kind, feature, sentence, evidence });
   // A teacher's undo begins with what the teacher does.
-  await database().delete(edits).where(eq(edits.studyId, studyId));
+  await database().delete(edits).where(eq(edits.teacherId, teacherId));
   return studyId;
 }
 

@@ -9,7 +9,7 @@ import { planOf as planFor, savePlan, StoredPlan } from '../lessons/plans';
 import { addPiece, answerRule, answersOf, comparisonOf, listPieces, noteFinding, placeCorners, removePiece } from '../pieces/pieces';
 import { database, newId } from '../database/connection';
 import { edits, facts, findingNotes, landmarkSets, pieces, pins, plans, referencePictures, ruleAnswers, rules, works } from '../schema';
-import { createClass, rosterOf } from '../studies/classes';
+import { createClass, rosterOf } from '../classes/classes';
 import { landmarksOf, placeLandmarks } from '../studies/landmarks';
 import { referenceOf, studyOf, workOf } from '../accounts/ownership';
 import { addReference, changeReference, listReferences, removeReference, tickRule } from '../studies/references';

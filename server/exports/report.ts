@@ -13,7 +13,7 @@ import { derivedPicture, getBlob, pictureOf } from '../pictures/store';
 import { listKits } from '../cupboard/kits';
 import { classOf, RuleRow, studyOf } from '../accounts/ownership';
 import { listRules } from '../studies/rules';
-import { rosterOf } from '../studies/classes';
+import { rosterOf } from '../classes/classes';
 import { settingsOf } from '../accounts/settings';
 import { listWorks } from '../studies/works';
 import { inThread } from '../threads/threads';

@@ -20,7 +20,7 @@ import {
   rules,
   studies,
 } from '../schema';
-import { shownName } from '../studies/classes';
+import { shownName } from '../../core/formats/rosterFile';
 import { studentOf } from '../accounts/ownership';
 
 const ENDINGS: Record<string, string> = {
@@ -101,7 +101,15 @@ async function keptOf(teacherId: string, studentId: string, say: Say): Promise<K
     readings.filter((r) => r.pictureId === id).map(({ profileVersion, widthMm, document }) => ({ profileVersion, widthMm, document }));
   const document = {
     format: 'oldhand.student/1',
-    student: { firstName: student.firstName, initial: student.initial, class: student.className },
+    student: {
+      firstName: student.firstName,
+      initial: student.initial,
+      class: student.className,
+      leftHanded: student.leftHanded,
+      needs: student.needs,
+      seat: student.seat,
+      table: student.table,
+    },
     pieces: handedIn.map(({ piece, study, master }) => ({
       study,
       master,

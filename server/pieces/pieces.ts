@@ -11,7 +11,7 @@ import { checkPicture } from '../pictures/decode';
 import { putPicture } from '../pictures/store';
 import { askToProcess } from '../queue/asking';
 import { comparisons, findingNotes, jobs, landmarkSets, pictures, pieces, ruleAnswers, students } from '../schema';
-import { shownName } from '../studies/classes';
+import { shownName } from '../../core/formats/rosterFile';
 import { listed, PlacedSet, setsOn } from '../studies/landmarkRows';
 import { lockStudy, ownStudent, pieceOf, PieceRow, ruleOf, studyOf, within } from '../accounts/ownership';
 import { ruleSentence } from '../../core/style/words';
@@ -117,6 +117,7 @@ export async function listPieces(studyId: string): Promise<PieceView[]> {
       piece: pieces,
       firstName: students.firstName,
       initial: students.initial,
+      nth: students.nth,
       photoWidth: pictures.width,
       photoHeight: pictures.height,
       uprightWidth: upright.width,
@@ -135,8 +136,8 @@ export async function listPieces(studyId: string): Promise<PieceView[]> {
     .where(eq(pieces.studyId, studyId))
     .orderBy(asc(students.position), asc(pieces.kind), asc(pieces.attempt));
   const byId = new Map<string, PieceView>();
-  for (const { piece, job, firstName, initial, sets, ...more } of rows) {
-    const student = firstName === null ? null : shownName({ firstName, initial: initial ?? '' });
+  for (const { piece, job, firstName, initial, nth, sets, ...more } of rows) {
+    const student = firstName === null ? null : shownName({ firstName, initial: initial ?? '', nth: nth ?? 1 });
     const view = byId.get(piece.id) ?? { ...piece, ...more, sets: listed(sets), student, halted: null };
     byId.set(piece.id, view);
     if (!job) continue;

@@ -18,7 +18,7 @@ import { claim, giveUp } from '../queue/queue';
 import { comparisons, jobs, pieces } from '../schema';
 import { placeLandmarks } from '../studies/landmarks';
 import { addRule } from '../studies/rules';
-import { rosterOf } from '../studies/classes';
+import { rosterOf } from '../classes/classes';
 import { pieceOf, studyOf, workOf } from '../accounts/ownership';
 import { StudyFields, updateStudy } from '../studies/studies';
 import { addWork } from '../studies/works';

@@ -3,12 +3,12 @@
  * pictures nobody else uses and their bytes, in one transaction. Undo cannot serve, so the name has to be typed.
  */
 import { typed } from '../../core/message';
-import { eq, inArray, sql } from 'drizzle-orm';
+import { and, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import { changing, database, type Transaction } from '../database/connection';
 import { sentence, notFound, UserError } from '../errors';
 import { dropPictures } from '../pictures/dropping';
 import { classes, editPictures, edits, kits, pictures, pieces, referencePictures, students, studies, user, works } from '../schema';
-import { shownName } from '../studies/classes';
+import { shownName } from '../../core/formats/rosterFile';
 import { classOf, lockStudy, studentOf, studyOf } from '../accounts/ownership';
 
 /** What would go, for the screen that asks. */
@@ -82,6 +82,12 @@ export function removeStudy(teacherId: string, id: string, given: string): Promi
   });
 }
 
+/** Takes out of the log of classes every edit whose rows hold one of these ids, and with them the names. */
+async function forgetIn(tx: Transaction, teacherId: string, ids: readonly string[]): Promise<void> {
+  const held = ids.map((id) => sql`instr(${edits.changes}, ${id}) > 0`);
+  await tx.delete(edits).where(and(eq(edits.teacherId, teacherId), isNull(edits.studyId), or(...held)));
+}
+
 /** Takes students away with all that is theirs; their studies are pictureIds meanwhile. */
 async function dropStudents(tx: Transaction, teacherId: string, studentIds: readonly string[]): Promise<void> {
   if (!studentIds.length) return;
@@ -91,6 +97,7 @@ async function dropStudents(tx: Transaction, teacherId: string, studentIds: read
     .where(inArray(pieces.studentId, [...studentIds]));
   for (const { id } of touched) await lockStudy(tx, teacherId, id);
   const pictureIds = await picturesOfStudents(tx, studentIds);
+  await forgetIn(tx, teacherId, studentIds);
   await tx.delete(students).where(inArray(students.id, [...studentIds]));
   await dropPictures(tx, pictureIds);
 }
@@ -131,6 +138,7 @@ export function removeClass(teacherId: string, id: string, given: string): Promi
       teacherId,
       roster.map((s) => s.id),
     );
+    await forgetIn(tx, teacherId, [id]);
     await tx.delete(classes).where(eq(classes.id, id));
   });
 }

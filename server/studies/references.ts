@@ -7,7 +7,7 @@ import { logged, loggedRemoval } from '../edits/log';
 import { sentence, conflict, notFound, UserError } from '../errors';
 import { takeInPicture } from '../pictures/takeIn';
 import { landmarkSets, pictures, referenceChecks, referencePictures, students, works } from '../schema';
-import { shownName } from './classes';
+import { shownName } from '../../core/formats/rosterFile';
 import { lockStudy, ownStudent, referenceOf, ReferenceRow, ruleOf, studyOf, within } from '../accounts/ownership';
 
 const MOST_REFERENCES = 80;
@@ -124,6 +124,7 @@ export async function listReferences(studyId: string): Promise<ReferenceView[]> 
       reference: referencePictures,
       firstName: students.firstName,
       initial: students.initial,
+      nth: students.nth,
       width: pictures.width,
       height: pictures.height,
       ticked: referenceChecks.ruleId,
@@ -135,8 +136,8 @@ export async function listReferences(studyId: string): Promise<ReferenceView[]> 
     .where(eq(referencePictures.studyId, studyId))
     .orderBy(asc(referencePictures.createdAt), asc(referencePictures.id));
   const byId = new Map<string, ReferenceView>();
-  for (const { reference, firstName, initial, width, height, ticked } of rows) {
-    const student = firstName === null ? null : shownName({ firstName, initial: initial ?? '' });
+  for (const { reference, firstName, initial, nth, width, height, ticked } of rows) {
+    const student = firstName === null ? null : shownName({ firstName, initial: initial ?? '', nth: nth ?? 1 });
     const view = byId.get(reference.id) ?? { ...reference, student, pictureWidth: width, pictureHeight: height, done: [] };
     byId.set(reference.id, view);
     if (ticked) view.done.push(ticked);

@@ -2,8 +2,8 @@ import type { Message } from '../../core/message';
 import { english } from '../../tests/support/english';
 import { AnyObjectSchema, ValidationError } from 'yup';
 import { NEW_STUDY } from '../../tests/support/study';
+import { classSchema } from '../classes/schemas';
 import {
-  classSchema,
   cropSchema,
   landmarksSchema,
   planSchema,

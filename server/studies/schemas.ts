@@ -40,15 +40,6 @@ export const studyChangeSchema = studySchema
 /** What is deleted for good is named by whoever deletes it. */
 export const deletionSchema = object({ name: string().max(190).required(saying('delete.name')) });
 
-export const classSchema = object({
-  name: words().required(saying('class.name')).max(80),
-  school: words().max(120).defined().default(''),
-  students: array(object({ firstName: words().required(saying('class.firstName')).max(40), initial: words().max(2).defined().default('') }))
-    .max(60, saying('most.students'))
-    .defined()
-    .default([]),
-});
-
 const MOST_OUTLINES = 12;
 const MOST_CORNERS = 200;
 const numbersOf = (v: unknown, count: number): boolean =>

@@ -7,7 +7,7 @@ import { createConnection, type Connection, type RowDataPacket } from 'mysql2/pr
 import { database, newId } from '../../server/database/connection';
 import { pieces, user } from '../../server/schema';
 import { addPiece } from '../../server/pieces/pieces';
-import { createClass, rosterOf } from '../../server/studies/classes';
+import { createClass, rosterOf } from '../../server/classes/classes';
 import { addWork } from '../../server/studies/works';
 import { leave, newStudy, sheetBytes } from '../support/school';
 

@@ -5,7 +5,7 @@ import { closeDatabase, database, newId } from '../../server/database/connection
 import { sweepPictures } from '../../server/pictures/dropping';
 import { removeAccount } from '../../server/removal/removal';
 import { user } from '../../server/schema';
-import { createClass } from '../../server/studies/classes';
+import { createClass } from '../../server/classes/classes';
 import { createStudy, StudyFields } from '../../server/studies/studies';
 import { endThreads } from '../../server/threads/threads';
 

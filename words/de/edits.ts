@@ -1,5 +1,8 @@
 /** Was eine Änderung im Protokoll war, wie Rückgängig und Wiederholen sie nennen. */
 export const edits = {
+  class: 'Klasse „{name}“',
+  roster: 'die Liste von „{name}“',
+  student: '„{name}“',
   kit: 'Kasten „{name}“',
   removeKit: 'den Kasten „{name}“ entfernen',
   material: '„{name}“ im Schrank',

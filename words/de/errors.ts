@@ -139,8 +139,6 @@ export const errors = {
   sampleWorks: 'Bitte wählen, wessen Werke ausprobiert werden sollen.',
   sampleNone: '{hand} hat {n, plural, one {# Beispielwerk} other {# Beispielwerke}}; eine Nummer {asked, number} gibt es nicht.',
   technique: 'Es gibt keine Technik „{name}“. Bitte eine aus der Liste wählen.',
-  sameName:
-    'Zeile {line, number}, „{name}“, ist derselbe Name wie Zeile {before, number}, „{other}“. Bitte einen anderen Buchstaben oder eine Zahl dazusetzen.',
   sameNames: 'Zwei dieser Namen gelten als gleich. Bitte einen anderen Buchstaben oder eine Zahl dazusetzen.',
   sameKit: 'Sie haben schon einen Kasten „{name}“. Geben Sie diesem einen anderen Namen.',
   sameMaterial: 'In diesem Kasten gibt es schon „{name}“. Geben Sie diesem einen anderen Namen.',
@@ -178,7 +176,12 @@ export const errors = {
     low: `${SIZE_OF} muss mindestens {n} betragen.`,
     high: `${SIZE_OF} darf höchstens {n} betragen.`,
   },
-  class: { name: 'Bitte der Klasse einen Namen geben.', firstName: 'Jede Person braucht einen Vornamen.' },
+  class: {
+    name: 'Bitte der Klasse einen Namen geben.',
+    firstName: 'Jede Person braucht einen Vornamen.',
+    needsLong: 'Was der Unterricht beachten muss, darf höchstens 300 Buchstaben haben.',
+    placeLong: 'Platz und Tisch dürfen je höchstens 20 Buchstaben haben.',
+  },
   work: { title: 'Bitte dem Werk einen Titel geben.', fact: 'Bitte das Faktum aufschreiben.' },
   rule: {
     sentence: 'Bitte die Regel als Satz schreiben.',

@@ -28,6 +28,12 @@ export const unusable = {
     twice: 'kit: zwei Farben haben denselben Namen; bitte eine umbenennen',
     whiteField: 'kit: das Feld „white“ nennt „{name}“, das nicht unter seinen Farben ist',
   },
+  roster: {
+    empty: 'Die Liste ist leer: Schreiben Sie eine Person in jede Zeile.',
+    many: 'Die Liste hat {n, number} Zeilen, gelesen werden höchstens {most, number}: Wählen Sie die Liste einer Klasse.',
+    noName: 'Keine Spalte gilt als Name. Sagen Sie, in welcher Spalte der Vorname steht.',
+    line: 'Zeile {line, number}, „{is}“, hat keinen Vornamen.',
+  },
   cupboard: {
     none: 'Die Datei nennt nichts: Geben Sie mindestens ein Material an.',
     many: 'Die Datei nennt {n, number} Materialien, in einen Satz passen höchstens {most, number}: Teilen Sie sie in zwei Dateien.',

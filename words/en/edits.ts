@@ -1,5 +1,8 @@
 /** What an edit in the log was, as undo and redo name it. */
 export const edits = {
+  class: 'class “{name}”',
+  roster: 'the list of “{name}”',
+  student: '“{name}”',
   kit: 'kit “{name}”',
   removeKit: 'removing the kit “{name}”',
   material: '“{name}” in the cupboard',

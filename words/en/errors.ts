@@ -125,7 +125,6 @@ export const errors = {
   sampleWorks: 'Choose whose works to try.',
   sampleNone: '{hand} has {n, plural, one {# sample work} other {# sample works}}; there is no number {asked, number}.',
   technique: 'There is no technique “{name}”. Choose one from the list.',
-  sameName: 'Line {line, number}, “{name}”, is the same name as line {before, number}, “{other}”. Add another initial, or a number.',
   sameNames: 'Two of these names count as the same. Add another initial, or a number.',
   sameKit: 'You have a kit “{name}” already. Give this one another name.',
   sameMaterial: 'There is a “{name}” in this kit already. Give this one another name.',
@@ -164,7 +163,12 @@ export const errors = {
     low: '{of, select, paperWidthMm {The sheet’s width} paperHeightMm {The sheet’s height} widthMm {The width} other {The height}} must be at least {n}.',
     high: '{of, select, paperWidthMm {The sheet’s width} paperHeightMm {The sheet’s height} widthMm {The width} other {The height}} must be at most {n}.',
   },
-  class: { name: 'Give the class a name.', firstName: 'Every student needs a first name.' },
+  class: {
+    name: 'Give the class a name.',
+    firstName: 'Every student needs a first name.',
+    needsLong: 'What a lesson has to heed may have at most 300 letters.',
+    placeLong: 'Seat and table may have at most 20 letters each.',
+  },
   work: { title: 'Give the work a title.', fact: 'Write the fact down.' },
   rule: {
     sentence: 'Write the rule as a sentence.',

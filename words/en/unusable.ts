@@ -28,6 +28,12 @@ export const unusable = {
     twice: 'kit: two paints have the same name; rename one',
     whiteField: 'kit: field “white” names “{name}”, which is not among its paints',
   },
+  roster: {
+    empty: 'The list is empty: give one student a line.',
+    many: 'The list has {n, number} lines, and at most {most, number} are read at once: choose the list of one class.',
+    noName: 'No column is taken as the name. Say which column holds the first name.',
+    line: 'Line {line, number}, “{is}”, has no first name.',
+  },
   cupboard: {
     none: 'The file lists nothing: give at least one material.',
     many: 'The file lists {n, number} materials, and a kit holds at most {most, number}: split it into two files.',

@@ -1,6 +1,6 @@
 import { body, handle } from '@/server/door/http';
-import { classSchema } from '@/server/studies/schemas';
-import { createClass, listClasses } from '@/server/studies/classes';
+import { classSchema } from '@/server/classes/schemas';
+import { createClass, listClasses } from '@/server/classes/classes';
 
 export const GET = handle(({ teacher }) => listClasses(teacher.id));
 

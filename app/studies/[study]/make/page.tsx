@@ -2,7 +2,7 @@ import { MakeBench } from '@/ui/make/MakeBench';
 import { templateToOpen } from '@/core/proportion/templates';
 import { makingOf } from '@/server/lessons/making';
 import { listRules } from '@/server/studies/rules';
-import { rosterOf } from '@/server/studies/classes';
+import { rosterOf } from '@/server/classes/classes';
 import { openStudy } from '../../../session';
 import { titled } from '../../../voice';
 

@@ -3,7 +3,7 @@ import { PiecePoints } from '@/ui/pieces/PiecePoints';
 import { PiecesBench } from '@/ui/pieces/PiecesBench';
 import { landmarksOf } from '@/server/studies/landmarks';
 import { listPieces } from '@/server/pieces/pieces';
-import { rosterOf } from '@/server/studies/classes';
+import { rosterOf } from '@/server/classes/classes';
 import { openStudy } from '../../../session';
 import { titled } from '../../../voice';
 

@@ -177,7 +177,11 @@ export function addMaterial(teacherId: string, kitId: string, material: Material
   });
 }
 
-async function materialOf(db: Querying, teacherId: string, id: string): Promise<{ row: MaterialRow; kit: typeof kits.$inferSelect }> {
+export async function materialOf(
+  teacherId: string,
+  id: string,
+  db: Querying = database(),
+): Promise<{ row: MaterialRow; kit: typeof kits.$inferSelect }> {
   const [found] = await db
     .select({ row: materials, kit: kits })
     .from(materials)
@@ -198,7 +202,7 @@ async function followWhite(tx: Transaction, kit: typeof kits.$inferSelect, from:
 
 export function changeMaterial(teacherId: string, id: string, version: number, material: Material): Promise<void> {
   return onDesk(teacherId, async (tx) => {
-    const { row, kit } = await materialOf(tx, teacherId, id);
+    const { row, kit } = await materialOf(teacherId, id, tx);
     if (row.version !== version) throw conflict('material');
     const where = eq(materials.id, id);
     const scopes = [
@@ -219,7 +223,7 @@ export function changeMaterial(teacherId: string, id: string, version: number, m
 
 export function removeMaterial(teacherId: string, id: string): Promise<void> {
   return onDesk(teacherId, async (tx) => {
-    const { row, kit } = await materialOf(tx, teacherId, id);
+    const { row, kit } = await materialOf(teacherId, id, tx);
     const where = eq(materials.id, id);
     const scopes = [
       { table: materials, where },

@@ -39,6 +39,11 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
     students: { id: string }[];
   }[];
   const student = students[0].id;
+  const [{ id: kit, materials }] = (await (await page.request.get(`${origin()}/api/kits`)).json()) as {
+    id: string;
+    materials: { id: string }[];
+  }[];
+  const material = materials[0].id;
   const work = works[0].id;
   const routes: [string, string][] = [
     ['GET', `/api/studies/${study}`],
@@ -56,8 +61,18 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
     ['POST', `/api/studies/${study}/progress`],
     ['DELETE', `/api/studies/${study}/progress`],
     ['GET', `/api/classes/${ownClass}`],
+    ['PATCH', `/api/classes/${ownClass}`],
     ['DELETE', `/api/classes/${ownClass}`],
+    ['POST', `/api/classes/${ownClass}/students`],
+    ['POST', `/api/classes/${ownClass}/next`],
+    ['GET', `/api/kits/${kit}`],
+    ['PATCH', `/api/kits/${kit}`],
+    ['DELETE', `/api/kits/${kit}`],
+    ['POST', `/api/kits/${kit}/materials`],
+    ['PATCH', `/api/materials/${material}`],
+    ['DELETE', `/api/materials/${material}`],
     ['GET', `/api/students/${student}`],
+    ['PATCH', `/api/students/${student}`],
     ['DELETE', `/api/students/${student}`],
     ['GET', `/api/students/${student}/everything`],
     ['POST', `/api/studies/${study}/stand`],

@@ -30,7 +30,7 @@ export function ClassSection({ of, current, onStudent, onAdd }: Props) {
   const save = (fields: Record<string, unknown>) => act(() => send('PATCH', path, { version: of.version, ...fields }));
   const [listed, left] = [of.students.filter((s) => !s.left), of.students.filter((s) => s.left)];
   return (
-    <section aria-label={of.name} className="border-t-2 border-base-content/60 pt-2">
+    <section aria-label={say.typed(of.name)} className="border-t-2 border-base-content/60 pt-2">
       <div className="grid grid-cols-[minmax(6rem,auto)_1fr] items-baseline gap-3">
         <h2 className="text-xl font-semibold">
           <TypedInput

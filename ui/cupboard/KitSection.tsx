@@ -28,7 +28,7 @@ export function KitSection({ kit, current, onOpen }: Props) {
   const save = (fields: Record<string, unknown>) => act(() => send('PATCH', path, { version: kit.version, ...fields }));
   const { paints } = mixable(kit);
   return (
-    <section id={`kit-${kit.id}`} aria-label={kit.name} className="scroll-mt-4 border-t-2 border-base-content/60 pt-2">
+    <section id={`kit-${kit.id}`} aria-label={say.typed(kit.name)} className="scroll-mt-4 border-t-2 border-base-content/60 pt-2">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h2 className="w-full text-xl font-semibold">
           <TypedInput

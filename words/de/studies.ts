@@ -95,7 +95,7 @@ export const classes = {
       none: 'weglassen',
       name: 'Name',
       firstName: 'Vorname',
-      lastName: 'Nachname: nur sein erster Buchstabe',
+      lastName: 'Buchstabe, vom Nachnamen',
       seat: 'Platz',
       table: 'Tisch',
       leftHanded: 'Linkshand',

@@ -91,7 +91,7 @@ export const classes = {
       none: 'leave it out',
       name: 'name',
       firstName: 'first name',
-      lastName: 'last name: only its first letter',
+      lastName: 'initial, from the last name',
       seat: 'seat',
       table: 'table',
       leftHanded: 'left-handed',

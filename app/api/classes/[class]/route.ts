@@ -15,6 +15,7 @@ export const GET = handle(async ({ teacher, request, params }) => {
 });
 
 export const PATCH = handle(async ({ teacher, request, params }) => {
+  await classOf(teacher.id, params.class);
   const { version, ...fields } = await body(request, classChangeSchema);
   await changeClass(teacher.id, params.class, version, fields);
 });

@@ -9,6 +9,7 @@ import { deletionSchema } from '@/server/studies/schemas';
 export const GET = handle(({ teacher, params }) => studentGoing(teacher.id, params.student));
 
 export const PATCH = handle(async ({ teacher, request, params }) => {
+  await studentOf(teacher.id, params.student);
   const { version, ...fields } = await body(request, studentChangeSchema);
   await changeStudent(teacher.id, params.student, version, fields);
 });

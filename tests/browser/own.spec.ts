@@ -1,0 +1,126 @@
+/** A teacher's own things get in: a cupboard filled by hand, from a set and from a file, and a class that changes. */
+import AxeBuilder from '@axe-core/playwright';
+import { expect, Page, test } from '@playwright/test';
+import { demo, madePicture, open, origin, ownStudy } from './steps';
+
+async function newTeacher(page: Page): Promise<void> {
+  await open(page, `${origin()}/sign-in`);
+  const made = await page.request.post(`${origin()}/api/auth/sign-up/email`, {
+    headers: { origin: origin() },
+    data: { email: `own-${Date.now()}-${Math.random()}@fennick.example`, password: 'a-long-enough-one', name: 'Own' },
+  });
+  expect(made.ok()).toBe(true);
+}
+
+const faults = async (page: Page) => (await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id);
+
+test('an empty cupboard is filled by hand, by Lab and from a photograph, changed, and every step taken back', async ({ page }) => {
+  await newTeacher(page);
+  await open(page, `${origin()}/cupboard`);
+  await page.getByLabel('Name', { exact: true }).fill('Shelf');
+  await page.getByRole('button', { name: 'Make the kit' }).click();
+  await expect(page.getByRole('heading', { name: 'Into Shelf' })).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill('ochre');
+  await page.getByLabel('Colour laid thick').fill('no colour');
+  await expect(page.getByText(/This is no colour/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Put it in' })).toBeDisabled();
+  await page.getByLabel('Colour laid thick').fill('62 14 48');
+  await page.getByLabel('Covering').selectOption('opaque');
+  await page.getByRole('button', { name: 'Put it in' }).click();
+  await page.getByRole('button', { name: 'ochre: change' }).click();
+  await expect(page.getByLabel('Colour laid thick')).toHaveValue(/^#[0-9a-f]{6}$/);
+  await expect(page.getByLabel('Covering')).toHaveValue('opaque');
+  // A photograph of one colour gives that colour, whatever was typed before.
+  const bytes = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(60, 60);
+    const context = canvas.getContext('2d')!;
+    context.fillStyle = '#336699';
+    context.fillRect(0, 0, 60, 60);
+    return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())];
+  });
+  await page
+    .getByLabel('Pick from a photograph')
+    .first()
+    .setInputFiles({ name: 'swatch.png', mimeType: 'image/png', buffer: Buffer.from(bytes) });
+  await page.locator('canvas').click({ position: { x: 30, y: 30 } });
+  await expect(page.getByLabel('Colour laid thick')).toHaveValue('#336699');
+  await page.getByLabel('Name', { exact: true }).fill('slate blue');
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByRole('button', { name: 'slate blue: change' })).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'ochre: change' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'ochre: change' })).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/Nothing here yet/)).toBeVisible();
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(page.getByLabel('Name of the kit')).toHaveValue('Shelf');
+});
+
+test('a ready set is saved as a table and read back; a broken table says its line, and felt pens answer in Colour', async ({ page }) => {
+  await newTeacher(page);
+  await open(page, `${origin()}/cupboard`);
+  await page.getByLabel('Begin with').selectOption('feltPens');
+  await page.getByRole('button', { name: 'Make the kit' }).click();
+  await expect(page.getByRole('button', { name: 'light green: change' })).toBeVisible();
+  await page.getByText('Save as a file').click();
+  const saving = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'CSV table' }).click();
+  const table = await (await saving).path();
+  await page.getByLabel(/From a file/).setInputFiles(table);
+  await expect(page.getByLabel('Name of the kit')).toHaveCount(2);
+  await page
+    .getByLabel(/From a file/)
+    .setInputFiles({ name: 'bad.csv', mimeType: 'text/csv', buffer: Buffer.from('name,colour\nred,#ff0000\nblue,blau\n') });
+  await expect(page.getByText(/Line 3.*blau/)).toBeVisible();
+  await expect(page.getByLabel('Name of the kit')).toHaveCount(2);
+  const study = await ownStudy(page, 'Pens');
+  const sent = await page.request.post(`${origin()}/api/studies/${study}/works`, {
+    headers: { origin: origin() },
+    multipart: { picture: { name: 'ferry.png', mimeType: 'image/png', buffer: await madePicture(600, 420, 14) } },
+  });
+  expect(sent.ok()).toBe(true);
+  await open(page, `${origin()}/studies/${study}/colour`);
+  await page.locator('section', { hasText: 'Palette' }).getByRole('button').first().click({ timeout: 60_000 });
+  await expect(page.getByText('One of them')).toBeVisible();
+});
+
+test('a class is pasted from a table, changed through the year, and begun anew; nobody’s last name is taken', async ({ page }) => {
+  await newTeacher(page);
+  await open(page, `${origin()}/classes`);
+  await page.getByLabel('Name', { exact: true }).fill('7A');
+  await page.getByLabel(/Students, one a line/).fill('Surname;Forename;Born\nReed;Abel;2011-02-03\nKant;Bruna;2011-05-06');
+  await expect(page.getByText('2 students: Abel R and Bruna K')).toBeVisible();
+  await page.getByRole('button', { name: 'Add the class' }).click();
+  await page.getByRole('button', { name: 'Bruna K: change' }).click();
+  await page.getByLabel('draws with the left hand').check();
+  await page.getByLabel('Table').fill('3');
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByText('table 3 · left-handed')).toBeVisible();
+  await page.getByRole('button', { name: 'Earlier in the list' }).click();
+  await expect(page.getByRole('button', { name: /: change$/ }).first()).toHaveAccessibleName('Bruna K: change');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Add students' }).click();
+  await page.getByLabel(/Students, one a line/).fill('Abel R');
+  await page.getByRole('button', { name: 'Put 1 student on the list' }).click();
+  await expect(page.getByRole('button', { name: 'Abel R 2: change' })).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+  const classes = await (await page.request.get(`${origin()}/api/classes`)).text();
+  expect(classes).not.toMatch(/Reed|Kant|2011/);
+  await page.getByRole('button', { name: /Next year/ }).click();
+  await page.getByLabel('Name of next year’s class').fill('8A');
+  await page.getByRole('button', { name: 'Begin it' }).click();
+  await expect(page.getByText('Put away (1)')).toBeVisible();
+  await expect(page.getByLabel('Name of the class').first()).toHaveValue('8A');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Name of the class').first()).toHaveValue('7A');
+});
+
+test('the demo’s cupboard and classes have no accessibility faults that axe can find', async ({ page }) => {
+  await demo(page);
+  for (const path of ['cupboard', 'classes']) {
+    await open(page, `${origin()}/${path}`);
+    expect(await faults(page)).toEqual([]);
+  }
+});

@@ -24,6 +24,7 @@ export default async function StudiesPage({ searchParams }: { searchParams: Prom
           pieces: s.pieces,
           coverId: s.coverId,
           href: `/studies/${s.id}/look`,
+          archived: s.archivedAt !== null,
         }))}
       />
     </Shell>

@@ -5,7 +5,7 @@ import { cautionsFor } from './hazards';
 import { ITEMS } from './items';
 import { orderWarnings } from './order';
 import { makePlan, NO_STROKES, PlanWishes, usualSteps, USUAL_SHARES } from './plan';
-import { paintForPalette, parentsNeeded, piecesFromParent } from './quantities';
+import { paintForPalette } from './quantities';
 import { LESSON_MEDIA, mediumOf } from './media';
 import { techniqueOf, techniquesFor } from './techniques';
 import { TECHNIQUE_TABLE } from './techniqueTable';
@@ -166,19 +166,6 @@ describe('schedule', () => {
 });
 
 describe('quantities', () => {
-  test('A-sizes halve: two A4 from an A3, sixteen A5 from an A1, none the other way', () => {
-    expect(piecesFromParent([420, 297], [297, 210])).toBe(2);
-    expect(piecesFromParent([594, 841], [148, 210])).toBe(16);
-    expect(parentsNeeded(24, [594, 841], [297, 210])).toBe(3);
-    expect(parentsNeeded(3, [297, 210], [420, 297])).toBeNull();
-  });
-  test('a mixed cut beats the plain grid: five 2 × 3 pieces from 5 × 6 and a bit', () => {
-    expect(piecesFromParent([5, 6], [2, 3])).toBe(5);
-  });
-  test('a cut never yields more area than the parent has', () => {
-    const side = fc.double({ min: 20, max: 900, noNaN: true });
-    fc.assert(fc.property(side, side, side, side, (w, h, a, b) => piecesFromParent([w, h], [a, b]) * a * b <= w * h * (1 + 1e-6)));
-  });
   test('paint goes with share, area, layers and class', () => {
     const one = paintForPalette([{ name: message('colours.name'), hex: '#4f8a74', share: 0.5 }], [297, 210], 24)[0].ml;
     // 0.5 × 623.7 cm² ÷ 90 cm²/ml × 24 × 1.25, rounded up.

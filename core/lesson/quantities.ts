@@ -1,32 +1,10 @@
 /** Knows how much is needed: sheets from parent sheets, millilitres for an area, paint for a measured palette. */
-import { CoreError } from '../errors';
 import { DRAWN, MarkKind } from '../marks/kinds';
-import { figure, Message, message, typed } from '../message';
+import { figure, Message, message } from '../message';
+import { sparesFor } from './cutting';
 import { ITEMS, Item, ItemId } from './items';
 
 const A4_MM2 = 297 * 210;
-
-/** How many pieces of a × b mm come out of a parent sheet, cut straight across, in the best of two blocks either way. */
-export function piecesFromParent(parent: readonly [number, number], piece: readonly [number, number]): number {
-  for (const [name, v] of [
-    ['parent', parent],
-    ['piece', piece],
-  ] as const)
-    if (!(v[0] > 0 && v[1] > 0)) throw new CoreError('sides', { name: typed(name) });
-  const grid = (w: number, h: number, a: number, b: number) =>
-    Math.max(0, Math.floor((w + 1e-6) / a)) * Math.max(0, Math.floor((h + 1e-6) / b));
-  let best = 0;
-  for (const [w, h] of [parent, [parent[1], parent[0]]])
-    for (const [a, b] of [piece, [piece[1], piece[0]]])
-      for (let k = 0; k * a <= w + 1e-6; k++) best = Math.max(best, k * grid(a, h, a, b) + grid(w - k * a, h, b, a));
-  return best;
-}
-
-/** Parent sheets for so many pieces; null where the piece is larger than the parent. */
-export function parentsNeeded(count: number, parent: readonly [number, number], piece: readonly [number, number]): number | null {
-  const each = piecesFromParent(parent, piece);
-  return each === 0 ? null : Math.ceil(count / each);
-}
 
 export interface ColourNeed {
   name: Message;
@@ -137,7 +115,7 @@ export function materialsFor(
         return needed(Math.max(1, Math.ceil(each * classSize)), message('amounts.how.liquid', { each: figure(each, each < 1 ? 1 : 0) }));
       }
       if (PAPERS.includes(id)) {
-        const spare = Math.ceil(classSize / 5);
+        const spare = sparesFor(classSize);
         return needed(classSize * most.get(id)! + spare, message('amounts.how.paper', { each: most.get(id)!, spare }));
       }
       const count = id === 'scrap' ? Math.min(3, sum.get(id)!) : most.get(id)!;

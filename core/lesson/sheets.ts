@@ -1,10 +1,60 @@
-/** Knows the sheets a class may draw on: their name and sides in mm, the side across first. */
-export const SHEETS = [
-  ['A4', 297, 210],
-  ['A4', 210, 297],
-  ['A3', 420, 297],
-  ['A3', 297, 420],
-  ['A5', 210, 148],
-  ['Letter', 279.4, 215.9],
-  ['Letter', 215.9, 279.4],
-] as const;
+/**
+ * Knows the sheets a class may draw on: named sizes, any other, and the one in the shape of the source. ISO 216 A and B series in mm; ANSI and
+ * architectural series after ASME Y14.1 in inches.
+ */
+import { amount, Message, message, typed } from '../message';
+
+const INCH = 25.4;
+const inches = (w: number, h: number): [number, number] => [w * INCH, h * INCH];
+
+/** Sides in mm, the shorter first. */
+export type Size = readonly [short: number, long: number];
+
+export const SERIES = {
+  A: { A6: [105, 148], A5: [148, 210], A4: [210, 297], A3: [297, 420], A2: [420, 594], A1: [594, 841], A0: [841, 1189] },
+  B: { B6: [125, 176], B5: [176, 250], B4: [250, 353], B3: [353, 500], B2: [500, 707], B1: [707, 1000], B0: [1000, 1414] },
+  ANSI: {
+    Letter: inches(8.5, 11),
+    'ANSI B': inches(11, 17),
+    'ANSI C': inches(17, 22),
+    'ANSI D': inches(22, 34),
+    'ANSI E': inches(34, 44),
+  },
+  Arch: {
+    'Arch A': inches(9, 12),
+    'Arch B': inches(12, 18),
+    'Arch C': inches(18, 24),
+    'Arch D': inches(24, 36),
+    'Arch E': inches(36, 48),
+  },
+} as const satisfies Record<string, Record<string, Size>>;
+export type Series = keyof typeof SERIES;
+
+const NAMED: readonly (readonly [name: string, size: Size])[] = Object.values(SERIES).flatMap((sizes) => Object.entries(sizes));
+
+/** Sides that differ by less, mm, are the same: nobody cuts finer. */
+const SAME = 0.6;
+
+/** The name of a size, either way round; null where it has none. */
+export function nameOfSheet(w: number, h: number): string | null {
+  const [short, long] = [Math.min(w, h), Math.max(w, h)];
+  return NAMED.find(([, [a, b]]) => Math.abs(a - short) < SAME && Math.abs(b - long) < SAME)?.[0] ?? null;
+}
+
+export const sizeNamed = (name: string): Size | null => NAMED.find(([n]) => n === name)?.[1] ?? null;
+
+/** A sheet in words: its name where it has one, which way round, and its sides. */
+export function sheetInWords(w: number, h: number): Message {
+  const name = nameOfSheet(w, h);
+  const sides = { width: amount(w, 'mm'), height: amount(h, 'mm') };
+  return name ? message(w > h ? 'sheets.across' : 'sheets.upright', { paper: typed(name), ...sides }) : message('sheets.own', sides);
+}
+
+/** The largest sheet of the source's shape that can be cut from a paper, the way round that leaves more; whole mm. */
+export function sheetInShape(source: readonly [w: number, h: number], paper: Size): [number, number] {
+  const ratio = source[0] / source[1];
+  const within = ([w, h]: readonly [number, number]): [number, number] => (w / h > ratio ? [h * ratio, h] : [w, w / ratio]);
+  const [a, b] = [within(paper), within([paper[1], paper[0]])];
+  const [w, h] = a[0] > b[0] ? a : b;
+  return [Math.floor(w), Math.floor(h)];
+}

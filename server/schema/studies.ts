@@ -64,6 +64,10 @@ export const studies = mysqlTable(
     about: text('about').notNull(),
     paperWidthMm: double('paper_width_mm').notNull().default(297),
     paperHeightMm: double('paper_height_mm').notNull().default(210),
+    /** What else is used beside the medium; null for nothing. */
+    otherMedia: jsonText<string[]>('other_media'),
+    /** Put away: no longer among the studies one works on. */
+    archivedAt: instant('archived_at'),
     version: int('version').notNull().default(1),
     createdAt: instant('created_at').notNull(),
     updatedAt: instant('updated_at').notNull(),

@@ -30,12 +30,19 @@ export const studySchema = object({
   classId: string().nullable().defined().default(null),
   paperWidthMm: mm('paperWidthMm').required(),
   paperHeightMm: mm('paperHeightMm').required(),
+  otherMedia: array(words().max(60).required()).max(6, saying('study.otherMedia')).nullable(),
 });
 
 /** A change names only what it changes: nothing here may have a default, which would overwrite what is stored. */
 export const studyChangeSchema = studySchema
   .partial()
-  .shape({ version: number().integer().required(), about: string().max(5000), classId: string().nullable() });
+  .shape({ version: number().integer().required(), archived: boolean(), about: string().max(5000), classId: string().nullable() });
+
+/** A study begun again for another class. */
+export const studyCopySchema = object({
+  title: words().required(saying('study.title')).max(120, saying('study.titleLong')),
+  classId: string().nullable().defined().default(null),
+});
 
 /** What is deleted for good is named by whoever deletes it. */
 export const deletionSchema = object({ name: string().max(190).required(saying('delete.name')) });

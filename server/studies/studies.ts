@@ -17,7 +17,11 @@ export interface StudyFields {
   classId: string | null;
   paperWidthMm: number;
   paperHeightMm: number;
+  /** What else is used beside the medium. */
+  otherMedia?: string[] | null;
 }
+
+type StudyChange = Partial<StudyFields> & { archived?: boolean };
 
 interface StudySummary extends StudyRow {
   className: string | null;
@@ -57,17 +61,19 @@ export async function createStudy(teacherId: string, fields: StudyFields): Promi
 }
 
 /** Changes a study; `version` is the one the screen showed. Gives the new version. */
-export function updateStudy(teacherId: string, id: string, version: number, fields: Partial<StudyFields>): Promise<number> {
+export function updateStudy(teacherId: string, id: string, version: number, { archived, ...fields }: StudyChange): Promise<number> {
   return inStudy(teacherId, id, async (tx, before) => {
     if (before.version !== version) throw conflict('study');
     if (typeof fields.classId === 'string') await classOf(teacherId, fields.classId, tx);
-    const what = several((Object.keys(fields) as (keyof StudyFields)[]).map((f) => message(`edits.field.${f}`)));
+    const archivedAt = archived === undefined ? {} : { archivedAt: archived ? new Date() : null };
+    const set = { ...fields, ...archivedAt };
+    const what = several((Object.keys(set) as (keyof typeof set)[]).map((f) => message(`edits.field.${f}`)));
     const about = { teacherId, studyId: id, subject: 'study', subjectId: id, label: message('edits.study', { fields: what }) };
     // The aim decides what copies are held against; that follows from the change itself.
     await logged(tx, about, [{ table: studies, where: eq(studies.id, id) }], () =>
       tx
         .update(studies)
-        .set({ ...fields, version: version + 1 })
+        .set({ ...set, version: version + 1 })
         .where(eq(studies.id, id)),
     );
     return version + 1;

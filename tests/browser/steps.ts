@@ -49,6 +49,7 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
     ['GET', `/api/studies/${study}`],
     ['PATCH', `/api/studies/${study}`],
     ['DELETE', `/api/studies/${study}`],
+    ['POST', `/api/studies/${study}/copy`],
     ['GET', `/api/studies/${study}/works`],
     ['POST', `/api/studies/${study}/works`],
     ['GET', `/api/studies/${study}/rules`],

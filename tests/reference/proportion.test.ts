@@ -1,7 +1,6 @@
-/** Proportions against nature's common practice and Vitruvius, and sheet sizes against ISO 216. */
+/** Proportions against nature's common practice and Vitruvius. */
 import { measureOf, measureProportions } from '../../core/proportion/measures';
 import { TEMPLATE_NAMES, TEMPLATES } from '../../core/proportion/templates';
-import { SHEETS } from '../../core/lesson/sheets';
 
 // Common practice of drawing schools, no source: eyes halfway, one eye between the eyes, mouth corners under the pupils.
 const FACE: Record<string, [number, number]> = {
@@ -76,18 +75,4 @@ test('every measure has a point for each thing it names, and templates hold no p
   for (const { points } of Object.values(TEMPLATES)) expect(new Set(points.map((p) => p.name)).size).toBe(points.length);
   expect(TEMPLATES['face-front'].points).toHaveLength(26);
   expect(TEMPLATES['figure-standing'].points).toHaveLength(23);
-});
-
-test('offered sheets are ISO 216 sizes (halves of one square metre in the ratio 1 : √2, rounded down) or Letter', () => {
-  const iso = (n: number) => {
-    // ISO 216:2007, A series: 2^(−1/4 − n/2) m by 2^(1/4 − n/2) m, to the mm.
-    const round = (v: number) => Math.floor(v * 1000 + 0.2);
-    return [round(2 ** (-0.25 - n / 2)), round(2 ** (0.25 - n / 2))];
-  };
-  expect(iso(4)).toEqual([210, 297]);
-  for (const [label, w, h] of SHEETS) {
-    const size = label.match(/^A(\d)/);
-    const expected = size ? iso(Number(size[1])) : [215.9, 279.4];
-    expect([Math.min(w, h), Math.max(w, h)]).toEqual(expected);
-  }
 });

@@ -1,17 +1,21 @@
 'use client';
 import { yupResolver } from '@hookform/resolvers/yup';
-import { SHEETS } from '@/core/lesson/sheets';
 import { LESSON_MEDIA, mediumName } from '@/core/lesson/media';
-import { amount, Message, message, typed } from '@/core/message';
+import { Message, message, typed } from '@/core/message';
 import type { Key } from '@/words/catalogue';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { useState } from 'react';
-import { number, object, string } from 'yup';
+import { object, string } from 'yup';
+import { RosterField, useRoster } from '../classes/RosterField';
 import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
 import { problemOf, send } from '../shared/request';
 import { useHydrated } from '../shared/useHydrated';
+import { SheetField } from './SheetField';
 import { useSay } from '../words/Words';
+
+/** A class that is made along with the study. */
+const NEW = 'new';
 
 const schema = object({
   title: string()
@@ -30,7 +34,6 @@ const schema = object({
     .required(),
   medium: string().required(),
   classId: string().defined(),
-  sheet: number().required(),
 });
 
 /** What is wrong with a field, where something is. */
@@ -43,6 +46,7 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
   const {
     register,
     handleSubmit,
+    control,
     formState: { errors, isSubmitting },
   } = useForm({
     resolver: yupResolver(schema),
@@ -53,15 +57,19 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
       aim: 'study' as const,
       medium: 'pen-and-wash',
       classId: classes[0]?.id ?? '',
-      sheet: 0,
     },
   });
-  const submit = handleSubmit(async ({ sheet, classId, ...value }) => {
+  const [sheet, setSheet] = useState<[number, number]>([297, 210]);
+  const [className, setClassName] = useState('');
+  const roster = useRoster();
+  const asked = useWatch({ control, name: 'classId' });
+  const submit = handleSubmit(async ({ classId, ...value }) => {
     try {
-      const [, paperWidthMm, paperHeightMm] = SHEETS[sheet];
+      const [paperWidthMm, paperHeightMm] = sheet;
+      const made = classId === NEW && (await send<{ id: string }>('POST', '/api/classes', { name: className, students: roster.entries }));
       const { id } = await send<{ id: string }>('POST', '/api/studies', {
         ...value,
-        classId: classId || null,
+        classId: made ? made.id : classId || null,
         about: '',
         paperWidthMm,
         paperHeightMm,
@@ -107,8 +115,17 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
             </option>
           ))}
           <option value="">{say('newStudy.noClass')}</option>
+          <option value={NEW}>{say('newStudy.newClass')}</option>
         </select>
       </Field>
+      {asked === NEW && (
+        <div className="grid gap-3 border-s-2 border-base-300 ps-4">
+          <Field label={say('newStudy.className')}>
+            <input className="input w-full" required maxLength={80} value={className} onChange={(e) => setClassName(e.target.value)} />
+          </Field>
+          <RosterField roster={roster} refused={null} />
+        </div>
+      )}
       <fieldset className="grid gap-1">
         <legend>{say('newStudy.aim')}</legend>
         {(['replica', 'study', 'remembered'] as const).map((a) => (
@@ -128,15 +145,7 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
             ))}
           </select>
         </Field>
-        <Field label={say('newStudy.paper')}>
-          <select className="select w-full" {...register('sheet')}>
-            {SHEETS.map(([paper, w, h], i) => (
-              <option key={`${paper} ${w}`} value={i}>
-                {say(w > h ? 'sheets.across' : 'sheets.upright', { paper: typed(paper), width: amount(w, 'mm'), height: amount(h, 'mm') })}
-              </option>
-            ))}
-          </select>
-        </Field>
+        <SheetField label={say('newStudy.paper')} width={sheet[0]} height={sheet[1]} onSize={(w, h) => setSheet([w, h])} />
       </div>
       <Notice said={problem} />
       <button className="btn btn-primary justify-self-start" disabled={isSubmitting || !hydrated}>

@@ -56,6 +56,8 @@ export const edits = {
     classId: 'Klasse',
     paperWidthMm: 'Breite des Blatts',
     paperHeightMm: 'Höhe des Blatts',
+    otherMedia: 'weitere Techniken',
+    archivedAt: 'Weglegen',
     dated: 'Datum',
     widthMm: 'Breite',
     heightMm: 'Höhe',

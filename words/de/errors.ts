@@ -167,6 +167,7 @@ export const errors = {
   study: {
     title: 'Bitte der Studie einen Namen geben.',
     titleLong: 'Der Name ist länger als 120 Buchstaben.',
+    otherMedia: 'Höchstens sechs Techniken neben der wichtigsten.',
     master: 'Bitte sagen, wessen Hand es ist.',
     masterLong: 'Der Name des Meisters ist länger als 120 Buchstaben.',
     medium: 'Bitte eins der Mittel wählen.',

@@ -16,7 +16,7 @@ import { parts, points, proportions, templates } from './proportions';
 import { capture, colours, laid, mixing, readings } from './readings';
 import { report } from './report';
 import { cupboard, materials } from './cupboard';
-import { classes, media, newStudy, rules, settings, sheets, studies } from './studies';
+import { about, classes, media, newStudy, rules, settings, sheets, studies } from './studies';
 import { techniques } from './techniques';
 import { units } from './units';
 import { unusable } from './unusable';
@@ -33,6 +33,7 @@ export const de: Catalogue = {
   colour,
   colours,
   compare,
+  about,
   cupboard,
   materials,
   deleting,

@@ -6,6 +6,7 @@ export const studies = {
   sample: 'Kein Bild zur Hand? Jede neue Studie bietet Beispielwerke eines erfundenen Meisters an.',
   counts: '{works, plural, one {# Werk} other {# Werke}}, {pieces, plural, one {# Arbeit} other {# Arbeiten}}',
   alone: 'keine Klasse: eine Person studiert allein',
+  away: 'Weggelegt ({n, number})',
 } as const;
 
 export const newStudy = {
@@ -19,6 +20,8 @@ export const newStudy = {
   class: 'Wer studiert?',
   classOf: '{name} ({n, number})',
   noClass: 'Keine Klasse: ich studiere allein',
+  newClass: 'Eine neue Klasse …',
+  className: 'Name der Klasse',
   aim: 'Wie nah soll die erste Studie sein?',
   aims: {
     replica: 'Nachbildung: Strich für Strich, Stelle für Stelle verglichen',
@@ -54,6 +57,38 @@ export const media = {
 export const sheets = {
   across: '{paper} quer, {width} × {height}',
   upright: '{paper} hoch, {width} × {height}',
+  own: '{width} × {height}',
+  ownSize: 'eine eigene Größe',
+  series: { A: 'ISO A', B: 'ISO B', ANSI: 'ANSI', Arch: 'Zeichenformate in Zoll' },
+  width: 'Breite ({unit})',
+  height: 'Höhe ({unit})',
+  wide: 'Quer',
+  tall: 'Hoch',
+  likeSource: 'In der Form von „{title}“',
+  cutting: 'Aus größerem Papier schneiden',
+  parent: 'Papier',
+  fromCupboard: 'Im Schrank',
+  drawing: '{n, plural, =0 {kein Blatt} one {# Blatt} other {# Blätter}} aus {paper}, mit den Schnitten',
+  tooLarge: 'Das Blatt der Klasse lässt sich daraus nicht schneiden: Wählen Sie ein größeres Papier.',
+  buy: '{each, plural, one {# Blatt} other {# Blätter}} von {sheet} aus jedem, mit {cuts, plural, =0 {keinem Schnitt} one {# geraden Schnitt} other {# geraden Schnitten}}; {waste} bleibt übrig. Für {needed, plural, one {# Blatt} other {# Blätter}}, davon {spare, number} zum Ersatz, werden {parents, number} gebraucht.',
+} as const;
+
+export const about = {
+  title: 'Über diese Studie',
+  open: 'Über diese Studie: {title}',
+  ownMedium: 'etwas anderes',
+  ownMediumName: 'Wie es heißt',
+  otherMedia: 'Daneben',
+  about: 'Worum es geht',
+  sheet: 'Das Blatt',
+  takeSheet: 'Dieses Blatt nehmen',
+  sheetHow: 'Was von jetzt an abgegeben wird, wird darauf entzerrt; was da ist, behält sein Blatt.',
+  again: 'Für eine andere Klasse noch einmal anfangen',
+  againHow: 'Die Werke mit allem, was über sie herausgefunden wurde, Regeln und Plan gehen mit; Arbeiten und Vorlagen bleiben hier.',
+  copy: 'Noch einmal anfangen',
+  putAway: 'Diese Studie weglegen',
+  takeOut: 'Diese Studie wieder hervorholen',
+  putAwayHow: 'Sie steht unter den Studien für sich, mit allem, was darin ist.',
 } as const;
 
 export const classes = {

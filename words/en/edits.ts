@@ -56,6 +56,8 @@ export const edits = {
     classId: 'class',
     paperWidthMm: 'width of the sheet',
     paperHeightMm: 'height of the sheet',
+    otherMedia: 'other media',
+    archivedAt: 'putting away',
     dated: 'date',
     widthMm: 'width',
     heightMm: 'height',

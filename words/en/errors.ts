@@ -153,6 +153,7 @@ export const errors = {
   study: {
     title: 'Give the study a name.',
     titleLong: 'The name is longer than 120 letters.',
+    otherMedia: 'At most six media beside the main one.',
     master: 'Say whose hand it is.',
     masterLong: 'The master’s name is longer than 120 letters.',
     medium: 'Choose one of the media.',

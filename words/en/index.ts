@@ -15,7 +15,7 @@ import { parts, points, proportions, templates } from './proportions';
 import { capture, colours, laid, mixing, readings } from './readings';
 import { report } from './report';
 import { cupboard, materials } from './cupboard';
-import { classes, media, newStudy, rules, settings, sheets, studies } from './studies';
+import { about, classes, media, newStudy, rules, settings, sheets, studies } from './studies';
 import { techniques } from './techniques';
 import { units } from './units';
 import { unusable } from './unusable';
@@ -32,6 +32,7 @@ export const en = {
   colour,
   colours,
   compare,
+  about,
   cupboard,
   materials,
   deleting,

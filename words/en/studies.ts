@@ -6,6 +6,7 @@ export const studies = {
   sample: 'No picture at hand? Every new study offers sample works by an invented master.',
   counts: '{works, plural, one {# work} other {# works}}, {pieces, plural, one {# piece} other {# pieces}}',
   alone: 'no class: one person studies alone',
+  away: 'Put away ({n, number})',
 } as const;
 
 export const newStudy = {
@@ -19,6 +20,8 @@ export const newStudy = {
   class: 'Who studies?',
   classOf: '{name} ({n, number})',
   noClass: 'No class: I study alone',
+  newClass: 'A new class …',
+  className: 'Name of the class',
   aim: 'How close should the first study be?',
   aims: {
     replica: 'Replica: stroke for stroke, held place by place',
@@ -50,6 +53,38 @@ export const media = {
 export const sheets = {
   across: '{paper} across, {width} × {height}',
   upright: '{paper} upright, {width} × {height}',
+  own: '{width} × {height}',
+  ownSize: 'a size of its own',
+  series: { A: 'ISO A', B: 'ISO B', ANSI: 'ANSI', Arch: 'Architect’s sizes' },
+  width: 'Width ({unit})',
+  height: 'Height ({unit})',
+  wide: 'Across',
+  tall: 'Upright',
+  likeSource: 'In the shape of “{title}”',
+  cutting: 'Cut from larger paper',
+  parent: 'Paper',
+  fromCupboard: 'In the cupboard',
+  drawing: '{n, plural, =0 {no sheet} one {# sheet} other {# sheets}} out of {paper}, with the cuts',
+  tooLarge: 'The class’s sheet does not come out of this paper: choose a larger one.',
+  buy: '{each, plural, one {# sheet} other {# sheets}} of {sheet} out of each, with {cuts, plural, =0 {no cut} one {# straight cut} other {# straight cuts}}; {waste} is left over. For {needed, plural, one {# sheet} other {# sheets}}, {spare, number} of them spare, get {parents, number}.',
+} as const;
+
+export const about = {
+  title: 'About this study',
+  open: 'About this study: {title}',
+  ownMedium: 'something else',
+  ownMediumName: 'What it is called',
+  otherMedia: 'Beside it',
+  about: 'What it is about',
+  sheet: 'The sheet',
+  takeSheet: 'Take this sheet',
+  sheetHow: 'Pieces handed in from now on are squared up to it; those there are keep theirs.',
+  again: 'Begin it again for another class',
+  againHow: 'Works with all that was found out of them, rules and plan go along; pieces and references stay here.',
+  copy: 'Begin it again',
+  putAway: 'Put this study away',
+  takeOut: 'Take this study out again',
+  putAwayHow: 'It stands apart among the studies, with everything in it.',
 } as const;
 
 export const classes = {

@@ -25,7 +25,9 @@ export default async function StudyLayout({ children, params }: { children: Reac
             className="min-w-0 flex-1 truncate border-s border-base-300 ps-4 text-base font-semibold max-sm:ps-2 max-sm:text-sm"
             title={say('shared.after', { master: typed(study.master) })}
           >
-            {say.typed(study.title)}
+            <Link href={`/studies/${id}/about`} className="hover:underline" aria-label={say('about.open', { title: typed(study.title) })}>
+              {say.typed(study.title)}
+            </Link>
           </h1>
           <Progress studyId={id} />
           <EditBar studyId={id} />

@@ -1,0 +1,47 @@
+import { listClasses } from '@/server/classes/classes';
+import { listKits } from '@/server/cupboard/kits';
+import { listWorks } from '@/server/studies/works';
+import { AboutStudy } from '@/ui/studies/AboutStudy';
+import { openStudy } from '../../../session';
+import { titled } from '../../../voice';
+
+export const generateMetadata = titled('about.title');
+
+export default async function AboutPage({ params }: { params: Promise<{ study: string }> }) {
+  const { study: id } = await params;
+  const { teacher, study } = await openStudy(id);
+  const [classes, kits, works] = [await listClasses(teacher.id), await listKits(teacher.id), await listWorks(id)];
+  const papers = kits.flatMap((k) =>
+    k.materials.flatMap(({ name, kind, properties: { widthMm, heightMm } }) =>
+      kind === 'paper' && widthMm && heightMm ? [{ name, size: [Math.min(widthMm, heightMm), Math.max(widthMm, heightMm)] as const }] : [],
+    ),
+  );
+  const source = works.find((w) => !w.foil) ?? null;
+  return (
+    <AboutStudy
+      key={study.id}
+      study={{
+        id,
+        title: study.title,
+        master: study.master,
+        kind: study.kind,
+        aim: study.aim,
+        medium: study.medium,
+        otherMedia: study.otherMedia ?? [],
+        about: study.about,
+        classId: study.classId,
+        paperWidthMm: study.paperWidthMm,
+        paperHeightMm: study.paperHeightMm,
+        archived: study.archivedAt !== null,
+        version: study.version,
+      }}
+      classes={classes
+        .filter((c) => !c.archived || c.id === study.classId)
+        .map((c) => ({ id: c.id, name: c.name, count: c.students.filter((s) => !s.left).length }))}
+      papers={papers}
+      source={
+        source && { title: source.title, width: source.widthMm ?? source.pictureWidth, height: source.heightMm ?? source.pictureHeight }
+      }
+    />
+  );
+}

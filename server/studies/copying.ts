@@ -1,0 +1,55 @@
+/** Knows how a study is begun again for another class: its works with what was found out of them, rules and plan, but nobody's pieces. */
+import { and, asc, eq, getTableColumns, inArray, isNotNull, SQL } from 'drizzle-orm';
+import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
+import { classOf, onDesk, studyOf } from '../accounts/ownership';
+import { newId, type Transaction } from '../database/connection';
+import { askToMeasure } from '../queue/asking';
+import { facts, landmarkSets, pins, plans, planSteps, rules, studies, workGroups, works } from '../schema';
+
+type Row = Record<string, unknown>;
+type Ids = Map<string, string>;
+
+/** Copies the rows of a table under new ids; `links` names the columns that point to rows copied before, by their new ids. */
+async function copyRows(
+  tx: Transaction,
+  table: MySqlTable & { id: MySqlColumn },
+  where: SQL | undefined,
+  links: Record<string, Ids>,
+  more: Row = {},
+): Promise<Ids> {
+  const rows = (await tx.select().from(table).where(where).orderBy(asc(table.id))) as Row[];
+  const ids: Ids = new Map(rows.map((r) => [r.id as string, newId()]));
+  const versioned = 'version' in getTableColumns(table) ? { version: 1 } : {};
+  const copies = rows.map((r) => ({
+    ...r,
+    ...versioned,
+    ...more,
+    ...Object.fromEntries(Object.entries(links).map(([column, to]) => [column, r[column] === null ? null : to.get(r[column] as string)])),
+    id: ids.get(r.id as string),
+  }));
+  if (copies.length) await tx.insert(table).values(copies as (typeof table.$inferInsert)[]);
+  return ids;
+}
+
+/** A study like another, for another class or for nobody yet; the picture bytes are shared, and what was measured holds. */
+export function copyStudy(teacherId: string, id: string, fields: { title: string; classId: string | null }): Promise<string> {
+  const copy = newId();
+  return onDesk(teacherId, async (tx) => {
+    const before = await studyOf(teacherId, id, tx);
+    if (fields.classId !== null) await classOf(teacherId, fields.classId, tx);
+    const now = new Date();
+    await tx.insert(studies).values({ ...before, ...fields, id: copy, version: 1, archivedAt: null, createdAt: now, updatedAt: now });
+    const here: Ids = new Map([[id, copy]]);
+    const of = { studyId: here };
+    const groups = await copyRows(tx, workGroups, eq(workGroups.studyId, id), of);
+    const copied = await copyRows(tx, works, eq(works.studyId, id), { ...of, groupId: groups });
+    const old = [...copied.keys(), ''];
+    for (const table of [facts, pins] as const) await copyRows(tx, table, inArray(table.workId, old), { workId: copied });
+    await copyRows(tx, landmarkSets, and(eq(landmarkSets.studyId, id), isNotNull(landmarkSets.workId)), { ...of, workId: copied });
+    await copyRows(tx, rules, eq(rules.studyId, id), of);
+    const planned = await copyRows(tx, plans, eq(plans.studyId, id), of);
+    await copyRows(tx, planSteps, inArray(planSteps.planId, [...planned.keys(), '']), { planId: planned });
+    for (const work of copied.values()) await askToMeasure(tx, teacherId, { id: work, studyId: copy });
+    return copy;
+  });
+}

@@ -1,0 +1,272 @@
+'use client';
+import { Archive, ArchiveRestore, Copy } from 'lucide-react';
+import { useState } from 'react';
+import { LESSON_MEDIA, mediumName, isLessonMedium } from '@/core/lesson/media';
+import type { Size } from '@/core/lesson/sheets';
+import { typed } from '@/core/message';
+import { Field } from '../shared/Field';
+import { Notice } from '../shared/Notice';
+import { send } from '../shared/request';
+import { useChange } from '../shared/server/useChange';
+import { TypedArea, TypedInput } from '../shared/typing/Typed';
+import { CutSheets } from './CutSheets';
+import { SheetField } from './SheetField';
+import { useSay } from '../words/Words';
+
+export interface AboutView {
+  id: string;
+  title: string;
+  master: string;
+  kind: 'master' | 'period';
+  aim: 'replica' | 'study' | 'remembered';
+  medium: string;
+  otherMedia: string[];
+  about: string;
+  classId: string | null;
+  paperWidthMm: number;
+  paperHeightMm: number;
+  archived: boolean;
+  version: number;
+}
+
+interface Props {
+  study: AboutView;
+  classes: { id: string; name: string; count: number }[];
+  papers: { name: string; size: Size }[];
+  source: { title: string; width: number; height: number } | null;
+}
+
+const FIELDS = ['title', 'master', 'medium', 'otherMedia', 'classId', 'about', 'paperWidthMm', 'paperHeightMm', 'kind', 'aim'];
+const OWN = 'own';
+
+/** Everything a study was begun with, to be changed: saved as it is left, and undone like all else. */
+export function AboutStudy({ study, classes, papers, source }: Props) {
+  const say = useSay();
+  const { act, busy, refused, other } = useChange(`study:${study.id}`);
+  const save = (fields: Partial<AboutView>) => act(() => send('PATCH', `/api/studies/${study.id}`, { version: study.version, ...fields }));
+  const [size, setSize] = useState<[number, number]>([study.paperWidthMm, study.paperHeightMm]);
+  const sized = size[0] !== study.paperWidthMm || size[1] !== study.paperHeightMm;
+  const [ownMedium, setOwnMedium] = useState(!isLessonMedium(study.medium));
+  const students = classes.find((c) => c.id === study.classId)?.count ?? 1;
+  const others = LESSON_MEDIA.filter((m) => m !== study.medium);
+  return (
+    <div className="overflow-y-auto">
+      <div className="mx-auto grid w-full max-w-6xl gap-8 p-6 lg:grid-cols-2">
+        <section className="grid content-start gap-4">
+          <h2 className="text-2xl font-semibold">{say('about.title')}</h2>
+          <Field label={say('newStudy.name')} problem={refused('title')}>
+            <TypedInput
+              place={`study:${study.id}:title`}
+              stored={study.title}
+              className="input w-full"
+              maxLength={120}
+              skip={(t) => !t.trim()}
+              onSave={(title) => save({ title })}
+            />
+          </Field>
+          <Field label={say('newStudy.master')} problem={refused('master')}>
+            <TypedInput
+              place={`study:${study.id}:master`}
+              stored={study.master}
+              className="input w-full"
+              maxLength={120}
+              skip={(t) => !t.trim()}
+              onSave={(master) => save({ master })}
+            />
+          </Field>
+          <Choice
+            legend={say('newStudy.kind')}
+            name="kind"
+            value={study.kind}
+            of={(['master', 'period'] as const).map((k) => [k, say(`newStudy.kinds.${k}`)])}
+            onValue={(kind) => void save({ kind })}
+          />
+          <Field label={say('newStudy.class')} problem={refused('classId')}>
+            <select
+              className="select w-full"
+              value={study.classId ?? ''}
+              disabled={busy}
+              onChange={(e) => void save({ classId: e.target.value || null })}
+            >
+              {classes.map((c) => (
+                <option key={c.id} value={c.id}>
+                  {say('newStudy.classOf', { name: typed(c.name), n: c.count })}
+                </option>
+              ))}
+              <option value="">{say('newStudy.noClass')}</option>
+            </select>
+          </Field>
+          <Choice
+            legend={say('newStudy.aim')}
+            name="aim"
+            value={study.aim}
+            of={(['replica', 'study', 'remembered'] as const).map((a) => [a, say(`newStudy.aims.${a}`)])}
+            onValue={(aim) => void save({ aim })}
+          />
+          <Field label={say('newStudy.medium')} problem={refused('medium')}>
+            <select
+              className="select w-full"
+              value={ownMedium ? OWN : study.medium}
+              onChange={(e) => {
+                setOwnMedium(e.target.value === OWN);
+                if (e.target.value !== OWN) void save({ medium: e.target.value });
+              }}
+            >
+              {LESSON_MEDIA.map((m) => (
+                <option key={m} value={m}>
+                  {say(mediumName(m))}
+                </option>
+              ))}
+              <option value={OWN}>{say('about.ownMedium')}</option>
+            </select>
+          </Field>
+          {ownMedium && (
+            <Field label={say('about.ownMediumName')}>
+              <TypedInput
+                place={`study:${study.id}:medium`}
+                stored={isLessonMedium(study.medium) ? '' : study.medium}
+                className="input w-full"
+                maxLength={60}
+                skip={(t) => !t.trim()}
+                onSave={(medium) => save({ medium })}
+              />
+            </Field>
+          )}
+          <fieldset>
+            <legend>{say('about.otherMedia')}</legend>
+            <div className="mt-1 flex flex-wrap gap-x-5 gap-y-1">
+              {others.map((m) => (
+                <label key={m} className="flex items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="checkbox checkbox-sm"
+                    checked={study.otherMedia.includes(m)}
+                    disabled={busy}
+                    onChange={(e) =>
+                      void save({ otherMedia: e.target.checked ? [...study.otherMedia, m] : study.otherMedia.filter((o) => o !== m) })
+                    }
+                  />
+                  {say(mediumName(m))}
+                </label>
+              ))}
+            </div>
+          </fieldset>
+          <Field label={say('about.about')} problem={refused('about')}>
+            <TypedArea
+              place={`study:${study.id}:about`}
+              stored={study.about}
+              className="textarea w-full"
+              rows={4}
+              maxLength={5000}
+              onSave={(about) => save({ about })}
+            />
+          </Field>
+          <Notice said={other(FIELDS)} />
+        </section>
+        <section className="grid content-start gap-6">
+          <div className="grid gap-3">
+            <h2 className="text-2xl font-semibold">{say('about.sheet')}</h2>
+            <SheetField
+              key={`${study.paperWidthMm}:${study.paperHeightMm}`}
+              label={say('newStudy.paper')}
+              width={size[0]}
+              height={size[1]}
+              source={source}
+              onSize={(w, h) => setSize([w, h])}
+              problem={refused('paperWidthMm') ?? refused('paperHeightMm')}
+            />
+            {sized && (
+              <button
+                type="button"
+                className="btn btn-primary justify-self-start"
+                disabled={busy}
+                onClick={() => void save({ paperWidthMm: size[0], paperHeightMm: size[1] })}
+              >
+                {say(busy ? 'shared.saving' : 'about.takeSheet')}
+              </button>
+            )}
+            <p className="text-sm">{say('about.sheetHow')}</p>
+          </div>
+          <CutSheets width={size[0]} height={size[1]} students={students} papers={papers} />
+          <Again study={study} classes={classes} />
+          <div className="grid gap-2 border-t border-base-300 pt-4">
+            <button
+              type="button"
+              className="btn justify-self-start"
+              disabled={busy}
+              onClick={() =>
+                void act(() => send('PATCH', `/api/studies/${study.id}`, { version: study.version, archived: !study.archived }))
+              }
+            >
+              {study.archived ? <ArchiveRestore aria-hidden className="size-5" /> : <Archive aria-hidden className="size-5" />}
+              {say(study.archived ? 'about.takeOut' : 'about.putAway')}
+            </button>
+            <p className="text-sm">{say('about.putAwayHow')}</p>
+          </div>
+        </section>
+      </div>
+    </div>
+  );
+}
+
+interface ChoiceProps<V extends string> {
+  legend: string;
+  name: string;
+  value: V;
+  of: (readonly [V, string])[];
+  onValue: (value: V) => void;
+}
+
+function Choice<V extends string>({ legend, name, value, of, onValue }: ChoiceProps<V>) {
+  return (
+    <fieldset className="grid gap-1">
+      <legend>{legend}</legend>
+      {of.map(([v, said]) => (
+        <label key={v} className="flex items-center gap-2">
+          <input type="radio" name={name} className="radio radio-sm" checked={value === v} onChange={() => onValue(v)} />
+          {said}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+/** The same study begun again for another class. */
+function Again({ study, classes }: Pick<Props, 'study' | 'classes'>) {
+  const say = useSay();
+  const { act, busy, refused, other } = useChange();
+  const [title, setTitle] = useState('');
+  const [classId, setClassId] = useState('');
+  return (
+    <form
+      className="grid gap-3 border-t border-base-300 pt-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void act(async () => {
+          const { id } = await send<{ id: string }>('POST', `/api/studies/${study.id}/copy`, { title, classId: classId || null });
+          window.location.assign(`/studies/${id}/about`);
+        });
+      }}
+    >
+      <h2 className="text-xl font-semibold">{say('about.again')}</h2>
+      <p className="text-sm">{say('about.againHow')}</p>
+      <Field label={say('newStudy.name')} problem={refused('title')}>
+        <input className="input w-full" required maxLength={120} value={title} onChange={(e) => setTitle(e.target.value)} />
+      </Field>
+      <Field label={say('newStudy.class')} problem={refused('classId')}>
+        <select className="select w-full" value={classId} onChange={(e) => setClassId(e.target.value)}>
+          <option value="">{say('newStudy.noClass')}</option>
+          {classes.map((c) => (
+            <option key={c.id} value={c.id}>
+              {say('newStudy.classOf', { name: typed(c.name), n: c.count })}
+            </option>
+          ))}
+        </select>
+      </Field>
+      <Notice said={other(['title', 'classId'])} />
+      <button className="btn justify-self-start" disabled={busy}>
+        <Copy aria-hidden className="size-5" /> {say(busy ? 'shared.saving' : 'about.copy')}
+      </button>
+    </form>
+  );
+}

@@ -64,7 +64,7 @@ function cubic(f: number, out: Float64Array): void {
  * Resamples the photograph into a w × h px sheet in linear light. Where the photograph has more pixels than the result
  * the mean of a lattice of samples holds back what the result cannot carry; else Catmull-Rom between pixels.
  */
-function resampleSheet(photo: RgbImage, toPhoto: Homography, w: number, h: number): Float32Array {
+export function resampleSheet(photo: RgbImage, toPhoto: Homography, w: number, h: number): Float32Array {
   const out = new Float32Array(w * h * 3);
   const spanAt = (x: number, y: number) => {
     const [a, b, c] = [applyHomography(toPhoto, [x, y]), applyHomography(toPhoto, [x + 1, y]), applyHomography(toPhoto, [x, y + 1])];

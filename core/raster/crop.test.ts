@@ -23,9 +23,9 @@ test('four quarter turns bring every point back', () => {
 
 test('what was cropped away is left out; a patch must survive whole', () => {
   expect(carryPoint([9, 40], crop(0))).toBeNull();
-  expect(carryPoints({ crown: [50, 30], sole: [50, 90] }, crop(0))).toEqual({ crown: [40, 10] });
-  expect(carryPatch([20, 30, 30, 20], crop(90))).toEqual([30, 10, 20, 30]);
-  expect(carryPatch([90, 30, 30, 20], crop(0))).toBeNull();
+  expect(carryPoints({ crown: [50, 30], sole: [50, 90] }, (at) => carryPoint(at, crop(0)))).toEqual({ crown: [40, 10] });
+  expect(carryPatch([20, 30, 30, 20], (at) => carryPoint(at, crop(90)))).toEqual([30, 10, 20, 30]);
+  expect(carryPatch([90, 30, 30, 20], (at) => carryPoint(at, crop(0)))).toBeNull();
 });
 
 test.each([0, 90, 180, 270] as const)('turned by %i°, every pixel stands where its middle is carried', (turn) => {

@@ -54,19 +54,23 @@ export function carryPoint([px, py]: Point, crop: Crop): [number, number] | null
   return u < 0 || v < 0 || u > crop.w || v > crop.h ? null : turned([u, v], crop);
 }
 
-/** A patch x, y, width, height in the new picture; null where any of it was cropped away. */
-export function carryPatch([x, y, w, h]: readonly [number, number, number, number], crop: Crop): [number, number, number, number] | null {
-  const a = carryPoint([x, y], crop);
-  const b = carryPoint([x + w, y + h], crop);
-  if (!a || !b) return null;
-  return [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.abs(a[0] - b[0]), Math.abs(a[1] - b[1])];
+/** Where a point comes to lie in a picture made from another; null where it is no longer there. */
+export type Carry = (at: Point) => [number, number] | null;
+
+/** A patch x, y, width, height round where it comes to lie; null where any of it is no longer there. */
+export function carryPatch([x, y, w, h]: readonly [number, number, number, number], carry: Carry): [number, number, number, number] | null {
+  const corners = [carry([x, y]), carry([x + w, y]), carry([x + w, y + h]), carry([x, y + h])];
+  if (!corners.every((c) => c !== null)) return null;
+  const [xs, ys] = [corners.map((c) => c[0]), corners.map((c) => c[1])];
+  const [left, top] = [Math.min(...xs), Math.min(...ys)];
+  return [left, top, Math.max(...xs) - left, Math.max(...ys) - top];
 }
 
-/** Named points carried over; those cropped away are left out. */
-export function carryPoints(points: Record<string, [number, number]>, crop: Crop): Record<string, [number, number]> {
+/** Named points carried over; those no longer there are left out. */
+export function carryPoints(points: Record<string, [number, number]>, carry: Carry): Record<string, [number, number]> {
   const out: Record<string, [number, number]> = {};
   for (const [name, p] of Object.entries(points)) {
-    const at = carryPoint(p, crop);
+    const at = carry(p);
     if (at) out[name] = at;
   }
   return out;

@@ -1,5 +1,6 @@
 /** What runs in a worker thread: decoding, squaring up and measuring, away from the server's main thread. */
 import { SAMPLE_HANDS } from '../../atelier/hands';
+import { flattened } from '../../core/capture/flatten';
 import { rectify } from '../../core/capture/rectify';
 import { cropAndTurn } from '../../core/raster/crop';
 import { sharpnessOf } from '../../core/raster/sharpness';
@@ -59,6 +60,7 @@ async function squareUpTask(t: SquareUpTask): Promise<SquaredUp> {
 async function uprightTask(t: UprightTask): Promise<MadePicture> {
   let image = await decodeUpright(buffer(t.bytes), t.name);
   if (t.crop) image = cropAndTurn(image, t.crop);
+  if (t.flat) image = flattened(image, t.flat.corners, t.flat.ratio);
   return {
     png: await encodePng(image),
     preview: await encodePreview(image, PREVIEW_SIDE),

@@ -30,7 +30,7 @@ interface TakenIn {
 /** Checks an upload and makes its upright picture, before any transaction is begun. */
 export async function takeInPicture(teacherId: string, bytes: Buffer, name: string): Promise<TakenIn> {
   const original = await checkPicture(bytes, name);
-  const made = await inThread({ task: 'upright', bytes, name, crop: null });
+  const made = await inThread({ task: 'upright', bytes, name, crop: null, flat: null });
   const store = async (tx: Transaction) => {
     const originalId = await putPicture(tx, bytes, { teacherId, role: 'original', name, ...original });
     return putMade(tx, teacherId, 'upright', originalId, name, made);

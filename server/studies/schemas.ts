@@ -76,6 +76,14 @@ export const workChangeSchema = object({
     ),
 });
 
+/** Four corners in the picture's px: top left, top right, bottom right, bottom left. */
+export const straightenSchema = object({
+  version: number().integer().required(),
+  corners: mixed<[number, number][]>()
+    .required()
+    .test('corners', saying('corners'), (v) => Array.isArray(v) && v.length === 4 && v.every((p) => numbersOf(p, 2))),
+});
+
 export const cropSchema = object({
   version: number().integer().required(),
   x: number().required(),

@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { message } from '../../core/message';
 import { PROFILE_VERSION } from '../../core/style/profile';
 import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
 import { database } from '../database/connection';
@@ -7,8 +8,9 @@ import { ensureProfile, profileOf } from '../pictures/readings';
 import { Job } from '../queue/queue';
 import { jobs, profiles } from '../schema';
 import { workOf } from '../accounts/ownership';
-import { placeLandmarks } from './landmarks';
-import { addPin, addWork, listWorks, updateWork } from './works';
+import { step } from '../edits/log';
+import { landmarksOf, placeLandmarks } from './landmarks';
+import { addPin, addWork, listWorks, straightenWork, updateWork } from './works';
 
 afterAll(leave);
 
@@ -99,4 +101,34 @@ test('a study holds two dozen works at most, and a picture that is none leaves n
     status: 400,
     message: expect.stringMatching(/at most 24 works/),
   });
+});
+
+test('a work photographed at a slant is laid flat by its corners; points and patches go along, and undo brings the photograph back', async () => {
+  const id = await addWork(teacher, study, await sheetBytes(14, 480, 340), 'evening_ferry-1921.png', {});
+  expect(await workOf(teacher, id)).toMatchObject({ title: 'evening ferry', dated: '1921' });
+  await placeLandmarks(
+    teacher,
+    { subject: 'work', subjectId: id, template: 'free' },
+    0,
+    { in: [240, 170], out: [5, 5] },
+    message('edits.points'),
+  );
+  const { version, pictureId } = await workOf(teacher, id);
+  const corners: [number, number][] = [
+    [60, 40],
+    [420, 40],
+    [420, 300],
+    [60, 300],
+  ];
+  const refused = (c: unknown, v = version) => expect(straightenWork(teacher, id, v, c as [number, number][])).rejects;
+  await refused(corners, version + 1).toMatchObject({ status: 409 });
+  await refused([corners[0], corners[2], corners[1], corners[3]]).toMatchObject({ said: { key: expect.stringMatching(/corners/) } });
+  await straightenWork(teacher, id, version, corners);
+  const [work] = await listWorks(study);
+  expect([work.pictureWidth, work.pictureHeight]).toEqual([360, 260]);
+  const [{ points }] = await landmarksOf(teacher, 'work', id);
+  expect(Object.keys(points)).toEqual(['in']);
+  points.in.forEach((v, i) => expect(v).toBeCloseTo([180, 130][i], 3));
+  await step(teacher, study, 'undo');
+  expect((await workOf(teacher, id)).pictureId).toBe(pictureId);
 });

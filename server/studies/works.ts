@@ -2,7 +2,9 @@
 import { Message, message, several, typed } from '../../core/message';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { PROFILE_VERSION, type ProfileWithMaps } from '../../core/style/profile';
-import { carryPatch, carryPoints, Crop, wholeCrop } from '../../core/raster/crop';
+import { flatOf } from '../../core/capture/flatten';
+import { workNamed } from '../../core/formats/workName';
+import { Carry, carryPatch, carryPoint, carryPoints, Crop, wholeCrop } from '../../core/raster/crop';
 import { changing, database, newId, type Transaction } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
 import { sentence, conflict, UserError } from '../errors';
@@ -13,6 +15,7 @@ import { listed, PlacedSet, setsOn } from './landmarkRows';
 import { askToMeasure } from '../queue/asking';
 import { facts, jobs, landmarkSets, pictures, pins, profiles, workGroups, works } from '../schema';
 import type { Frame, Outline } from '../schema/studies';
+import type { UprightTask } from '../threads/tasks';
 import { inThread } from '../threads/threads';
 import { lockStudy, studyOf, within, workOf, WorkRow } from '../accounts/ownership';
 
@@ -54,6 +57,7 @@ export async function addWork(
 ): Promise<string> {
   await studyOf(teacherId, studyId);
   const taken = await takeInPicture(teacherId, bytes, name);
+  const named = workNamed(name);
   const id = newId();
   await changing(async (tx) => {
     const pictureId = await taken.store(tx);
@@ -68,8 +72,8 @@ export async function addWork(
       studyId,
       groupId: await groupNamed(tx, studyId, fields.group ?? ''),
       pictureId,
-      title: (fields.title?.trim() || name.replace(/\.[^.]+$/, '')).slice(0, 120),
-      dated: fields.dated ?? '',
+      title: (fields.title?.trim() || named.title).slice(0, 120),
+      dated: fields.dated ?? named.dated,
       widthMm: fields.widthMm ?? null,
       heightMm: fields.heightMm ?? null,
       foil: fields.foil ?? false,
@@ -134,33 +138,64 @@ export const removeWork = (teacherId: string, id: string): Promise<void> =>
     loggedRemoval(tx, about(teacherId, work, message('edits.remove', { title: typed(work.title) })), itself(id)),
   );
 
-/** Crops and turns a work's picture; the original upload is kept, points and patches go along. */
-export async function cropWork(teacherId: string, id: string, version: number, frame: Crop): Promise<void> {
-  const { pictureId, version: present } = await workOf(teacherId, id);
-  if (present !== version) throw conflict('work');
-  const picture = await pictureOf(database(), teacherId, pictureId);
-  checkInside([frame.x, frame.y, frame.w, frame.h], picture, 'crop');
-  const crop = wholeCrop(frame, picture.width, picture.height);
-  const made = await inThread({ task: 'upright', bytes: await getBlob(database(), picture.sha256), name: picture.name, crop });
+/** What a picture is made into, and where what lay in it comes to lie. */
+interface Remaking {
+  task: Pick<UprightTask, 'crop' | 'flat'>;
+  carry: Carry;
+  label: 'crop' | 'straighten';
+}
+
+/** Puts another picture in the place of a work's; the original upload is kept, points and patches go along. */
+async function remake(
+  teacherId: string,
+  id: string,
+  version: number,
+  into: (picture: { width: number; height: number }, work: WorkRow) => Remaking,
+): Promise<void> {
+  const before = await workOf(teacherId, id);
+  if (before.version !== version) throw conflict('work');
+  const picture = await pictureOf(database(), teacherId, before.pictureId);
+  const { task, carry, label } = into(picture, before);
+  const made = await inThread({ task: 'upright', bytes: await getBlob(database(), picture.sha256), name: picture.name, ...task });
   await within(workOf, teacherId, id, async (tx, work) => {
     const uprightId = await putMade(tx, teacherId, 'upright', picture.id, picture.name, made);
     const scopes = [itself(id), { table: landmarkSets, where: eq(landmarkSets.workId, id) }, { table: pins, where: eq(pins.workId, id) }];
-    await logged(tx, about(teacherId, work, message('edits.crop', { title: typed(work.title) })), scopes, async () => {
+    await logged(tx, about(teacherId, work, message(`edits.${label}`, { title: typed(work.title) })), scopes, async () => {
       // What was framed or left out lay in the picture as it was.
       await setWork(tx, id, version, { pictureId: uprightId, frame: null, leftOut: null, place: '' });
       for (const set of await tx.select().from(landmarkSets).where(eq(landmarkSets.workId, id)))
         await tx
           .update(landmarkSets)
-          .set({ points: carryPoints(set.points, crop), version: set.version + 1 })
+          .set({ points: carryPoints(set.points, carry), version: set.version + 1 })
           .where(eq(landmarkSets.id, set.id));
       for (const pin of await tx.select().from(pins).where(eq(pins.workId, id))) {
-        const patch = carryPatch(pin.patch, crop);
+        const patch = carryPatch(pin.patch, carry);
         if (patch) await tx.update(pins).set({ patch }).where(eq(pins.id, pin.id));
         else await tx.delete(pins).where(eq(pins.id, pin.id));
       }
     });
   });
 }
+
+/** Crops and turns a work's picture. */
+export const cropWork = (teacherId: string, id: string, version: number, frame: Crop): Promise<void> =>
+  remake(teacherId, id, version, (picture) => {
+    checkInside([frame.x, frame.y, frame.w, frame.h], picture, 'crop');
+    const crop = wholeCrop(frame, picture.width, picture.height);
+    return { task: { crop, flat: null }, carry: (at) => carryPoint(at, crop), label: 'crop' };
+  });
+
+/** Lays a work flat that was photographed at a slant, by its four corners; in its own proportions where both its sides are known. */
+export const straightenWork = (teacherId: string, id: string, version: number, corners: [number, number][]): Promise<void> =>
+  remake(teacherId, id, version, (picture, { widthMm, heightMm }) => {
+    const ratio = widthMm && heightMm ? widthMm / heightMm : null;
+    const flat = flatOf(corners, picture.width, picture.height, ratio);
+    const carry: Carry = (at) => {
+      const [x, y] = flat.place(at);
+      return x < 0 || y < 0 || x > flat.width || y > flat.height ? null : [x, y];
+    };
+    return { task: { crop: null, flat: { corners, ratio } }, carry, label: 'straighten' };
+  });
 
 interface Fact {
   id: string;

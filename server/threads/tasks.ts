@@ -37,6 +37,8 @@ export interface UprightTask {
   bytes: Uint8Array;
   name: string;
   crop: Crop | null;
+  /** Corners by which it is laid flat, and its width over its height where that is known. */
+  flat: { corners: [number, number][]; ratio: number | null } | null;
 }
 
 export interface CompareTask {

@@ -14,7 +14,7 @@ test('a crop asked for behind six pictures being measured is done before the thi
       order.push(`measured ${i}`),
     ),
   );
-  await inThread({ task: 'upright', bytes, name: 'a', crop: { x: 0, y: 0, w: 100, h: 100, turn: 0 } });
+  await inThread({ task: 'upright', bytes, name: 'a', crop: { x: 0, y: 0, w: 100, h: 100, turn: 0 }, flat: null });
   order.push('cropped');
   await Promise.all(measuring);
   expect(order.indexOf('cropped')).toBeLessThanOrEqual(2);
@@ -22,7 +22,7 @@ test('a crop asked for behind six pictures being measured is done before the thi
 });
 
 test('what a thread tells a person arrives as it was told', async () => {
-  const broken = inThread({ task: 'upright', bytes: Buffer.from('no picture'), name: 'sheet.png', crop: null });
+  const broken = inThread({ task: 'upright', bytes: Buffer.from('no picture'), name: 'sheet.png', crop: null, flat: null });
   await expect(broken).rejects.toBeInstanceOf(UserError);
   await expect(broken).rejects.toMatchObject({ status: 415, field: 'picture', message: expect.stringMatching(/“sheet\.png”/) });
 });

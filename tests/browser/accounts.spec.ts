@@ -47,9 +47,21 @@ test('another teacher gets 404 on every page and every route of a study, and no 
   const { ids } = await demo(page);
   const piece = await firstPiece(page, ids.study);
   const paths = [
-    ...['look', 'about', 'proportion', 'marks', 'colour', 'plan', 'plan/sheet', 'make', 'make/sheet', 'pieces', 'compare', 'hanging', 'report'].map(
-      (s) => ['GET', `/studies/${ids.study}/${s}`],
-    ),
+    ...[
+      'look',
+      'about',
+      'proportion',
+      'marks',
+      'colour',
+      'plan',
+      'plan/sheet',
+      'make',
+      'make/sheet',
+      'pieces',
+      'compare',
+      'hanging',
+      'report',
+    ].map((s) => ['GET', `/studies/${ids.study}/${s}`]),
     ['GET', `/api/pictures/${ids.picture}`],
     ...ids.routes,
     ['GET', `/api/pieces/${piece}`],

@@ -117,6 +117,72 @@ test('a class is pasted from a table, changed through the year, and begun anew; 
   await expect(page.getByLabel('Name of the class').first()).toHaveValue('7A');
 });
 
+test('a postcard photographed at a slant is laid flat by the corners that are found, and comes back with undo', async ({ page }) => {
+  await newTeacher(page);
+  const study = await ownStudy(page, 'Postcards');
+  const picture = await madePicture(600, 420, 14);
+  const slanted = await page.evaluate(
+    async ({ bytes }) => {
+      const bitmap = await createImageBitmap(new Blob([new Uint8Array(bytes)]));
+      const canvas = new OffscreenCanvas(1000, 800);
+      const context = canvas.getContext('2d')!;
+      context.fillStyle = '#2d2a28';
+      context.fillRect(0, 0, 1000, 800);
+      // Turned on a dark table.
+      context.setTransform(1.15, 0.16, -0.16, 1.15, 190, 110);
+      context.drawImage(bitmap, 0, 0);
+      return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())];
+    },
+    { bytes: [...picture] },
+  );
+  const sent = await page.request.post(`${origin()}/api/studies/${study}/works`, {
+    headers: { origin: origin() },
+    multipart: { picture: { name: 'ferry_1921.png', mimeType: 'image/png', buffer: Buffer.from(slanted) } },
+  });
+  expect(sent.ok()).toBe(true);
+  await open(page, `${origin()}/studies/${study}/look`);
+  await expect(page.getByLabel('Dated')).toHaveValue('1921');
+  await page.getByRole('button', { name: 'Straighten by its corners' }).click();
+  await expect(page.getByText('These corners were found')).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Straighten it' }).click();
+  await expect(page.getByRole('button', { name: 'Straighten it' })).toBeHidden();
+  const works = async () =>
+    (await (await page.request.get(`${origin()}/api/studies/${study}/works`)).json()) as { pictureWidth: number; pictureHeight: number }[];
+  const shape = async () => (await works()).map((w) => w.pictureWidth / w.pictureHeight)[0];
+  await expect.poll(async () => Math.abs((await shape()) / (600 / 420) - 1)).toBeLessThan(0.03);
+  await expect(page.getByRole('button', { name: 'Crop or turn' })).toBeVisible();
+  await page.getByLabel('Real width (mm)').fill('300');
+  await page.getByRole('button', { name: /Fill in 21\d mm/ }).click();
+  await expect(page.getByLabel('height (mm)')).toHaveValue(/21\d/);
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => (await works())[0].pictureWidth).toBe(1000);
+});
+
+test('a study is changed after its birth, begun again, and put away', async ({ page }) => {
+  await newTeacher(page);
+  const study = await ownStudy(page, 'Harbour');
+  await open(page, `${origin()}/studies/${study}/look`);
+  await page.getByRole('link', { name: /About this study/ }).click();
+  await page.getByLabel('What do you call this study?').first().fill('Harbour, autumn');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Harbour, autumn');
+  await page.getByLabel('Sheet for the class').selectOption('B4');
+  await expect(page.getByText(/For 2 sheets, 1 of them spare, get 1/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take this sheet' }).click();
+  await expect(page.getByRole('button', { name: 'Take this sheet' })).toBeHidden();
+  expect(await faults(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Sheet for the class')).toHaveValue('A4');
+  const again = page.locator('form', { hasText: 'Begin it again for another class' });
+  await again.getByLabel('What do you call this study?').fill('Harbour, spring');
+  await again.getByRole('button', { name: 'Begin it again' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Harbour, spring');
+  await page.getByRole('button', { name: 'Put this study away' }).click();
+  await expect(page.getByRole('button', { name: 'Take this study out again' })).toBeVisible();
+  await open(page, `${origin()}/studies`);
+  await expect(page.getByText('Put away (1)')).toBeVisible();
+});
+
 test('the demo’s cupboard and classes have no accessibility faults that axe can find', async ({ page }) => {
   await demo(page);
   for (const path of ['cupboard', 'classes']) {

@@ -95,6 +95,7 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
     ['PATCH', `/api/works/${work}`],
     ['DELETE', `/api/works/${work}`],
     ['POST', `/api/works/${work}/crop`],
+    ['POST', `/api/works/${work}/straighten`],
     ['POST', `/api/works/${work}/facts`],
     ['DELETE', `/api/works/${work}/facts?id=none`],
     ['POST', `/api/works/${work}/pins`],

@@ -14,6 +14,7 @@ import { Uploads } from '../shared/uploads/Uploads';
 import { useUploads } from '../shared/uploads/useUploads';
 import { useChange } from '../shared/server/useChange';
 import { WorkStrip } from '../shared/WorkStrip';
+import { CornerFrame } from './CornerFrame';
 import { CropFrame } from './CropFrame';
 import { SampleWorks } from './SampleWorks';
 import { StandCamera } from './StandCamera';
@@ -44,10 +45,10 @@ function Looks({ studyId, works, current, samples }: Props) {
   const looking = useLooking();
   const stepped = useStepped();
   const { uploads, take: upload, forget } = useUploads();
-  const [cropping, setCropping] = useState(false);
+  const [remaking, setRemaking] = useState<'crop' | 'flat' | null>(null);
   const [standing, setStanding] = useState(false);
   const choose = useRef<HTMLInputElement>(null);
-  const { act, problem } = useChange();
+  const { act, busy, problem } = useChange();
   const work = works.find((w) => w.id === current) ?? works[0] ?? null;
   const take = (files: FileList | null) =>
     void upload(Array.from(files ?? []).slice(0, MOST_AT_ONCE), (file, onProgress) =>
@@ -88,15 +89,29 @@ function Looks({ studyId, works, current, samples }: Props) {
         tools={<ToolRow {...looking} />}
         picture={
           work ? (
-            cropping ? (
+            remaking === 'flat' ? (
+              <CornerFrame
+                key={work.pictureId}
+                pictureId={work.pictureId}
+                width={work.pictureWidth}
+                height={work.pictureHeight}
+                busy={busy}
+                onCancel={() => setRemaking(null)}
+                onDone={(corners) =>
+                  void act(() => send('POST', `/api/works/${work.id}/straighten`, { version: work.version, corners })).then(
+                    (ok) => ok && setRemaking(null),
+                  )
+                }
+              />
+            ) : remaking === 'crop' ? (
               <CropFrame
                 pictureId={work.pictureId}
                 width={work.pictureWidth}
                 height={work.pictureHeight}
-                onCancel={() => setCropping(false)}
+                onCancel={() => setRemaking(null)}
                 onDone={(crop) =>
                   void act(() => send('POST', `/api/works/${work.id}/crop`, { version: work.version, ...crop })).then(
-                    (ok) => ok && setCropping(false),
+                    (ok) => ok && setRemaking(null),
                   )
                 }
               />
@@ -126,7 +141,7 @@ function Looks({ studyId, works, current, samples }: Props) {
           <WorkForm
             key={`${work.id}:${stepped}`}
             work={work}
-            onCrop={() => setCropping(true)}
+            onRemake={setRemaking}
             groups={[...new Set(works.map((w) => w.group).filter((g): g is string => !!g))]}
           />
         ) : (

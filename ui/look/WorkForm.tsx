@@ -1,4 +1,5 @@
 'use client';
+import { Crop, Scan, Trash2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { amount, message } from '@/core/message';
 import { Field } from '../shared/Field';
@@ -17,7 +18,7 @@ const LEAST_MM = 10;
 const FIELDS = ['title', 'widthMm', 'heightMm', 'dated', 'group', 'impressions', 'text', 'source'];
 
 /** What is known and noted of a work: saved field by field as each is left. */
-export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () => void; groups: string[] }) {
+export function WorkForm({ work, onRemake, groups }: { work: LookWork; onRemake: (how: 'crop' | 'flat') => void; groups: string[] }) {
   const say = useSay();
   const { act, refused, other } = useChange(`work:${work.id}`);
   const [fact, setFact] = useState('');
@@ -49,7 +50,15 @@ export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () 
       />
     </Field>
   );
-  const ratio = work.widthMm && work.heightMm ? work.widthMm / work.heightMm / (work.pictureWidth / work.pictureHeight) : 1;
+  // One side and the picture's shape give the other.
+  const shape = work.pictureWidth / work.pictureHeight;
+  const missing =
+    work.widthMm && !work.heightMm
+      ? { side: 'heightMm', mm: Math.round(work.widthMm / shape) }
+      : work.heightMm && !work.widthMm
+        ? { side: 'widthMm', mm: Math.round(work.heightMm * shape) }
+        : null;
+  const ratio = work.widthMm && work.heightMm ? work.widthMm / work.heightMm / shape : 1;
   return (
     <div className="mt-3 grid gap-3">
       {work.halted && <MeasureAgain studyId={work.studyId} subjectId={work.id} halted={work.halted} />}
@@ -77,6 +86,11 @@ export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () 
         </Field>
       </div>
       {Math.abs(ratio - 1) > 0.03 && <p className="text-sm">{say('look.shapes', { share: amount(Math.abs(ratio - 1), 'share') })}</p>}
+      {missing && (
+        <button type="button" className="btn btn-sm justify-self-start" onClick={() => void save({ [missing.side]: missing.mm })}>
+          {say('look.fill', { size: amount(missing.mm, 'mm') })}
+        </button>
+      )}
       {work.widthMm === null && <p className="text-sm">{say('look.noWidth')}</p>}
       <div className="grid grid-cols-2 items-start gap-3">
         <Field label={say('look.group')} problem={refused('group')}>
@@ -105,12 +119,15 @@ export function WorkForm({ work, onCrop, groups }: { work: LookWork; onCrop: () 
           {say('look.foil')}
         </label>
       </div>
-      <div className="flex gap-2">
-        <button type="button" className="btn btn-sm" onClick={onCrop}>
-          {say('look.crop')}
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn btn-sm" onClick={() => onRemake('flat')}>
+          <Scan aria-hidden className="size-4" /> {say('look.flat.start')}
+        </button>
+        <button type="button" className="btn btn-sm" onClick={() => onRemake('crop')}>
+          <Crop aria-hidden className="size-4" /> {say('look.crop')}
         </button>
         <button type="button" className="btn btn-sm" onClick={() => void act(() => send('DELETE', `/api/works/${work.id}`))}>
-          {say('look.remove')}
+          <Trash2 aria-hidden className="size-4" /> {say('look.remove')}
         </button>
       </div>
       <RemovalNote />

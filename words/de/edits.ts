@@ -16,6 +16,7 @@ export const edits = {
   remove: '„{title}“ entfernen',
   study: '{fields} der Studie',
   work: '{fields} von „{title}“',
+  straighten: '„{title}“ gerade richten',
   crop: '„{title}“ zuschneiden',
   fact: 'ein Faktum zu „{title}“',
   removeFact: 'ein Faktum zu „{title}“ entfernen',

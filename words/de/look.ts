@@ -35,6 +35,16 @@ export const look = {
     add: '{n, plural, one {# Werk hinzufügen} other {# Werke hinzufügen}}',
     drawing: 'wird gezeichnet: {n, number} von {all, number} …',
   },
+  flat: {
+    start: 'An den Ecken gerade richten',
+    picture: 'Das Foto mit den Ecken des Werks',
+    corner:
+      '{corner, select, tl {Obere linke} tr {Obere rechte} br {Untere rechte} other {Untere linke}} Ecke des Werks, bei {x, number} und {y, number}',
+    how: 'Setzen Sie die vier Ecken auf die des Werks: einer Postkarte, einer Seite, eines Plakats an der Wand.',
+    found: 'Diese Ecken wurden gefunden; verschieben Sie, was falsch ist.',
+    keep: 'Gerade richten',
+  },
+  fill: '{size} nach der Form des Bildes eintragen',
   cropping: {
     picture: 'Das Bild zum Zuschneiden',
     side: '{side, select, left {Linke} right {Rechte} top {Obere} other {Untere}} Seite des Rahmens, {at}',

@@ -16,6 +16,7 @@ export const edits = {
   remove: 'removing “{title}”',
   study: '{fields} of the study',
   work: '{fields} of “{title}”',
+  straighten: 'straightening “{title}”',
   crop: 'cropping “{title}”',
   fact: 'a fact about “{title}”',
   removeFact: 'removing a fact about “{title}”',

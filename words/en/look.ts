@@ -35,6 +35,16 @@ export const look = {
     add: '{n, plural, one {Add # work} other {Add # works}}',
     drawing: 'drawing {n, number} of {all, number} …',
   },
+  flat: {
+    start: 'Straighten by its corners',
+    picture: 'The photograph, with the corners of the work',
+    corner:
+      '{corner, select, tl {Upper left} tr {Upper right} br {Lower right} other {Lower left}} corner of the work, at {x, number} and {y, number}',
+    how: 'Put the four corners on those of the work: a postcard, a page, a poster on a wall.',
+    found: 'These corners were found; move those that are wrong.',
+    keep: 'Straighten it',
+  },
+  fill: 'Fill in {size} from the picture’s shape',
   cropping: {
     picture: 'The picture to crop',
     side: '{side, select, left {Left} right {Right} top {Upper} other {Lower}} side of the frame, {at}',

@@ -3,6 +3,7 @@ import { expose, transfer } from 'comlink';
 import { LaidAnswer, laidFor } from '../../../core/colour/laid';
 import type { Material } from '../../../core/colour/materials';
 import { Kit, MixAnswer, mixerFor } from '../../../core/colour/mixing';
+import { findSheet } from '../../../core/capture/findSheet';
 import { inMastersPalette, inMastersValues, Regrouped } from '../../../core/colour/regroup';
 import { lightnessPlane } from '../../../core/colour/lab';
 import { posterise, readValues, squint, ValueStep } from '../../../core/colour/values';
@@ -79,6 +80,8 @@ const warmed = lately(
 );
 
 const SHOWN_SIDE = 900;
+/** Corners found with less are no better than a guess. */
+const SURE_CORNERS = 0.5;
 
 const api = {
   /** Half-closed eyes: blur of `strength` thousandths of the long side, in linear light. */
@@ -108,6 +111,11 @@ const api = {
       mmPerPixel: widthMm === null ? null : widthMm / properWidth,
     });
     return { ...shownReading, ms: performance.now() - begun };
+  },
+  /** Corners of a work in its photograph, where one is seen; px of it, from the upper left clockwise. */
+  async corners(url: string): Promise<[number, number][] | null> {
+    const found = findSheet(await open(url), null);
+    return found && found.confidence > SURE_CORNERS ? found.corners.map(([x, y]): [number, number] => [x, y]) : null;
   },
   /** Where everything lies that a profile tells of, but the marks. */
   async places(url: string, as: ReadAs): Promise<Places> {

@@ -22,7 +22,7 @@ export interface LaidAnswer {
   words: Message;
 }
 
-export interface LaidRecipe {
+interface LaidRecipe {
   names: string[];
   hex: string;
   deltaE: number;

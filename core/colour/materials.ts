@@ -12,10 +12,10 @@ const LAID: ReadonlySet<MaterialKind> = new Set<MaterialKind>(['pencil', 'crayon
 export const isMixed = (kind: MaterialKind): boolean => MIXED.has(kind);
 export const isLaid = (kind: MaterialKind): boolean => LAID.has(kind);
 
-export const OPACITIES = ['opaque', 'semi', 'transparent'] as const;
+const OPACITIES = ['opaque', 'semi', 'transparent'] as const;
 /** Lightfastness as on labels after ASTM D4302: I excellent to V very poor. */
-export const LIGHTFAST = ['I', 'II', 'III', 'IV', 'V'] as const;
-export const TEETH = ['smooth', 'fine', 'rough'] as const;
+const LIGHTFAST = ['I', 'II', 'III', 'IV', 'V'] as const;
+const TEETH = ['smooth', 'fine', 'rough'] as const;
 
 /** What may be known of a material beside its colour; what is not known is left out. */
 export interface Properties {

@@ -116,7 +116,7 @@ export function kitAsJson({ name, white, materials }: CupboardKit): string {
 }
 
 /** Columns of the table, in the order they are written; read in any order, and only `name` must be there. */
-const COLUMNS = ['kind', 'name', 'pigment', 'colour', 'tint', 'tint parts', 'strength', 'white', ...Object.keys(PROPERTIES)] as const;
+const COLUMNS = ['kind', 'name', 'pigment', 'colour', 'tint', 'tint-parts', 'strength', 'white', ...Object.keys(PROPERTIES)] as const;
 const PARTS = /^\s*(\d{1,3})\s*:\s*(\d{1,3})\s*$/;
 
 function fromCsv(text: string): CupboardKit {
@@ -143,7 +143,7 @@ function fromCsv(text: string): CupboardKit {
       if ('hex' in read) return read.hex;
       throw new FormatError('cupboard.colour', { line, column: typed(column), is: typed(cell(column).slice(0, 40)) });
     };
-    const parts = PARTS.exec(cell('tint parts'));
+    const parts = PARTS.exec(cell('tint-parts'));
     const tint =
       cell('tint') && isMixed(kind)
         ? { hex: colour('tint'), parts: [Number(parts?.[1] ?? 1), Number(parts?.[2] ?? 4)] as [number, number] }
@@ -167,7 +167,7 @@ function fromCsv(text: string): CupboardKit {
 
 /** Heads as they are written here whatever their capitals. */
 function plainHeader(head: string): string {
-  const plain = head.trim().toLowerCase();
+  const plain = head.trim().toLowerCase().replace(/\s+/g, '-');
   return COLUMNS.find((c) => c.toLowerCase() === plain) ?? plain;
 }
 
@@ -178,7 +178,7 @@ export function kitAsCsv({ white, materials }: CupboardKit): string {
     pigment: m.pigment,
     colour: m.masstone ?? '',
     tint: m.tint?.hex ?? '',
-    'tint parts': m.tint ? m.tint.parts.join(':') : '',
+    'tint-parts': m.tint ? m.tint.parts.join(':') : '',
     strength: isMixed(m.kind) ? m.strength : '',
     white: m.name === white ? 'yes' : '',
     ...Object.fromEntries(Object.entries(m.properties).map(([k, v]) => [k, typeof v === 'boolean' ? (v ? 'yes' : 'no') : v])),
@@ -189,6 +189,7 @@ export function kitAsCsv({ white, materials }: CupboardKit): string {
 /** A kit from either file, told apart by how it begins. */
 export const readCupboardFile = (text: string): CupboardKit => (text.trimStart().startsWith('{') ? fromJson(text) : fromCsv(text));
 
+const NAMESPACE = 'xmlns="http://www.w3.org/2000/svg"';
 const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
 
 /** The colours of a kit as a drawing: one named rectangle each, the tint beside the thick paint; 1 unit is 1 mm. */
@@ -207,5 +208,6 @@ export function kitAsSvg({ name, materials }: CupboardKit): string {
     ].join('');
   });
   const [width, height] = [10 + across * (w + 6), 18 + Math.max(1, rows) * (h + 16)];
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" font-family="sans-serif"><text x="8" y="11" font-size="6">${escaped(name)}</text>${parts.join('')}</svg>\n`;
+  const size = `width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}"`;
+  return `<svg ${NAMESPACE} ${size} font-family="sans-serif"><text x="8" y="11" font-size="6">${escaped(name)}</text>${parts.join('')}</svg>\n`;
 }

@@ -50,8 +50,8 @@ export type RosterColumn = (typeof ROSTER_COLUMNS)[number];
 
 /** Heads by which schools' lists name their columns, in the two languages spoken here; common practice. */
 const HEADS: readonly [RosterColumn, RegExp][] = [
-  ['firstName', /^(first ?name|given ?name|forename|vorname|rufname)s?$/],
-  ['lastName', /^(last ?name|surname|family ?name|initial|nachname|familienname)s?$/],
+  ['firstName', /^(first[ -]?name|given ?name|forename|vorname|rufname)s?$/],
+  ['lastName', /^(last[ -]?name|surname|family ?name|initial|nachname|familienname)s?$/],
   ['name', /^(name|student|pupil|schüler|schülerin|schüler\/in)s?$/],
   ['seat', /^(seat|place|platz|sitzplatz)$/],
   ['table', /^(table|desk|tisch)$/],
@@ -118,12 +118,12 @@ export function rosterFrom({ rows }: RosterTable, as: readonly (RosterColumn | n
 /** A class list as a table, as it is read again. */
 export function rosterAsCsv(students: readonly (Required<RosterEntry> & { nth: number })[]): string {
   const rows = students.map((s) => ({
-    'first name': s.firstName,
+    'first-name': s.firstName,
     initial: s.initial,
     seat: s.seat,
     table: s.table,
     'left-handed': s.leftHanded ? 'yes' : '',
     needs: s.needs,
   }));
-  return `${Papa.unparse(rows, { columns: ['first name', 'initial', 'seat', 'table', 'left-handed', 'needs'], newline: '\r\n', escapeFormulae: true })}\r\n`;
+  return `${Papa.unparse(rows, { columns: ['first-name', 'initial', 'seat', 'table', 'left-handed', 'needs'], newline: '\r\n', escapeFormulae: true })}\r\n`;
 }

@@ -5,7 +5,7 @@ import { typed } from '../message';
 type Rect = [x: number, y: number, w: number, h: number];
 
 /** A straight cut, from side to side of what it parts; mm from the parent's top left corner. */
-export interface Cut {
+interface Cut {
   from: [number, number];
   to: [number, number];
 }

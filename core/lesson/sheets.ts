@@ -2,8 +2,6 @@
  * Knows the sheets a class may draw on: named sizes, any other, and the one in the shape of the source. ISO 216 A and B series in mm; ANSI and
  * architectural series after ASME Y14.1 in inches.
  */
-import { amount, Message, message, typed } from '../message';
-
 const INCH = 25.4;
 const inches = (w: number, h: number): [number, number] => [w * INCH, h * INCH];
 
@@ -42,13 +40,6 @@ export function nameOfSheet(w: number, h: number): string | null {
 }
 
 export const sizeNamed = (name: string): Size | null => NAMED.find(([n]) => n === name)?.[1] ?? null;
-
-/** A sheet in words: its name where it has one, which way round, and its sides. */
-export function sheetInWords(w: number, h: number): Message {
-  const name = nameOfSheet(w, h);
-  const sides = { width: amount(w, 'mm'), height: amount(h, 'mm') };
-  return name ? message(w > h ? 'sheets.across' : 'sheets.upright', { paper: typed(name), ...sides }) : message('sheets.own', sides);
-}
 
 /** The largest sheet of the source's shape that can be cut from a paper, the way round that leaves more; whole mm. */
 export function sheetInShape(source: readonly [w: number, h: number], paper: Size): [number, number] {

@@ -12,7 +12,7 @@ import { classes, pieces, students, studies } from '../schema';
 type StudentRow = typeof students.$inferSelect;
 
 /** What is known of a student; a first name at least. */
-export type StudentFields = Pick<StudentRow, 'firstName' | 'initial' | 'leftHanded' | 'needs' | 'seat' | 'table'>;
+type StudentFields = Pick<StudentRow, 'firstName' | 'initial' | 'leftHanded' | 'needs' | 'seat' | 'table'>;
 export type NewStudent = Pick<StudentFields, 'firstName' | 'initial'> & Partial<StudentFields>;
 
 export interface ClassWithStudents {

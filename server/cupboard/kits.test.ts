@@ -1,6 +1,7 @@
 /** The cupboard as it is kept: filled, changed, emptied, and each step taken back. */
 import { english } from '../../tests/support/english';
 import { leave, newTeacher } from '../../tests/support/school';
+import { message } from '../../core/message';
 import type { Material } from '../../core/colour/materials';
 import { kitAsCsv, readCupboardFile } from '../../core/formats/cupboardFile';
 import { editState, step } from '../edits/log';
@@ -64,10 +65,12 @@ test('white follows its paint: renamed with it, gone with it, and back with it',
 });
 
 test('a copy and a second ready set get a name of their own; a table read back is the same kit', async () => {
-  const first = await addReadySet(teacher, 'pencils', 'Pencils');
+  const called = (colour: string) => english(message(`cupboard.colours.${colour}`));
+  const first = await addReadySet(teacher, 'pencils', 'Pencils', called);
   await copyKit(teacher, first);
-  await addReadySet(teacher, 'pencils', 'Pencils');
+  await addReadySet(teacher, 'pencils', 'Pencils', called);
   const kits = await listKits(teacher);
+  expect(kits[0].materials.map((m) => m.name)).toContain('yellow ochre');
   expect(kits.map((k) => k.name)).toEqual(['Pencils', 'Pencils 2', 'Pencils 3']);
   const plain = (id: string) => kits.find((k) => k.id === id)!.materials.map(({ id: _id, version: _version, ...m }) => m);
   expect(readCupboardFile(kitAsCsv(kits[0])).materials).toEqual(plain(first));

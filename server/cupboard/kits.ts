@@ -12,7 +12,7 @@ import { conflict, notFound, sentence, UserError } from '../errors';
 import { kits, materials } from '../schema';
 
 type MaterialRow = typeof materials.$inferSelect;
-export type StoredMaterial = Material & { id: string; version: number };
+type StoredMaterial = Material & { id: string; version: number };
 export interface StoredKit extends CupboardKit {
   id: string;
   version: number;
@@ -122,8 +122,11 @@ export function addKit(teacherId: string, { name: wanted, white, materials: list
   });
 }
 
-export const addReadySet = (teacherId: string, key: ReadySet, name: string): Promise<string> =>
-  addKit(teacherId, { name, ...READY_SETS[key] });
+/** A ready set, its colours named as `called` calls them. */
+export function addReadySet(teacherId: string, key: ReadySet, name: string, called: (colour: string) => string): Promise<string> {
+  const { white, materials: list } = READY_SETS[key];
+  return addKit(teacherId, { name, white: white && called(white), materials: list.map((m) => ({ ...m, name: called(m.name) })) });
+}
 
 export async function copyKit(teacherId: string, id: string): Promise<string> {
   return addKit(teacherId, await kitOf(teacherId, id));

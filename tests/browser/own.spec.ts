@@ -167,7 +167,7 @@ test('a study is changed after its birth, begun again, and put away', async ({ p
   await page.getByLabel('What do you call this study?').first().fill('Harbour, autumn');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Harbour, autumn');
   await page.getByLabel('Sheet for the class').selectOption('B4');
-  await expect(page.getByText(/For 2 sheets, 1 of them spare, get 1/)).toBeVisible();
+  await expect(page.getByText(/For 2 sheets, 1 of them spare, get 2/)).toBeVisible();
   await page.getByRole('button', { name: 'Take this sheet' }).click();
   await expect(page.getByRole('button', { name: 'Take this sheet' })).toBeHidden();
   expect(await faults(page)).toEqual([]);

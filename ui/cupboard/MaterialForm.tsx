@@ -74,7 +74,7 @@ export function MaterialForm({ kit, material, onClose }: Props) {
           <input
             className="input w-full"
             maxLength={60}
-            placeholder="PB29"
+            placeholder={say('materials.pigmentExample')}
             value={draft.pigment}
             onChange={(e) => set({ pigment: e.target.value })}
           />

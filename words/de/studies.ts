@@ -55,8 +55,6 @@ export const media = {
 } as const;
 
 export const sheets = {
-  across: '{paper} quer, {width} × {height}',
-  upright: '{paper} hoch, {width} × {height}',
   own: '{width} × {height}',
   ownSize: 'eine eigene Größe',
   series: { A: 'ISO A', B: 'ISO B', ANSI: 'ANSI', Arch: 'Zeichenformate in Zoll' },

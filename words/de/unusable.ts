@@ -45,7 +45,7 @@ export const unusable = {
     columns: 'Die Tabelle hat keine Spalte „name“. Ihre erste Zeile muss die Spalten nennen, durch Kommas getrennt: {columns} …',
     name: 'Zeile {line, number}: Das Material hat keinen Namen.',
     colour: 'Zeile {line, number}: „{is}“ unter „{column}“ ist keine Farbe. Schreiben Sie #rrggbb, oder L*, a* und b* als drei Zahlen.',
-    parts: 'Zeile {line, number}: „tint parts“ muss Farbe zu Weiß sein, wie 1:4.',
+    parts: 'Zeile {line, number}: „tint-parts“ muss Farbe zu Weiß sein, wie 1:4.',
   },
   colours: 'colours: die Zahl der Farben muss zwischen 1 und 24 liegen',
   palette: 'palette: mindestens eine Farbe wird gebraucht',

@@ -51,8 +51,6 @@ export const media = {
 } as const;
 
 export const sheets = {
-  across: '{paper} across, {width} × {height}',
-  upright: '{paper} upright, {width} × {height}',
   own: '{width} × {height}',
   ownSize: 'a size of its own',
   series: { A: 'ISO A', B: 'ISO B', ANSI: 'ANSI', Arch: 'Architect’s sizes' },

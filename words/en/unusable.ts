@@ -45,7 +45,7 @@ export const unusable = {
     columns: 'The table has no column “name”. Its first line must name the columns, parted by commas: {columns} …',
     name: 'Line {line, number}: the material has no name.',
     colour: 'Line {line, number}: “{is}” under “{column}” is no colour. Write #rrggbb, or L*, a* and b* as three numbers.',
-    parts: 'Line {line, number}: “tint parts” must be paint to white, as 1:4.',
+    parts: 'Line {line, number}: “tint-parts” must be paint to white, as 1:4.',
   },
   colours: 'colours: the number of colours must lie between 1 and 24',
   palette: 'palette: at least one colour is needed',

@@ -1,5 +1,4 @@
-import { english } from '../../tests/support/english';
-import { CoreError } from '../errors';
+import { toldBy } from '../../tests/support/english';
 import { READY_SETS } from '../colour/readySets';
 import { CupboardKit, MATERIAL_KINDS, Material, mixable } from '../colour/materials';
 import { kitAsCsv, kitAsJson, kitAsSvg, readCupboardFile } from './cupboardFile';
@@ -66,16 +65,6 @@ const MIXED: CupboardKit = {
   ],
 };
 
-const told = (work: () => unknown): string => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof CoreError) return english(error.said);
-    throw error;
-  }
-  return 'nothing was refused';
-};
-
 test('a kit of every sort comes back whole from both files', () => {
   expect(readCupboardFile(kitAsJson(MIXED))).toEqual(MIXED);
   expect(readCupboardFile(kitAsCsv(MIXED))).toEqual({ ...MIXED, name: '' });
@@ -100,21 +89,21 @@ test('a table with semicolons, tabs, other capitals, Lab and decimal commas is r
 });
 
 test('each fault is named with its line and what to do', () => {
-  expect(told(() => readCupboardFile('red|#ff0000\nblue|#0000ff\n'))).toMatch(/column.*name/i);
-  expect(told(() => readCupboardFile('name,colour\nred,#ff0000\n,#00ff00\n'))).toMatch(/3/);
-  expect(told(() => readCupboardFile('name,colour\nred,redish\n'))).toMatch(/2.*redish/);
-  expect(told(() => readCupboardFile('name,colour\nred,#ff0000\nRed,#ee0000\n'))).toMatch(/Red/);
-  expect(told(() => readCupboardFile('name,colour,tint\nred,#ff0000,#ffaaaa\n'))).toMatch(/1:4/);
-  expect(told(() => readCupboardFile('kind,name,colour\nglue,red,#ff0000\n'))).toMatch(/paint/);
-  expect(told(() => readCupboardFile(`name,colour\n${Array.from({ length: 400 }, (_, i) => `c${i},#123456`).join('\n')}`))).toMatch(
+  expect(toldBy(() => readCupboardFile('red|#ff0000\nblue|#0000ff\n'))).toMatch(/column.*name/i);
+  expect(toldBy(() => readCupboardFile('name,colour\nred,#ff0000\n,#00ff00\n'))).toMatch(/3/);
+  expect(toldBy(() => readCupboardFile('name,colour\nred,redish\n'))).toMatch(/2.*redish/);
+  expect(toldBy(() => readCupboardFile('name,colour\nred,#ff0000\nRed,#ee0000\n'))).toMatch(/Red/);
+  expect(toldBy(() => readCupboardFile('name,colour,tint\nred,#ff0000,#ffaaaa\n'))).toMatch(/1:4/);
+  expect(toldBy(() => readCupboardFile('kind,name,colour\nglue,red,#ff0000\n'))).toMatch(/paint/);
+  expect(toldBy(() => readCupboardFile(`name,colour\n${Array.from({ length: 400 }, (_, i) => `c${i},#123456`).join('\n')}`))).toMatch(
     /400.*200/,
   );
-  expect(told(() => readCupboardFile('{"format":"oldhand.kit/1","paints":[],"materials":[{"kind":"pencil","name":"red"}]}'))).toMatch(
+  expect(toldBy(() => readCupboardFile('{"format":"oldhand.kit/1","paints":[],"materials":[{"kind":"pencil","name":"red"}]}'))).toMatch(
     /red/,
   );
-  expect(told(() => readCupboardFile('{"format":"oldhand.kit/1","white":"chalk","paints":[{"name":"red","masstone":"#ff0000"}]}'))).toMatch(
-    /chalk/,
-  );
+  expect(
+    toldBy(() => readCupboardFile('{"format":"oldhand.kit/1","white":"chalk","paints":[{"name":"red","masstone":"#ff0000"}]}')),
+  ).toMatch(/chalk/);
 });
 
 test('names that a spreadsheet would run as formulas are written so that it does not', () => {

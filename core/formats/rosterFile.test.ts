@@ -1,21 +1,10 @@
-import { english } from '../../tests/support/english';
-import { CoreError } from '../errors';
+import { toldBy } from '../../tests/support/english';
 import { nameIn, readRosterTable, rosterAsCsv, rosterFrom, shownName, toldApart } from './rosterFile';
 
 const taken = (text: string) => {
   const table = readRosterTable(text);
   return rosterFrom(table, table.guess);
 };
-const told = (work: () => unknown): string => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof CoreError) return english(error.said);
-    throw error;
-  }
-  return 'nothing was refused';
-};
-
 test.each([
   ['Abel R', 'Abel', 'R'],
   ['Abel R.', 'Abel', 'R'],
@@ -81,8 +70,8 @@ test('what is written is read again', () => {
 });
 
 test('an empty list, four hundred lines, no column of names, a line without one', () => {
-  expect(told(() => readRosterTable(' \n'))).toMatch(/empty|no line/i);
-  expect(told(() => readRosterTable(Array.from({ length: 400 }, (_, i) => `A${i}`).join('\n')))).toMatch(/400.*200/);
-  expect(told(() => rosterFrom(readRosterTable('Seat;Table\n1;2\n'), ['seat', 'table']))).toMatch(/first name/i);
-  expect(told(() => taken('first name;seat\nAbel;1\n;2\n'))).toMatch(/2/);
+  expect(toldBy(() => readRosterTable(' \n'))).toMatch(/empty|no line/i);
+  expect(toldBy(() => readRosterTable(Array.from({ length: 400 }, (_, i) => `A${i}`).join('\n')))).toMatch(/400.*200/);
+  expect(toldBy(() => rosterFrom(readRosterTable('Seat;Table\n1;2\n'), ['seat', 'table']))).toMatch(/first name/i);
+  expect(toldBy(() => taken('first name;seat\nAbel;1\n;2\n'))).toMatch(/2/);
 });

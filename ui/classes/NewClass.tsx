@@ -1,8 +1,9 @@
 'use client';
-import { Plus, X } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
+import { PanelHead } from '../shared/PanelHead';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import type { ClassView } from './class';
@@ -55,12 +56,7 @@ export function AddStudents({ to, onClose }: { to: ClassView; onClose: () => voi
         if (await act(() => send('POST', `/api/classes/${to.id}/students`, { students: roster.entries }))) onClose();
       }}
     >
-      <div className="flex items-start gap-2">
-        <h2 className="flex-1 text-xl font-semibold">{say.typed(to.name)}</h2>
-        <button type="button" className="btn btn-ghost btn-sm" aria-label={say('shared.close')} onClick={onClose}>
-          <X aria-hidden className="size-5" />
-        </button>
-      </div>
+      <PanelHead title={say.typed(to.name)} onClose={onClose} />
       <RosterField roster={roster} refused={refused('students')} />
       <Notice said={other(['students'])} />
       <button className="btn btn-primary justify-self-start" disabled={busy || !roster.entries.length}>

@@ -5,8 +5,11 @@ import { CoreError } from '@/core/errors';
 import { readRosterTable, ROSTER_COLUMNS, RosterColumn, RosterEntry, rosterFrom, RosterTable, shownName } from '@/core/formats/rosterFile';
 import { Message, message, several, typed } from '@/core/message';
 import { Field } from '../shared/Field';
+import { FileButton } from '../shared/FileButton';
 import { useSay } from '../words/Words';
 
+/** More than any class list. */
+const MOST_BYTES = 400_000;
 /** Names shown of those that would be taken. */
 const SHOWN = 6;
 
@@ -58,20 +61,13 @@ export function RosterField({ roster: { text, table, entries, problem, chosen, c
           onChange={(e) => change(e.target.value)}
         />
       </Field>
-      <label className="btn btn-sm justify-self-start">
-        <FileUp aria-hidden className="size-4" /> {say('classes.list.file')}
-        <input
-          type="file"
-          accept=".csv,.tsv,.txt,text/csv,text/plain"
-          className="sr-only"
-          onChange={async (e) => {
-            const { target } = e;
-            const file = target.files?.[0];
-            if (file) change(await file.slice(0, 400_000).text());
-            target.value = '';
-          }}
-        />
-      </label>
+      <FileButton
+        small
+        icon={FileUp}
+        label={say('classes.list.file')}
+        accept=".csv,.tsv,.txt,text/csv,text/plain"
+        onFile={(file) => void file.slice(0, MOST_BYTES).text().then(change)}
+      />
       {table && table.heads.length > 1 && (
         <fieldset className="grid gap-2 border border-base-300 p-2">
           <legend className="text-sm">{say('classes.list.taken')}</legend>

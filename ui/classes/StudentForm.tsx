@@ -1,9 +1,10 @@
 'use client';
-import { ArrowDown, ArrowUp, Check, UserMinus, UserPlus, X } from 'lucide-react';
+import { ArrowDown, ArrowUp, Check, UserMinus, UserPlus } from 'lucide-react';
 import { useState } from 'react';
 import { DeleteForGood } from '../shared/DeleteForGood';
 import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
+import { PanelHead } from '../shared/PanelHead';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import type { ClassView, StudentView } from './class';
@@ -54,12 +55,7 @@ export function StudentForm({ student, of, classes, onClose }: Props) {
           void save({ firstName, initial, seat, table, needs, leftHanded });
         }}
       >
-        <div className="flex items-start gap-2">
-          <h2 className="flex-1 text-xl font-semibold">{say.typed(student.name)}</h2>
-          <button type="button" className="btn btn-ghost btn-sm" aria-label={say('shared.close')} onClick={onClose}>
-            <X aria-hidden className="size-5" />
-          </button>
-        </div>
+        <PanelHead title={say.typed(student.name)} onClose={onClose} />
         <div className="grid grid-cols-[1fr_6rem] gap-3">
           {text('firstName', 40)}
           {text('initial', 2)}

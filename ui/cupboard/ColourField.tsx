@@ -5,6 +5,7 @@ import { typedColour } from '@/core/colour/typedColour';
 import { byteFromLinear, linearFromByte } from '@/core/colour/srgb';
 import type { Message } from '@/core/message';
 import { Field } from '../shared/Field';
+import { FileButton } from '../shared/FileButton';
 import { useSay } from '../words/Words';
 
 const SHOWN = 320;
@@ -31,6 +32,11 @@ export function ColourField({ label, hex, onHex, problem }: Props) {
     const now = typedColour(next);
     onHex('hex' in now ? now.hex : null);
   };
+  const see = async (file: File) => {
+    const made = await createImageBitmap(file, { colorSpaceConversion: 'none', imageOrientation: 'from-image' }).catch(() => null);
+    setUnread(!made);
+    setPhoto(made);
+  };
   return (
     <div className="grid gap-1">
       <Field label={label} problem={problem}>
@@ -48,22 +54,7 @@ export function ColourField({ label, hex, onHex, problem }: Props) {
           {say(read.wrong === 'outside' ? 'materials.colourOutside' : 'materials.colourWrong')}
         </span>
       )}
-      <label className="btn btn-sm justify-self-start">
-        <Pipette aria-hidden className="size-4" /> {say('materials.pick')}
-        <input
-          type="file"
-          accept="image/*"
-          className="sr-only"
-          onChange={async (e) => {
-            const file = e.target.files?.[0];
-            e.target.value = '';
-            if (!file) return;
-            const made = await createImageBitmap(file, { colorSpaceConversion: 'none', imageOrientation: 'from-image' }).catch(() => null);
-            setUnread(!made);
-            setPhoto(made);
-          }}
-        />
-      </label>
+      <FileButton small icon={Pipette} label={say('materials.pick')} accept="image/*" onFile={(file) => void see(file)} />
       {unread && (
         <span role="alert" className="text-sm text-error">
           {say('materials.notRead')}

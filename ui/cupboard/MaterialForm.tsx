@@ -1,11 +1,12 @@
 'use client';
-import { Check, Trash2, X } from 'lucide-react';
+import { Check, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { typed } from '@/core/message';
 import { isMixed, Material, MATERIAL_KINDS, MaterialKind, Properties, PROPERTIES, PROPERTIES_OF } from '@/core/colour/materials';
 import type { Key } from '@/words/catalogue';
 import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
+import { PanelHead } from '../shared/PanelHead';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import { ColourField } from './ColourField';
@@ -48,14 +49,7 @@ export function MaterialForm({ kit, material, onClose }: Props) {
         void save();
       }}
     >
-      <div className="flex items-start gap-2">
-        <h2 className="flex-1 text-xl font-semibold">
-          {material ? say.typed(material.name) : say('materials.newIn', { kit: typed(kit.name) })}
-        </h2>
-        <button type="button" className="btn btn-ghost btn-sm" aria-label={say('shared.close')} onClick={onClose}>
-          <X aria-hidden className="size-5" />
-        </button>
-      </div>
+      <PanelHead title={material ? say.typed(material.name) : say('materials.newIn', { kit: typed(kit.name) })} onClose={onClose} />
       <Swatch material={draft} />
       <Field label={say('materials.kind')}>
         <select className="select w-full" value={kind} onChange={(e) => set({ kind: e.target.value as MaterialKind })}>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { READY_SETS } from '@/core/colour/readySets';
 import type { Key } from '@/words/catalogue';
 import { Field } from '../shared/Field';
+import { FileButton } from '../shared/FileButton';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
@@ -59,20 +60,12 @@ export function NewKit({ onMade }: { onMade: (id: string, empty: boolean) => voi
       <button className="btn btn-primary justify-self-start" disabled={busy}>
         <Plus aria-hidden className="size-5" /> {say(busy ? 'shared.saving' : 'cupboard.make')}
       </button>
-      <label className="btn mt-3 justify-self-start">
-        <FileUp aria-hidden className="size-5" /> {say('cupboard.fromFile')}
-        <input
-          type="file"
-          accept=".json,.csv,.tsv,.txt,application/json,text/csv"
-          className="sr-only"
-          onChange={async (e) => {
-            const { files } = e.target;
-            const file = files?.[0];
-            if (file) await make({ name: name || file.name.replace(/\.[a-z]+$/i, ''), file: await file.text() });
-            e.target.value = '';
-          }}
-        />
-      </label>
+      <FileButton
+        icon={FileUp}
+        label={say('cupboard.fromFile')}
+        accept=".json,.csv,.tsv,.txt,application/json,text/csv"
+        onFile={(file) => void file.text().then((text) => make({ name: name || file.name.replace(/\.[a-z]+$/i, ''), file: text }))}
+      />
       <Notice said={other(FIELDS)} />
     </form>
   );

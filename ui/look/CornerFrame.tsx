@@ -1,13 +1,11 @@
 'use client';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Handle } from '../shared/looking/Handle';
+import { FourCorners } from '../shared/looking/FourCorners';
 import { PictureView } from '../shared/looking/PictureView';
 import { PLAIN } from '../shared/looking/tools';
 import { readingWorker, wholePicture } from '../shared/reading/client';
 import { useSay } from '../words/Words';
-
-const CORNERS = ['tl', 'tr', 'br', 'bl'] as const;
 
 interface Props {
   pictureId: string;
@@ -35,27 +33,20 @@ export function CornerFrame({ pictureId, width: w, height: h, busy, onCancel, on
     [0.08 * w, 0.92 * h],
   ];
   const corners = own ?? found ?? inset;
-  const move = (i: number, [x, y]: readonly [number, number]) =>
-    setOwn(corners.map((p, k) => (k === i ? [Math.max(0, Math.min(w, x)), Math.max(0, Math.min(h, y))] : p)));
-  const outline = corners.map((p) => p.join(',')).join(' ');
   return (
     <div className="flex min-h-0 flex-1 flex-col items-center gap-3 [&>*:first-child]:w-full">
       <PictureView pictureId={pictureId} width={w} height={h} alt={say('look.flat.picture')} on={PLAIN}>
         {(unit) => (
           <>
             <path d={`M0 0H${w}V${h}H0ZM${corners.map((p) => p.join(' ')).join('L')}Z`} fill="#000" fillOpacity="0.5" fillRule="evenodd" />
-            <polygon points={outline} fill="none" stroke="#000" strokeWidth={3.2 * unit} />
-            <polygon points={outline} fill="none" stroke="#fff" strokeWidth={1.4 * unit} />
-            {corners.map(([x, y], i) => (
-              <Handle
-                key={i}
-                at={[x, y]}
-                label={say('look.flat.corner', { corner: CORNERS[i], x: Math.round(x), y: Math.round(y) })}
-                unit={1.3 * unit}
-                step={2}
-                onMove={(to) => move(i, to)}
-              />
-            ))}
+            <FourCorners
+              corners={corners}
+              width={w}
+              height={h}
+              unit={unit}
+              label={(corner, [x, y]) => say('look.flat.corner', { corner, x: Math.round(x), y: Math.round(y) })}
+              onCorners={setOwn}
+            />
           </>
         )}
       </PictureView>

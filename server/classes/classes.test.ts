@@ -8,7 +8,7 @@ import { editState, step } from '../edits/log';
 import { addPiece } from '../pieces/pieces';
 import { removeStudent } from '../removal/removal';
 import { edits } from '../schema';
-import { addStudents, changeClass, changeStudent, createClass, listClasses, nextYear, orderStudents, rosterOf } from './classes';
+import { addStudents, changeClass, changeStudent, createClass, heedOf, listClasses, nextYear, orderStudents, rosterOf } from './classes';
 
 afterAll(leave);
 
@@ -71,6 +71,16 @@ test('whoever left the list hands in no more, but what they handed in is still t
   });
   for (const s of [ada, bo]) await changeStudent(teacher, s.id, s.version, { left: true });
   expect((await rosterOf(study)).map((s) => s.name)).toEqual(['Ada M', 'Cleo M']);
+});
+
+test('a lesson is told whom it has to heed, of those who still come', async () => {
+  const study = await newStudy(teacher, { classId: group });
+  const [ada, bo, cleo] = (await classOf()).students;
+  await changeStudent(teacher, ada.id, ada.version, { leftHanded: true, left: true });
+  await changeStudent(teacher, bo.id, bo.version, { leftHanded: true });
+  await changeStudent(teacher, cleo.id, cleo.version, { needs: 'large print' });
+  expect(await heedOf(study)).toEqual({ leftHanded: ['Bo M'], needs: [{ name: 'Cleo M', text: 'large print' }] });
+  expect(await heedOf(await newStudy(teacher))).toEqual({ leftHanded: [], needs: [] });
 });
 
 test('next year begins with those who still come, and this class is put away; one undo brings both back', async () => {

@@ -71,6 +71,27 @@ export async function rosterOf(studyId: string): Promise<{ id: string; name: str
   return rows.map((s) => ({ id: s.id, name: shownName(s) }));
 }
 
+/** What a lesson of a study has to heed: who draws with the left hand, and what is noted of whom. */
+export interface Heed {
+  leftHanded: string[];
+  needs: { name: string; text: string }[];
+}
+
+/** The same, of those on the list of the study's class; the study must be the caller's own. */
+export async function heedOf(studyId: string): Promise<Heed> {
+  const rows = await database()
+    .select({ student: students })
+    .from(students)
+    .innerJoin(studies, eq(studies.classId, students.classId))
+    .where(and(eq(studies.id, studyId), eq(students.left, false)))
+    .orderBy(asc(students.position), asc(students.firstName));
+  const named = rows.map(({ student }) => ({ ...student, name: shownName(student) }));
+  return {
+    leftHanded: named.filter((s) => s.leftHanded).map((s) => s.name),
+    needs: named.filter((s) => s.needs !== '').map((s) => ({ name: s.name, text: s.needs })),
+  };
+}
+
 const about = (teacherId: string, id: string, label: 'class' | 'roster' | 'student', name: string, studentId: string | null = null) => ({
   teacherId,
   studyId: null,

@@ -6,7 +6,17 @@ import { desc, eq } from 'drizzle-orm';
 import { getTableConfig, type MySqlTable } from 'drizzle-orm/mysql-core';
 import { TABLES } from '../../tests/support/counting';
 import { planOf as planFor, savePlan, StoredPlan } from '../lessons/plans';
-import { addPiece, answerRule, answersOf, comparisonOf, listPieces, noteFinding, placeCorners, removePiece } from '../pieces/pieces';
+import {
+  addPiece,
+  answerRule,
+  answersOf,
+  changeSheet,
+  comparisonOf,
+  listPieces,
+  noteFinding,
+  placeCorners,
+  removePiece,
+} from '../pieces/pieces';
 import { database, newId } from '../database/connection';
 import { edits, facts, findingNotes, landmarkSets, pieces, pins, plans, referencePictures, ruleAnswers, rules, works } from '../schema';
 import { createClass, rosterOf } from '../classes/classes';
@@ -356,4 +366,16 @@ describe('two windows at the same moment', () => {
     await Promise.all([1, 2, 3, 4].map(() => addPiece(teacher, study, photo, 'a.png', about)));
     expect((await listPieces(study)).map((p) => p.attempt)).toEqual([1, 2, 3, 4]);
   });
+});
+
+test('a piece made on another sheet waits to be squared up to it, and goes back with undo', async () => {
+  const about = { studentId: null, kind: 'copy' as const, attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 };
+  const id = await addPiece(teacher, study, await sheetBytes(33), 'a.png', about);
+  await database().update(pieces).set({ state: 'ready' }).where(eq(pieces.id, id));
+  const [{ version }] = await listPieces(study);
+  await expect(changeSheet(teacher, id, version + 1, { paperWidthMm: 210, paperHeightMm: 297 })).rejects.toMatchObject(conflict);
+  await changeSheet(teacher, id, version, { paperWidthMm: 210, paperHeightMm: 297 });
+  expect((await listPieces(study))[0]).toMatchObject({ paperWidthMm: 210, paperHeightMm: 297, state: 'waiting' });
+  expect(await undo()).toBe('the sheet of a piece');
+  expect((await listPieces(study))[0]).toMatchObject({ paperWidthMm: 297, paperHeightMm: 210 });
 });

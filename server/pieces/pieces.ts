@@ -81,6 +81,21 @@ export function placeCorners(teacherId: string, id: string, version: number, cor
   });
 }
 
+/** Says on what sheet a piece was made, where it was not the study's; it is squared up to that anew. */
+export function changeSheet(
+  teacherId: string,
+  id: string,
+  version: number,
+  sheet: { paperWidthMm: number; paperHeightMm: number },
+): Promise<void> {
+  return within(pieceOf, teacherId, id, async (tx, piece) => {
+    if (piece.version !== version) throw conflict('piece');
+    await logged(tx, about(teacherId, piece, 'sheet', message('edits.sheet')), [itself(id)], () =>
+      tx.update(pieces).set(sheet).where(eq(pieces.id, id)),
+    );
+  });
+}
+
 export const removePiece = (teacherId: string, id: string): Promise<void> =>
   within(pieceOf, teacherId, id, (tx, piece) =>
     loggedRemoval(

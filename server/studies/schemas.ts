@@ -44,6 +44,13 @@ export const studyCopySchema = object({
   classId: string().nullable().defined().default(null),
 });
 
+/** The sheet a piece was made on. */
+export const sheetSchema = object({
+  version: number().integer().required(),
+  paperWidthMm: mm('paperWidthMm').required(),
+  paperHeightMm: mm('paperHeightMm').required(),
+});
+
 /** What is deleted for good is named by whoever deletes it. */
 export const deletionSchema = object({ name: string().max(190).required(saying('delete.name')) });
 

@@ -12,6 +12,7 @@ import { send, sendPicture } from '../shared/request';
 import { Uploads } from '../shared/uploads/Uploads';
 import { useUploads } from '../shared/uploads/useUploads';
 import { useChange } from '../shared/server/useChange';
+import { SheetField } from '../studies/SheetField';
 import { CornerEditor } from './CornerEditor';
 import { kindOfPiece, Piece, pieceState, pieceTitle } from './piece';
 import { useSay } from '../words/Words';
@@ -123,6 +124,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
           <h2 className="text-lg font-semibold">{say(pieceTitle(piece))}</h2>
           <p>{say(pieceState(piece, piece.halted ? [] : piece.messages))}</p>
           {piece.halted && <MeasureAgain studyId={studyId} subjectId={piece.id} halted={piece.halted} />}
+          <OwnSheet key={`${piece.id}:${piece.version}`} piece={piece} />
           {piece.rectifiedId && (
             <p>
               <Link className="link" href={`${base}?piece=${piece.id}&points=${templateToOpen()}`}>
@@ -148,5 +150,40 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
         </section>
       )}
     </Bench>
+  );
+}
+
+/** A piece made on another sheet than the study's says so here, and is squared up to it. */
+function OwnSheet({ piece }: { piece: Piece }) {
+  const say = useSay();
+  const { act, busy, refused, other } = useChange();
+  const [size, setSize] = useState<[number, number]>([piece.paperWidthMm, piece.paperHeightMm]);
+  const changed = size[0] !== piece.paperWidthMm || size[1] !== piece.paperHeightMm;
+  return (
+    <details className="my-2">
+      <summary className="cursor-pointer">{say('pieces.otherSheet')}</summary>
+      <div className="grid gap-2 py-2">
+        <SheetField
+          label={say('pieces.madeOn')}
+          width={size[0]}
+          height={size[1]}
+          onSize={(w, h) => setSize([w, h])}
+          problem={refused('paperWidthMm') ?? refused('paperHeightMm')}
+        />
+        <Notice said={other(['paperWidthMm', 'paperHeightMm'])} />
+        <button
+          type="button"
+          className="btn btn-sm justify-self-start"
+          disabled={!changed || busy}
+          onClick={() =>
+            void act(() =>
+              send('PUT', `/api/pieces/${piece.id}/sheet`, { version: piece.version, paperWidthMm: size[0], paperHeightMm: size[1] }),
+            )
+          }
+        >
+          {say('pieces.again')}
+        </button>
+      </div>
+    </details>
   );
 }

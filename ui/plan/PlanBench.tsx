@@ -6,6 +6,7 @@ import { message } from '@/core/message';
 import Link from 'next/link';
 import { useState } from 'react';
 import { Notice } from '../shared/Notice';
+import { Heed, HeedView } from './Heed';
 import { PeriodWall } from './PeriodWall';
 import { PlanSettings } from './PlanSettings';
 import { PlanTables, Warnings } from './PlanTables';
@@ -14,7 +15,7 @@ import { PlanPage, planSummary, usePlan } from './usePlan';
 import { useSay } from '../words/Words';
 
 /** The lesson: what the class is and does on the right, what follows from it on the left, made anew with every change. */
-export function PlanBench({ studyId, page }: { studyId: string; page: PlanPage }) {
+export function PlanBench({ studyId, page, heed }: { studyId: string; page: PlanPage; heed: HeedView }) {
   const say = useSay();
   const { draft, change, state, problem, plan } = usePlan(studyId, page);
   const [chosen, setChosen] = useState<number | null>(null);
@@ -34,6 +35,7 @@ export function PlanBench({ studyId, page }: { studyId: string; page: PlanPage }
           <>
             <Warnings plan={plan} onChoose={setChosen} />
             <PeriodWall periods={plan.periods} chosen={chosen} onChoose={setChosen} />
+            <Heed heed={heed} />
             <PlanTables
               plan={plan}
               palette={page.palette}

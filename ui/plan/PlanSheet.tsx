@@ -4,6 +4,7 @@ import { mediumOf } from '@/core/lesson/media';
 import { makePlan } from '@/core/lesson/plan';
 import { CheckBar } from '../shared/paper/CheckBar';
 import { Paper, PaperHead } from '../shared/paper/Paper';
+import { Heed, HeedView } from './Heed';
 import { PeriodWall } from './PeriodWall';
 import { PlanTables, Warnings } from './PlanTables';
 import type { PlanPage } from './usePlan';
@@ -12,6 +13,7 @@ import { useSay } from '../words/Words';
 /** The lesson on paper: periods, what to mind, tables and cautions, with the teacher's own notes. */
 export function PlanSheet({
   page,
+  heed,
   study,
   master,
   date,
@@ -19,6 +21,7 @@ export function PlanSheet({
   pictureId,
 }: {
   page: PlanPage;
+  heed: HeedView;
   study: string;
   master: string;
   date: string;
@@ -66,6 +69,7 @@ export function PlanSheet({
               ))}
             </ol>
           </section>
+          <Heed heed={heed} />
           <Warnings plan={plan} />
           <PlanTables
             plan={plan}

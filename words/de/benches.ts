@@ -139,6 +139,8 @@ export const make = {
 } as const;
 
 export const pieces = {
+  otherSheet: 'Ein anderes Blatt',
+  madeOn: 'Gemacht auf',
   kinds: { 'warm-up': 'Übung', copy: 'Kopie', original: 'Original' },
   short: { 'warm-up': 'Ü{n, number}', copy: 'K{n, number}', original: 'O{n, number}' },
   states: {

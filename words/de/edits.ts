@@ -9,6 +9,7 @@ export const edits = {
   removeMaterial: '„{name}“ aus dem Schrank nehmen',
   against: 'Werke wählen, gegen die eine Arbeit gehalten wird',
   corners: 'Ecken eines Fotos',
+  sheet: 'das Blatt einer Arbeit',
   note: 'eine Notiz zu einem Ergebnis',
   setAside: 'ein Ergebnis beiseitelegen',
   answer: 'Antwort auf „{rule}“',

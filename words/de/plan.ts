@@ -1,5 +1,10 @@
 /** Die Werkbank „Plan“ und ihr gedrucktes Blatt. */
 export const plan = {
+  heed: {
+    title: 'In dieser Klasse zu beachten',
+    left: '{n, plural, one {{names} zeichnet mit der linken Hand: von rechts nach links, damit nichts verschmiert, ein Blatt unter der Hand.} other {{names} zeichnen mit der linken Hand: von rechts nach links, damit nichts verschmiert, ein Blatt unter der Hand.}}',
+    need: '{name}: {need}',
+  },
   settings: 'Die Klasse',
   medium: 'Mittel',
   minutesPerPeriod: 'Minuten je Abschnitt',

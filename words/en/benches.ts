@@ -136,6 +136,8 @@ export const make = {
 } as const;
 
 export const pieces = {
+  otherSheet: 'Another sheet',
+  madeOn: 'Made on',
   kinds: { 'warm-up': 'warm-up', copy: 'copy', original: 'original' },
   short: { 'warm-up': 'w{n, number}', copy: 'c{n, number}', original: 'o{n, number}' },
   states: {

@@ -9,6 +9,7 @@ export const edits = {
   removeMaterial: 'taking “{name}” out of the cupboard',
   against: 'choosing the works a piece is held against',
   corners: 'corners of a photograph',
+  sheet: 'the sheet of a piece',
   note: 'a note on a finding',
   setAside: 'setting a finding aside',
   answer: 'answer to “{rule}”',

@@ -1,5 +1,10 @@
 /** The bench Plan and its printed sheet. */
 export const plan = {
+  heed: {
+    title: 'To heed in this class',
+    left: '{n, plural, one {{names} draws with the left hand: from right to left, so as not to smear, a sheet under the hand.} other {{names} draw with the left hand: from right to left, so as not to smear, a sheet under the hand.}}',
+    need: '{name}: {need}',
+  },
   settings: 'The class',
   medium: 'Medium',
   minutesPerPeriod: 'Minutes a period',

@@ -1,4 +1,5 @@
 import { PlanBench } from '@/ui/plan/PlanBench';
+import { heedOf } from '@/server/classes/classes';
 import { planOf } from '@/server/lessons/plans';
 import { openStudy } from '../../../session';
 import { titled } from '../../../voice';
@@ -7,5 +8,5 @@ export const generateMetadata = titled('steps.plan');
 
 export default async function PlanPage({ params }: { params: Promise<{ study: string }> }) {
   const { study } = await openStudy((await params).study);
-  return <PlanBench studyId={study.id} page={await planOf(study)} />;
+  return <PlanBench studyId={study.id} page={await planOf(study)} heed={await heedOf(study.id)} />;
 }

@@ -1,4 +1,5 @@
 import { PlanSheet } from '@/ui/plan/PlanSheet';
+import { heedOf } from '@/server/classes/classes';
 import { planOf } from '@/server/lessons/plans';
 import { listWorks } from '@/server/studies/works';
 import { openStudy } from '../../../../session';
@@ -12,6 +13,7 @@ export default async function PlanSheetPage({ params }: { params: Promise<{ stud
   return (
     <PlanSheet
       page={await planOf(study)}
+      heed={await heedOf(study.id)}
       study={study.title}
       master={study.master}
       date={new Date().toISOString().slice(0, 10)}

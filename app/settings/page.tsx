@@ -11,7 +11,7 @@ export default async function SettingsPage() {
   const { language } = await voiceHere();
   return (
     <Shell section="settings" teacher={teacher.name}>
-      <SettingsForm settings={{ units, spelling, paper, hand, timeZone, language }} />
+      <SettingsForm name={teacher.name} email={teacher.email} settings={{ units, spelling, paper, hand, timeZone, language }} />
     </Shell>
   );
 }

@@ -43,6 +43,31 @@ test('a new teacher makes an account and begins a study; a wrong password is tol
   await expect(page.getByText('Give the study a name.')).toBeVisible();
 });
 
+test('a teacher changes name, e-mail and password; the last two only with the password there is', async ({ page }) => {
+  const email = `ida-${Date.now()}@fennick.example`;
+  await open(page, `${origin()}/sign-in`);
+  const made = await page.request.post(`${origin()}/api/auth/sign-up/email`, {
+    headers: { origin: origin() },
+    data: { email, password: 'a-long-enough-one', name: 'Ida M' },
+  });
+  expect(made.ok()).toBe(true);
+  await open(page, `${origin()}/settings`);
+  await page.getByLabel('Your name').fill('Ida N');
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByText('Ida N').first()).toBeVisible();
+  await page.getByLabel(/^New password/).fill('another-long-one');
+  await page.getByLabel('Present password').fill('not-the-password');
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByText('This is not your present password.')).toBeVisible();
+  await page.getByLabel('Present password').fill('a-long-enough-one');
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByText('Changed.')).toBeVisible();
+  const enter = (password: string) =>
+    page.request.post(`${origin()}/api/auth/sign-in/email`, { headers: { origin: origin() }, data: { email, password } });
+  expect((await enter('a-long-enough-one')).status()).toBe(401);
+  expect((await enter('another-long-one')).ok()).toBe(true);
+});
+
 test('another teacher gets 404 on every page and every route of a study, and no one gets in unsigned', async ({ page, playwright }) => {
   const { ids } = await demo(page);
   const piece = await firstPiece(page, ids.study);

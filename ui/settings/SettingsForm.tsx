@@ -6,6 +6,7 @@ import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
+import { OneselfForm } from './OneselfForm';
 import { useSay } from '../words/Words';
 
 const CHOICES = [
@@ -25,7 +26,7 @@ export interface SettingsView {
   language: Language;
 }
 
-export function SettingsForm({ settings }: { settings: SettingsView }) {
+export function SettingsForm({ settings, name, email }: { settings: SettingsView; name: string; email: string }) {
   const say = useSay();
   const { act, busy, problem, refused, other } = useChange();
   return (
@@ -61,6 +62,7 @@ export function SettingsForm({ settings }: { settings: SettingsView }) {
       ))}
       <p role="status">{busy ? say('shared.saving') : problem ? '' : say('shared.saved')}</p>
       <Notice said={other(['language', ...CHOICES.map(([name]) => name)])} />
+      <OneselfForm key={`${name} ${email}`} name={name} email={email} />
       <section className="grid gap-2 border-t border-base-300 pt-3">
         <h2 className="text-xl font-semibold">{say('deleting.accountTitle')}</h2>
         <p>{say('deleting.accountHow')}</p>

@@ -159,6 +159,16 @@ export const classes = {
 
 export const settings = {
   title: 'Einstellungen',
+  oneself: {
+    title: 'Sie selbst',
+    name: 'Ihr Name',
+    email: 'E-Mail',
+    newPassword: 'Neues Passwort (mindestens 10 Zeichen)',
+    password: 'Jetziges Passwort',
+    passwordHow: 'Nur für eine andere E-Mail oder ein anderes Passwort. Ein neues Passwort meldet überall sonst ab.',
+    change: 'Ändern',
+    changed: 'Geändert.',
+  },
   language: 'Sprache',
   units: { label: 'Maße in', mm: 'Millimetern', inch: 'Zoll' },
   spelling: { label: 'Englische Schreibweise', british: 'britisch', american: 'amerikanisch' },

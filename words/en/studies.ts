@@ -155,6 +155,16 @@ export const classes = {
 
 export const settings = {
   title: 'Settings',
+  oneself: {
+    title: 'Yourself',
+    name: 'Your name',
+    email: 'E-mail',
+    newPassword: 'New password (at least 10 characters)',
+    password: 'Present password',
+    passwordHow: 'Only for another e-mail or password. A new password signs out everywhere else.',
+    change: 'Change it',
+    changed: 'Changed.',
+  },
   language: 'Language',
   units: { label: 'Measures in', mm: 'millimetres', inch: 'inches' },
   spelling: { label: 'Spelling', british: 'British', american: 'American' },

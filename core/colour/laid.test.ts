@@ -1,5 +1,6 @@
 import { labFromHex } from './lab';
 import { laidFor, laidOver } from './laid';
+import { richest } from './materials';
 import { READY_SETS } from './readySets';
 import type { Triple } from './srgb';
 
@@ -41,4 +42,11 @@ test('yellow and light blue felt pens over each other give a green nearer than a
 
 test('nothing to lay is said', () => {
   expect(laidFor('#123456', READY_SETS.gouache.materials)).toMatchObject({ singles: [], overlays: [], words: { key: 'laid.nothing' } });
+});
+
+test('a colour is asked first of the kit that mixes most, else of the one with most to lay', () => {
+  const [gouache, poster, pens, pencils] = [READY_SETS.gouache, READY_SETS.poster, READY_SETS.feltPens, READY_SETS.pencils];
+  expect(richest([pencils, poster, gouache, pens])).toBe(gouache);
+  expect(richest([pens, pencils])).toBe(pencils);
+  expect(richest([{ materials: [] }])).toBeNull();
 });

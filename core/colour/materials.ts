@@ -106,3 +106,15 @@ export const mixable = ({ name, white, materials }: CupboardKit): Kit => ({
     isMixed(kind) && masstone !== null ? [{ name: paint, pigment, masstone, tint, strength }] : [],
   ),
 });
+
+/** How many of its colours can be mixed, and laid. */
+export const coloursIn = ({ materials }: Pick<CupboardKit, 'materials'>): { mixed: number; laid: number } => ({
+  mixed: materials.filter((m) => isMixed(m.kind) && m.masstone !== null).length,
+  laid: materials.filter((m) => isLaid(m.kind)).length,
+});
+
+/** The kit with the most colours to mix, or where none is mixed from to lay; null where there are no colours. */
+export function richest<K extends Pick<CupboardKit, 'materials'>>(kits: readonly K[]): K | null {
+  const most = (of: (k: K) => number) => kits.reduce<K | null>((best, k) => (of(k) > (best ? of(best) : 0) ? k : best), null);
+  return most((k) => coloursIn(k).mixed) ?? most((k) => coloursIn(k).laid);
+}

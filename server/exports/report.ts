@@ -1,6 +1,6 @@
 /** Knows what goes into a study's report, gathered from what has been measured, ruled, planned and noted. */
 import { message } from '../../core/message';
-import { mixable } from '../../core/colour/materials';
+import { mixable, richest } from '../../core/colour/materials';
 import { makePlan } from '../../core/lesson/plan';
 import { advise } from '../../core/style/advice';
 import { nextStep, ruleEvidence, ruleSentence, sayFinding } from '../../core/style/words';
@@ -119,7 +119,8 @@ export async function studyReport(
     else without.push(person.name);
   }
   const planView = await planOf(study);
-  const kit = (await listKits(teacherId)).map(mixable).find((k) => k.paints.length > 0);
+  const kits = (await listKits(teacherId)).map((k) => ({ ...k, mixed: mixable(k) })).filter((k) => k.mixed.paints.length > 0);
+  const kit = richest(kits)?.mixed;
   const report: ReportDocument = {
     voice,
     title: study.title,

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import Link from 'next/link';
 import { ReactNode, useState } from 'react';
 import { figure, typed } from '@/core/message';
-import { CupboardKit, isLaid, mixable } from '@/core/colour/materials';
+import { coloursIn, CupboardKit, mixable, richest } from '@/core/colour/materials';
 import { Notice } from '../shared/Notice';
 import { readingWorker } from '../shared/reading/client';
 import { problemOf } from '../shared/request';
@@ -22,8 +22,8 @@ interface Props {
 /** Recipes for a palette colour from the teacher's own cupboard, and how far off each will be: mixed, or laid as they are. */
 export function Recipes({ target, kits, sheet, onClose }: Props) {
   const say = useSay();
-  const able = kits.filter((k) => mixable(k).paints.length > 0 || k.materials.some((m) => isLaid(m.kind)));
-  const [kitId, setKitId] = useState(able[0]?.id ?? '');
+  const able = kits.filter((k) => coloursIn(k).mixed + coloursIn(k).laid > 0);
+  const [kitId, setKitId] = useState(() => richest(kits)?.id ?? '');
   const kit = able.find((k) => k.id === kitId);
   return (
     <section className="mt-3 border border-base-300 p-3" aria-live="polite">
@@ -44,8 +44,8 @@ export function Recipes({ target, kits, sheet, onClose }: Props) {
         </select>
       )}
       {kit && able.length === 1 && <p className="text-sm">{say('colour.from', { kit: typed(kit.name) })}</p>}
-      {kit && mixable(kit).paints.length > 0 && <Mixed key={`m${kit.id}`} target={target} kit={kit} />}
-      {kit?.materials.some((m) => isLaid(m.kind)) && <Laid key={`l${kit.id}`} target={target} kit={kit} sheet={sheet} />}
+      {kit && coloursIn(kit).mixed > 0 && <Mixed key={`m${kit.id}`} target={target} kit={kit} />}
+      {kit && coloursIn(kit).laid > 0 && <Laid key={`l${kit.id}`} target={target} kit={kit} sheet={sheet} />}
       <Link className="link text-sm" href="/cupboard">
         {say('colour.toCupboard')}
       </Link>

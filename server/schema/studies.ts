@@ -115,6 +115,8 @@ export const works = mysqlTable(
     place: varchar('place', { length: 64 }).notNull().default(''),
     foil: boolean('foil').notNull().default(false),
     impressions: text('impressions').notNull(),
+    /** Where it hangs, and on whose licence it is shown. */
+    credit: varchar('credit', { length: 300 }).notNull().default(''),
     position: int('position').notNull().default(0),
     version: int('version').notNull().default(1),
   },

@@ -69,6 +69,7 @@ export const workChangeSchema = object({
   group: words().max(60),
   foil: boolean(),
   impressions: string().max(4000),
+  credit: words().max(300),
   /** The picture proper, picture px; null where it is to be found. */
   frame: mixed<Frame>()
     .nullable()

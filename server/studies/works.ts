@@ -44,6 +44,7 @@ export interface WorkFields {
   group: string;
   foil: boolean;
   impressions: string;
+  credit: string;
   frame: Frame | null;
   leftOut: Outline[] | null;
 }
@@ -78,6 +79,7 @@ export async function addWork(
       heightMm: fields.heightMm ?? null,
       foil: fields.foil ?? false,
       impressions: fields.impressions ?? '',
+      credit: fields.credit ?? '',
       position: Number(last ?? -1) + 1,
     });
     await askToMeasure(tx, teacherId, { id, studyId });

@@ -15,7 +15,7 @@ import { useSay } from '../words/Words';
 const INCH = 25.4;
 /** Below this a width is half typed. */
 const LEAST_MM = 10;
-const FIELDS = ['title', 'widthMm', 'heightMm', 'dated', 'group', 'impressions', 'text', 'source'];
+const FIELDS = ['title', 'widthMm', 'heightMm', 'dated', 'group', 'impressions', 'credit', 'text', 'source'];
 
 /** What is known and noted of a work: saved field by field as each is left. */
 export function WorkForm({ work, onRemake, groups }: { work: LookWork; onRemake: (how: 'crop' | 'flat') => void; groups: string[] }) {
@@ -131,6 +131,16 @@ export function WorkForm({ work, onRemake, groups }: { work: LookWork; onRemake:
         </button>
       </div>
       <RemovalNote />
+      <Field label={say('look.credit')} problem={refused('credit')}>
+        <TypedInput
+          place={`work:${work.id}:credit`}
+          stored={work.credit}
+          className="input w-full"
+          maxLength={300}
+          placeholder={say('look.creditExample')}
+          onSave={(credit) => save({ credit })}
+        />
+      </Field>
       <Field label={say('look.strikes')} problem={refused('impressions')}>
         <TypedArea
           place={`work:${work.id}:impressions`}

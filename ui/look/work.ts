@@ -11,6 +11,7 @@ export interface LookWork {
   group: string | null;
   foil: boolean;
   impressions: string;
+  credit: string;
   version: number;
   pictureId: string;
   pictureWidth: number;

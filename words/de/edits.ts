@@ -66,6 +66,7 @@ export const edits = {
     group: 'Gruppe',
     foil: 'Gegenhalten',
     impressions: 'erste Eindrücke',
+    credit: 'wo es hängt',
     frame: 'das Bild ohne Passepartout',
     leftOut: 'ausgelassene Stellen',
   },

@@ -18,6 +18,8 @@ export const look = {
   crop: 'Zuschneiden oder drehen',
   remove: 'Dieses Werk entfernen',
   strikes: 'Was fällt zuerst auf?',
+  credit: 'Wo es hängt, und mit wessen Erlaubnis es gezeigt wird',
+  creditExample: 'Hafenmuseum, für den Unterricht frei',
   facts: 'Fakten',
   inferred: 'geschlossen',
   removeFact: 'entfernen',

@@ -66,6 +66,7 @@ export const edits = {
     group: 'group',
     foil: 'foil',
     impressions: 'first impressions',
+    credit: 'where it hangs',
     frame: 'the picture without its mount',
     leftOut: 'places left out',
   },

@@ -18,6 +18,8 @@ export const look = {
   crop: 'Crop or turn',
   remove: 'Remove this work',
   strikes: 'What strikes you first?',
+  credit: 'Where it hangs, and on whose licence it is shown',
+  creditExample: 'Harbour museum, free for lessons',
   facts: 'Facts',
   inferred: 'inferred',
   removeFact: 'remove',

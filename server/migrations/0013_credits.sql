@@ -1,0 +1,1 @@
+ALTER TABLE `works` ADD `credit` varchar(300) DEFAULT '' NOT NULL;

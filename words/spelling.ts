@@ -16,6 +16,7 @@ const RESPELT: readonly (readonly [string, string])[] = [
   ['labelled', 'labeled'],
   ['mould', 'mold'],
   ['judgement', 'judgment'],
+  ['licence', 'license'],
 ];
 
 const RULES = RESPELT.flatMap(([from, to]) => {

@@ -28,8 +28,13 @@ function useTyped({ place, stored, onSave, skip }: Own) {
 
       setText(stored);
     }
+    // What was typed has been stored meanwhile, by an earlier window that was being left: there is nothing more to save.
+    if (live.current.stored !== stored && live.current.text === stored && !live.current.saving) {
+      keepDraft(place, null);
+      tellState(place, null);
+    }
     live.current.stored = stored;
-  }, [stored, onSave, skip]);
+  }, [stored, onSave, skip, place]);
   const flush = useCallback(
     async (left = false) => {
       if (timer.current) clearTimeout(timer.current);

@@ -24,7 +24,8 @@ const readable = (page: Page): Promise<string[]> =>
         const value = node.getAttribute(name)?.trim();
         if (value) said.push(value);
       }
-      node.childNodes.forEach(walk);
+      // What stands in a text field is what a person typed.
+      if (node.tagName !== 'TEXTAREA') node.childNodes.forEach(walk);
     };
     walk(document.body);
     return said;
@@ -66,7 +67,9 @@ async function screensOf(page: Page): Promise<Screens> {
       act: async (p) => void (await p.locator('main li button').first().click(), await p.locator('dialog').waitFor()),
     },
     classes: { path: '/classes', act: openAll },
-    cupboard: { path: '/cupboard' },
+    'a student': { path: '/classes', act: async (p) => void (await p.locator('main section li button').first().click()) },
+    cupboard: { path: '/cupboard', act: openAll },
+    'a material': { path: '/cupboard', act: async (p) => void (await p.locator('main section li button').first().click()) },
     settings: { path: '/settings' },
     'new study': {
       path: '/studies/new',
@@ -81,7 +84,9 @@ async function screensOf(page: Page): Promise<Screens> {
           .nth(1)
           .click()),
     },
-    cropping: { path: of('look'), act: async (p) => void (await p.locator('aside .btn-sm:not(:has(svg))').first().click()) },
+    cropping: { path: of('look'), act: async (p) => void (await p.locator('aside button:has(svg.lucide-crop)').click()) },
+    straightening: { path: of('look'), act: async (p) => void (await p.locator('aside button:has(svg.lucide-scan)').click()) },
+    'about the study': { path: of('about') },
     proportion: { path: of('proportion'), act: openAll },
     face: { path: `${of('proportion')}?template=face-front`, act: openAll },
     marks: { path: of('marks'), act: async (p) => void (await p.locator('aside .text-lg').nth(1).waitFor(), await openAll(p)) },

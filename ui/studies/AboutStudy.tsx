@@ -3,7 +3,7 @@ import { Archive, ArchiveRestore, Copy } from 'lucide-react';
 import { useState } from 'react';
 import { LESSON_MEDIA, mediumName, isLessonMedium } from '@/core/lesson/media';
 import type { Size } from '@/core/lesson/sheets';
-import { typed } from '@/core/message';
+import { Message, typed } from '@/core/message';
 import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
@@ -44,9 +44,6 @@ export function AboutStudy({ study, classes, papers, source }: Props) {
   const say = useSay();
   const { act, busy, refused, other } = useChange(`study:${study.id}`);
   const save = (fields: Partial<AboutView>) => act(() => send('PATCH', `/api/studies/${study.id}`, { version: study.version, ...fields }));
-  const [size, setSize] = useState<[number, number]>([study.paperWidthMm, study.paperHeightMm]);
-  const sized = size[0] !== study.paperWidthMm || size[1] !== study.paperHeightMm;
-  const [ownMedium, setOwnMedium] = useState(!isLessonMedium(study.medium));
   const students = classes.find((c) => c.id === study.classId)?.count ?? 1;
   const others = LESSON_MEDIA.filter((m) => m !== study.medium);
   return (
@@ -103,35 +100,7 @@ export function AboutStudy({ study, classes, papers, source }: Props) {
             of={(['replica', 'study', 'remembered'] as const).map((a) => [a, say(`newStudy.aims.${a}`)])}
             onValue={(aim) => void save({ aim })}
           />
-          <Field label={say('newStudy.medium')} problem={refused('medium')}>
-            <select
-              className="select w-full"
-              value={ownMedium ? OWN : study.medium}
-              onChange={(e) => {
-                setOwnMedium(e.target.value === OWN);
-                if (e.target.value !== OWN) void save({ medium: e.target.value });
-              }}
-            >
-              {LESSON_MEDIA.map((m) => (
-                <option key={m} value={m}>
-                  {say(mediumName(m))}
-                </option>
-              ))}
-              <option value={OWN}>{say('about.ownMedium')}</option>
-            </select>
-          </Field>
-          {ownMedium && (
-            <Field label={say('about.ownMediumName')}>
-              <TypedInput
-                place={`study:${study.id}:medium`}
-                stored={isLessonMedium(study.medium) ? '' : study.medium}
-                className="input w-full"
-                maxLength={60}
-                skip={(t) => !t.trim()}
-                onSave={(medium) => save({ medium })}
-              />
-            </Field>
-          )}
+          <MediumPart key={study.medium} study={study} problem={refused('medium')} onMedium={(medium) => save({ medium })} />
           <fieldset>
             <legend>{say('about.otherMedia')}</legend>
             <div className="mt-1 flex flex-wrap gap-x-5 gap-y-1">
@@ -164,30 +133,16 @@ export function AboutStudy({ study, classes, papers, source }: Props) {
           <Notice said={other(FIELDS)} />
         </section>
         <section className="grid content-start gap-6">
-          <div className="grid gap-3">
-            <h2 className="text-2xl font-semibold">{say('about.sheet')}</h2>
-            <SheetField
-              key={`${study.paperWidthMm}:${study.paperHeightMm}`}
-              label={say('newStudy.paper')}
-              width={size[0]}
-              height={size[1]}
-              source={source}
-              onSize={(w, h) => setSize([w, h])}
-              problem={refused('paperWidthMm') ?? refused('paperHeightMm')}
-            />
-            {sized && (
-              <button
-                type="button"
-                className="btn btn-primary justify-self-start"
-                disabled={busy}
-                onClick={() => void save({ paperWidthMm: size[0], paperHeightMm: size[1] })}
-              >
-                {say(busy ? 'shared.saving' : 'about.takeSheet')}
-              </button>
-            )}
-            <p className="text-sm">{say('about.sheetHow')}</p>
-          </div>
-          <CutSheets width={size[0]} height={size[1]} students={students} papers={papers} />
+          <SheetPart
+            key={`${study.paperWidthMm}:${study.paperHeightMm}`}
+            study={study}
+            source={source}
+            papers={papers}
+            students={students}
+            busy={busy}
+            problem={refused('paperWidthMm') ?? refused('paperHeightMm')}
+            onTake={(paperWidthMm, paperHeightMm) => void save({ paperWidthMm, paperHeightMm })}
+          />
           <Again study={study} classes={classes} />
           <div className="grid gap-2 border-t border-base-300 pt-4">
             <button
@@ -206,6 +161,86 @@ export function AboutStudy({ study, classes, papers, source }: Props) {
         </section>
       </div>
     </div>
+  );
+}
+
+interface SheetProps extends Pick<Props, 'study' | 'source' | 'papers'> {
+  students: number;
+  busy: boolean;
+  problem: Message | null;
+  onTake: (width: number, height: number) => void;
+}
+
+/** The class's sheet as it is being chosen, with its cuts; taken with one press, so that what is tried out changes nothing. */
+function SheetPart({ study, source, papers, students, busy, problem, onTake }: SheetProps) {
+  const say = useSay();
+  const [[width, height], setSize] = useState([study.paperWidthMm, study.paperHeightMm]);
+  return (
+    <>
+      <div className="grid gap-3">
+        <h2 className="text-2xl font-semibold">{say('about.sheet')}</h2>
+        <SheetField
+          label={say('newStudy.paper')}
+          width={width}
+          height={height}
+          source={source}
+          onSize={(w, h) => setSize([w, h])}
+          problem={problem}
+        />
+        {(width !== study.paperWidthMm || height !== study.paperHeightMm) && (
+          <button type="button" className="btn btn-primary justify-self-start" disabled={busy} onClick={() => onTake(width, height)}>
+            {say(busy ? 'shared.saving' : 'about.takeSheet')}
+          </button>
+        )}
+        <p className="text-sm">{say('about.sheetHow')}</p>
+      </div>
+      <CutSheets width={width} height={height} students={students} papers={papers} />
+    </>
+  );
+}
+
+interface MediumProps extends Pick<Props, 'study'> {
+  problem: Message | null;
+  onMedium: (medium: string) => Promise<boolean>;
+}
+
+/** The main medium: one of those the planner knows, or one of the teacher's own. */
+function MediumPart({ study, problem, onMedium }: MediumProps) {
+  const say = useSay();
+  const known = isLessonMedium(study.medium);
+  const [own, setOwn] = useState(!known);
+  return (
+    <>
+      <Field label={say('newStudy.medium')} problem={problem}>
+        <select
+          className="select w-full"
+          value={own ? OWN : study.medium}
+          onChange={(e) => {
+            setOwn(e.target.value === OWN);
+            if (e.target.value !== OWN) void onMedium(e.target.value);
+          }}
+        >
+          {LESSON_MEDIA.map((m) => (
+            <option key={m} value={m}>
+              {say(mediumName(m))}
+            </option>
+          ))}
+          <option value={OWN}>{say('about.ownMedium')}</option>
+        </select>
+      </Field>
+      {own && (
+        <Field label={say('about.ownMediumName')}>
+          <TypedInput
+            place={`study:${study.id}:medium`}
+            stored={known ? '' : study.medium}
+            className="input w-full"
+            maxLength={60}
+            skip={(t) => !t.trim()}
+            onSave={onMedium}
+          />
+        </Field>
+      )}
+    </>
   );
 }
 

@@ -1,7 +1,7 @@
 /** Knows CIE L*a*b* for D65 (CIE 15:2018) and Oklab (Ottosson 2020), both from sRGB. */
 import { Plane, RgbImage } from '../raster/image';
 import { labOf, lightnessOf } from '../raster/kernels/kernels';
-import { encodedFromHex, encodedFromLinear, hexFromEncoded, linearFromByte, linearFromEncoded, Triple } from './srgb';
+import { hexFromLinear, linearFromByte, linearFromHex, Triple } from './srgb';
 
 // sRGB's D65 white as chromaticity x 0.3127, y 0.3290.
 const WHITE: Triple = [0.3127 / 0.329, 1, (1 - 0.3127 - 0.329) / 0.329];
@@ -36,13 +36,13 @@ export function linearFromLab([L, a, b]: readonly number[]): Triple {
 }
 
 export function labFromHex(hex: string): Triple {
-  const [r, g, b] = encodedFromHex(hex).map(linearFromEncoded);
+  const [r, g, b] = linearFromHex(hex);
   return labFromLinear(r, g, b);
 }
 
 /** Nearest `#rrggbb` by clipping channels. */
 export function hexFromLab(lab: readonly number[]): string {
-  return hexFromEncoded(linearFromLab(lab).map((c) => encodedFromLinear(Math.max(0, c))));
+  return hexFromLinear(linearFromLab(lab));
 }
 
 /** Polar form: L*, C*ab, hue in degrees [0, 360). */

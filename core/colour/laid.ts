@@ -8,7 +8,7 @@ import { ciede2000 } from './difference';
 import { labFromHex, labFromLinear } from './lab';
 import { missInWords } from './mixing';
 import { isLaid, Material } from './materials';
-import { encodedFromHex, encodedFromLinear, hexFromEncoded, linearFromEncoded, Triple } from './srgb';
+import { hexFromLinear, linearFromHex, Triple } from './srgb';
 
 /** Share of the layer below that an upper one hides: pens and most pencils let it through, pastel hides most of it. Common practice, no source. */
 const HIDES: Record<NonNullable<Material['properties']['opacity']>, number> = { transparent: 0, semi: 0.35, opaque: 0.75 };
@@ -28,8 +28,6 @@ interface LaidRecipe {
   deltaE: number;
 }
 
-const linearOf = (hex: string) => encodedFromHex(hex).map(linearFromEncoded) as Triple;
-
 /** Linear light of one colour laid over another on a sheet. */
 export function laidOver(lower: Triple, upper: Triple, hides: number, sheet: Triple): Triple {
   return lower.map((below, c) => {
@@ -47,13 +45,13 @@ interface Colour {
 /** `sheet` is the paper's own colour; at most `wanted` of each sort, the longer recipe only where it betters the best single by a visible step. */
 export function laidFor(target: string, materials: readonly Material[], sheet = '#ffffff', wanted = 3): LaidAnswer {
   const asked = labFromHex(target);
-  const paper = linearOf(sheet);
+  const paper = linearFromHex(sheet);
   const colours = materials.flatMap(({ kind, name, masstone, properties }): Colour[] =>
-    isLaid(kind) && masstone !== null ? [{ name, linear: linearOf(masstone), hides: HIDES[properties.opacity ?? 'semi'] }] : [],
+    isLaid(kind) && masstone !== null ? [{ name, linear: linearFromHex(masstone), hides: HIDES[properties.opacity ?? 'semi'] }] : [],
   );
   const judged = (names: string[], linear: Triple): LaidRecipe => ({
     names,
-    hex: hexFromEncoded(linear.map((c) => encodedFromLinear(Math.max(0, c)))),
+    hex: hexFromLinear(linear),
     deltaE: ciede2000(asked, labFromLinear(...linear)),
   });
   const best = (recipes: LaidRecipe[]) => recipes.sort((p, q) => p.deltaE - q.deltaE).slice(0, wanted);

@@ -4,7 +4,7 @@ import { Message, message, several, typed } from '../message';
 import { ciede2000 } from './difference';
 import { labFromHex, labFromLinear, lchFromLab } from './lab';
 import { linearFromReflectance, reflectanceFromLinear, WAVELENGTHS } from './reflectance';
-import { encodedFromHex, encodedFromLinear, hexFromEncoded, linearFromEncoded, Triple } from './srgb';
+import { hexFromLinear, linearFromHex, Triple } from './srgb';
 
 export interface Paint {
   name: string;
@@ -48,8 +48,6 @@ interface Ready {
 const MOST_PARTS = 12;
 const WATER = 'water';
 
-const linearOf = (hex: string) => encodedFromHex(hex).map(linearFromEncoded) as Triple;
-
 function absorption(curve: Float64Array): Float64Array {
   return curve.map((r) => (1 - r) ** 2 / (2 * r));
 }
@@ -59,7 +57,7 @@ function reflectance(ratio: number): number {
 }
 
 function prepare(paint: Paint, scatter: number): Ready {
-  const linear = linearOf(paint.masstone);
+  const linear = linearFromHex(paint.masstone);
   const curve = reflectanceFromLinear(linear);
   const back = linearFromReflectance(curve);
   return { name: paint.name, ratio: absorption(curve), scatter, residue: linear.map((c, i) => c - back[i]) as Triple };
@@ -160,7 +158,7 @@ function nearest({ names, mixes }: MixSet, asked: readonly number[]): Ranked[] {
     .slice(0, 12);
   let best: Ranked | null = null;
   for (const { mix } of sorted) {
-    const hex = hexFromEncoded(mix.linear.map((c) => encodedFromLinear(Math.max(0, c))));
+    const hex = hexFromLinear(mix.linear);
     const deltaE = ciede2000(asked, labFromHex(hex));
     const total = mix.parts.reduce((a, b) => a + b, 0);
     if (!best || deltaE < best.deltaE - 0.03 || (deltaE < best.deltaE + 0.03 && total < best.total))

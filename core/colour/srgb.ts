@@ -46,6 +46,12 @@ export function encodedFromHex(hex: string): Triple {
   return [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16) / 255) as Triple;
 }
 
+/** Linear light 0–1 of `#rrggbb`. */
+export const linearFromHex = (hex: string): Triple => encodedFromHex(hex).map(linearFromEncoded) as Triple;
+
+/** Nearest `#rrggbb` of linear light, clipped. */
+export const hexFromLinear = (linear: readonly number[]): string => hexFromEncoded(linear.map((c) => encodedFromLinear(Math.max(0, c))));
+
 /** Relative luminance Y (D65, 0–1) of every pixel. */
 export function luminancePlane(image: RgbImage): Plane {
   const out = plane(image.width, image.height);

@@ -28,6 +28,14 @@ type Fields = Record<string, unknown>;
 
 const isKind = (value: unknown): value is MaterialKind => MATERIAL_KINDS.some((k) => k === value);
 
+/** Yes or no as files and people write it; null for anything else. */
+function flagIn(value: unknown): boolean | null {
+  if (typeof value === 'boolean') return value;
+  const said = String(value).trim().toLowerCase();
+  if (['yes', 'true', '1', 'x'].includes(said)) return true;
+  return ['no', 'false', '0'].includes(said) ? false : null;
+}
+
 /** One property as a file gives it; undefined where it is not given. */
 function propertyOf(name: keyof Properties, value: unknown, material: string): unknown {
   if (value === undefined || value === null || value === '') return undefined;
@@ -40,11 +48,9 @@ function propertyOf(name: keyof Properties, value: unknown, material: string): u
     return value;
   }
   if (asked.as === 'flag') {
-    if (typeof value === 'boolean') return value;
-    const said = String(value).trim().toLowerCase();
-    if (['yes', 'true', '1', 'x'].includes(said)) return true;
-    if (['no', 'false', '0'].includes(said)) return false;
-    throw wrong();
+    const flag = flagIn(value);
+    if (flag === null) throw wrong();
+    return flag;
   }
   const n = typeof value === 'number' ? value : Number(String(value).trim().replace(',', '.'));
   if (!(n >= asked.least && n <= asked.most)) throw wrong();
@@ -151,7 +157,10 @@ function fromCsv(text: string): CupboardKit {
     if (tint && (!parts || tint.parts.some((n) => n < 1))) throw new FormatError('cupboard.parts', { line });
     const strength = cell('strength') ? Number(cell('strength').replace(',', '.')) : 1;
     if (!(strength > 0)) throw new FormatError('kit.strength', { name: typed(name) });
-    if (propertyOf('staining', cell('white'), name)) white = name;
+    const isWhite = cell('white') === '' ? false : flagIn(cell('white'));
+    if (isWhite === null)
+      throw new FormatError('cupboard.property', { name: typed(name), property: typed('white'), is: typed(cell('white').slice(0, 40)) });
+    if (isWhite) white = name;
     return {
       kind,
       name,

@@ -2,7 +2,7 @@
 import { and, eq, ne } from 'drizzle-orm';
 import { typed } from '../../core/message';
 import { changing, database } from '../database/connection';
-import { isDuplicate } from '../database/failures';
+import { unlessTaken } from '../database/failures';
 import { sentence, UserError } from '../errors';
 import { account, session, user } from '../schema';
 import { auth } from './auth';
@@ -37,16 +37,11 @@ export async function changeOneself(teacher: { id: string; email: string }, fiel
     if (teacher.email === DEMO_EMAIL) throw new UserError(403, sentence('oneself.demo'));
     await checkPassword(teacher, password, headers);
   }
-  const { password: keeper } = await auth().$context;
-  const hash = newPassword === undefined ? null : await keeper.hash(newPassword);
-  const current = await auth().api.getSession({ headers });
-  try {
-    await changing(async (tx) => {
-      const set = {
-        ...(name !== undefined && { name }),
-        ...(email !== undefined && { email: email.toLowerCase() }),
-        updatedAt: new Date(),
-      };
+  const set = { ...(name !== undefined && { name }), ...(email !== undefined && { email: email.toLowerCase() }), updatedAt: new Date() };
+  const hash = newPassword === undefined ? null : await (await auth().$context).password.hash(newPassword);
+  const current = hash === null ? null : await auth().api.getSession({ headers });
+  const store = () =>
+    changing(async (tx) => {
       await tx.update(user).set(set).where(eq(user.id, teacher.id));
       if (hash === null) return;
       await tx
@@ -55,8 +50,5 @@ export async function changeOneself(teacher: { id: string; email: string }, fiel
         .where(and(eq(account.userId, teacher.id), eq(account.providerId, 'credential')));
       await tx.delete(session).where(and(eq(session.userId, teacher.id), ne(session.token, current?.session.token ?? '')));
     });
-  } catch (error) {
-    if (!isDuplicate(error)) throw error;
-    throw new UserError(409, sentence('oneself.taken', { email: typed(email ?? '') }), 'email');
-  }
+  await unlessTaken(store, () => new UserError(409, sentence('oneself.taken', { email: typed(email ?? '') }), 'email'));
 }

@@ -8,7 +8,18 @@ import { editState, step } from '../edits/log';
 import { addPiece } from '../pieces/pieces';
 import { removeStudent } from '../removal/removal';
 import { edits } from '../schema';
-import { addStudents, changeClass, changeStudent, createClass, heedOf, listClasses, nextYear, orderStudents, rosterOf } from './classes';
+import {
+  addStudents,
+  changeClass,
+  changeStudent,
+  classesToChoose,
+  createClass,
+  heedOf,
+  listClasses,
+  nextYear,
+  orderStudents,
+  rosterOf,
+} from './classes';
 
 afterAll(leave);
 
@@ -91,6 +102,12 @@ test('next year begins with those who still come, and this class is put away; on
   expect(await names(next)).toEqual(['Bo M', 'Cleo M']);
   expect(await student('Bo M', next)).toMatchObject({ leftHanded: true, table: '3' });
   expect((await classOf()).archived).toBe(true);
+  const offered = async (chosen: string | null) => (await classesToChoose(teacher, chosen)).map((c) => [c.name, c.count]);
+  expect(await offered(null)).toEqual([['8A', 2]]);
+  expect(await offered(group)).toEqual([
+    ['7A', 2],
+    ['8A', 2],
+  ]);
   await undo();
   expect((await listClasses(teacher)).map((c) => [c.name, c.archived])).toEqual([['7A', false]]);
 });

@@ -1,10 +1,10 @@
 /** Knows classes: lists of first names and an initial, made, changed and put away, each step to be undone; and who hands in for a study. */
-import { and, asc, eq, exists, inArray, max, or, sql } from 'drizzle-orm';
+import { and, asc, eq, exists, inArray, isNull, max, or, sql } from 'drizzle-orm';
 import { shownName, toldApart } from '../../core/formats/rosterFile';
 import { message, typed } from '../../core/message';
 import { classOf, onDesk } from '../accounts/ownership';
 import { database, newId, type Transaction } from '../database/connection';
-import { isDuplicate } from '../database/failures';
+import { unlessTaken } from '../database/failures';
 import { logged } from '../edits/log';
 import { conflict, notFound, sentence, UserError } from '../errors';
 import { classes, pieces, students, studies } from '../schema';
@@ -49,6 +49,18 @@ export async function listClasses(teacherId: string): Promise<ClassWithStudents[
     there.students.push({ ...known, name: shownName(known), pieceId });
   }
   return [...byId.values()];
+}
+
+/** Classes that can be chosen for a study, with how many are on each list; one put away only where it is `chosen` already. */
+export async function classesToChoose(teacherId: string, chosen: string | null): Promise<{ id: string; name: string; count: number }[]> {
+  const rows = await database()
+    .select({ id: classes.id, name: classes.name, count: sql<number>`count(${students.id})` })
+    .from(classes)
+    .leftJoin(students, and(eq(students.classId, classes.id), eq(students.left, false)))
+    .where(and(eq(classes.teacherId, teacherId), or(isNull(classes.archivedAt), chosen === null ? undefined : eq(classes.id, chosen))))
+    .groupBy(classes.id, classes.name)
+    .orderBy(asc(classes.name));
+  return rows.map((c) => ({ ...c, count: Number(c.count) }));
 }
 
 /**
@@ -104,17 +116,13 @@ const about = (teacherId: string, id: string, label: 'class' | 'roster' | 'stude
 const whole = (id: string) => [{ table: classes, where: eq(classes.id, id), tree: true }];
 const rosterIn = (id: string) => [{ table: students, where: eq(students.classId, id) }];
 
-async function named<T>(name: string, work: () => Promise<T>): Promise<T> {
-  try {
-    return await work();
-  } catch (error) {
-    if (!isDuplicate(error)) throw error;
+const named = <T>(name: string, work: () => Promise<T>): Promise<T> =>
+  unlessTaken(work, (error) =>
     // Letters that only the database takes for the same.
-    if (/students_names/.test(String((error as { cause?: unknown }).cause ?? error)))
-      throw new UserError(400, sentence('sameNames'), 'students');
-    throw new UserError(409, sentence('sameClass', { name: typed(name) }), 'name');
-  }
-}
+    /students_names/.test(String((error as { cause?: unknown }).cause ?? error))
+      ? new UserError(400, sentence('sameNames'), 'students')
+      : new UserError(409, sentence('sameClass', { name: typed(name) }), 'name'),
+  );
 
 /** Puts students at the end of a class, equal names told apart by a number. */
 async function enter(tx: Transaction, classId: string, wanted: readonly NewStudent[]): Promise<void> {
@@ -146,7 +154,7 @@ interface ClassChange {
   archived?: boolean;
 }
 
-export function changeClass(teacherId: string, id: string, version: number, { archived, ...fields }: ClassChange): Promise<void> {
+export function changeClass(teacherId: string, id: string, version: number, { archived, ...fields }: ClassChange): Promise<number> {
   return onDesk(teacherId, async (tx) => {
     const before = await classOf(teacherId, id, tx);
     if (before.version !== version) throw conflict('class');
@@ -161,6 +169,7 @@ export function changeClass(teacherId: string, id: string, version: number, { ar
           .where(where),
       ),
     );
+    return version + 1;
   });
 }
 

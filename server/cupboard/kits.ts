@@ -1,12 +1,12 @@
 /** Knows a teacher's cupboard: kits of materials, made, filled, changed and removed, each step to be undone. */
-import { and, asc, eq, max, sql } from 'drizzle-orm';
+import { and, asc, eq, max, sql, SQL } from 'drizzle-orm';
 import { CupboardKit, isMixed, Material, mixable, propertiesFor } from '../../core/colour/materials';
 import { READY_SETS, ReadySet } from '../../core/colour/readySets';
 import { MOST_MATERIALS } from '../../core/formats/cupboardFile';
 import { message, typed } from '../../core/message';
 import { onDesk } from '../accounts/ownership';
 import { database, newId, type Querying, type Transaction } from '../database/connection';
-import { isDuplicate } from '../database/failures';
+import { unlessTaken } from '../database/failures';
 import { logged, loggedRemoval } from '../edits/log';
 import { conflict, notFound, sentence, UserError } from '../errors';
 import { kits, materials } from '../schema';
@@ -46,12 +46,12 @@ const columnsOf = ({ kind, name, pigment, masstone, tint, strength, properties }
   properties: propertiesFor(kind, properties),
 });
 
-export async function listKits(teacherId: string): Promise<StoredKit[]> {
-  const rows = await database()
+async function readKits(where: SQL | undefined, db: Querying = database()): Promise<StoredKit[]> {
+  const rows = await db
     .select({ kit: kits, material: materials })
     .from(kits)
     .leftJoin(materials, eq(materials.kitId, kits.id))
-    .where(eq(kits.teacherId, teacherId))
+    .where(where)
     .orderBy(asc(kits.name), asc(materials.position));
   const byId = new Map<string, StoredKit>();
   for (const { kit, material } of rows) {
@@ -62,19 +62,12 @@ export async function listKits(teacherId: string): Promise<StoredKit[]> {
   return [...byId.values()];
 }
 
-export async function kitOf(teacherId: string, id: string): Promise<StoredKit> {
-  const found = (await listKits(teacherId)).find((k) => k.id === id);
+export const listKits = (teacherId: string): Promise<StoredKit[]> => readKits(eq(kits.teacherId, teacherId));
+
+export async function kitOf(teacherId: string, id: string, db: Querying = database()): Promise<StoredKit> {
+  const [found] = await readKits(and(eq(kits.id, id), eq(kits.teacherId, teacherId)), db);
   if (!found) throw notFound('kit');
   return found;
-}
-
-async function rowOf(db: Querying, teacherId: string, id: string): Promise<typeof kits.$inferSelect> {
-  const [row] = await db
-    .select()
-    .from(kits)
-    .where(and(eq(kits.id, id), eq(kits.teacherId, teacherId)));
-  if (!row) throw notFound('kit');
-  return row;
 }
 
 const about = (teacherId: string, id: string, label: 'kit' | 'removeKit' | 'material' | 'removeMaterial', name: string) => ({
@@ -86,14 +79,8 @@ const about = (teacherId: string, id: string, label: 'kit' | 'removeKit' | 'mate
 });
 
 /** Says whose name is taken where the database refuses it. */
-async function named<T>(what: 'sameKit' | 'sameMaterial', name: string, work: () => Promise<T>): Promise<T> {
-  try {
-    return await work();
-  } catch (error) {
-    if (!isDuplicate(error)) throw error;
-    throw new UserError(409, sentence(what, { name: typed(name) }), 'name');
-  }
-}
+const named = <T>(what: 'sameKit' | 'sameMaterial', name: string, work: () => Promise<T>): Promise<T> =>
+  unlessTaken(work, () => new UserError(409, sentence(what, { name: typed(name) }), 'name'));
 
 /** The name, or where it is taken the name with the first number that is not. */
 async function freeName(tx: Transaction, teacherId: string, wanted: string): Promise<string> {
@@ -137,11 +124,16 @@ function checkWhite(kit: CupboardKit): void {
     throw new UserError(400, sentence('noWhite', { name: typed(kit.white) }), 'white');
 }
 
-export function changeKit(teacherId: string, id: string, version: number, fields: { name?: string; white?: string | null }): Promise<void> {
+export function changeKit(
+  teacherId: string,
+  id: string,
+  version: number,
+  fields: { name?: string; white?: string | null },
+): Promise<number> {
   return onDesk(teacherId, async (tx) => {
-    const before = await rowOf(tx, teacherId, id);
+    const before = await kitOf(teacherId, id, tx);
     if (before.version !== version) throw conflict('kit');
-    if (fields.white !== undefined) checkWhite({ ...(await kitOf(teacherId, id)), white: fields.white });
+    if (fields.white !== undefined) checkWhite({ ...before, white: fields.white });
     const where = eq(kits.id, id);
     await named('sameKit', fields.name ?? before.name, () =>
       logged(tx, about(teacherId, id, 'kit', fields.name ?? before.name), [{ table: kits, where }], () =>
@@ -151,12 +143,13 @@ export function changeKit(teacherId: string, id: string, version: number, fields
           .where(where),
       ),
     );
+    return version + 1;
   });
 }
 
 export function removeKit(teacherId: string, id: string): Promise<void> {
   return onDesk(teacherId, async (tx) => {
-    const { name } = await rowOf(tx, teacherId, id);
+    const { name } = await kitOf(teacherId, id, tx);
     await loggedRemoval(tx, about(teacherId, id, 'removeKit', name), { table: kits, where: eq(kits.id, id) });
   });
 }
@@ -164,7 +157,7 @@ export function removeKit(teacherId: string, id: string): Promise<void> {
 export function addMaterial(teacherId: string, kitId: string, material: Material): Promise<string> {
   const id = newId();
   return onDesk(teacherId, async (tx) => {
-    await rowOf(tx, teacherId, kitId);
+    await kitOf(teacherId, kitId, tx);
     const [{ last, count }] = await tx
       .select({ last: max(materials.position), count: sql<number>`count(*)` })
       .from(materials)

@@ -34,6 +34,15 @@ function* chain(error: unknown): Generator<Failure> {
 const has = (error: unknown, codes: Set<string>): boolean => [...chain(error)].some((e) => typeof e.code === 'string' && codes.has(e.code));
 
 export const isDuplicate = (error: unknown): boolean => has(error, new Set(['ER_DUP_ENTRY']));
+/** Does `work`; where the database refuses a second row of the same key, what `taken` makes of it is thrown instead. */
+export async function unlessTaken<T>(work: () => Promise<T>, taken: (error: unknown) => Error): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    throw isDuplicate(error) ? taken(error) : error;
+  }
+}
+
 /** A row that another row must stand on is not there. */
 export const isOrphan = (error: unknown): boolean => has(error, new Set(['ER_NO_REFERENCED_ROW', 'ER_NO_REFERENCED_ROW_2']));
 export const isDeadlock = (error: unknown): boolean => has(error, DEADLOCK);

@@ -4,7 +4,7 @@ import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/mysql-core';
 import type { Comparison } from '../../core/style/compare';
 import { changing, database, newId } from '../database/connection';
-import { isDuplicate } from '../database/failures';
+import { unlessTaken } from '../database/failures';
 import { logged, loggedRemoval } from '../edits/log';
 import { sentence, conflict, notFound, UserError } from '../errors';
 import { checkPicture } from '../pictures/decode';
@@ -32,8 +32,8 @@ export async function addPiece(teacherId: string, studyId: string, bytes: Buffer
   const checked = await checkPicture(bytes, name);
   const maker = about.studentId ?? '';
   const id = newId();
-  try {
-    await changing(async (tx) => {
+  const store = () =>
+    changing(async (tx) => {
       const photoId = await putPicture(tx, bytes, { teacherId, role: 'original', name, ...checked });
       // Alone in the study from here on, so that two photographs sent at once get two numbers.
       await ownStudent(tx, await lockStudy(tx, teacherId, studyId), about.studentId);
@@ -54,10 +54,7 @@ export async function addPiece(teacherId: string, studyId: string, bytes: Buffer
       });
       await askToProcess(tx, teacherId, { id, studyId });
     });
-  } catch (error) {
-    if (!isDuplicate(error)) throw error;
-    throw new UserError(409, sentence('attempt', { n: about.attempt ?? 0 }), 'attempt');
-  }
+  await unlessTaken(store, () => new UserError(409, sentence('attempt', { n: about.attempt ?? 0 }), 'attempt'));
   return id;
 }
 

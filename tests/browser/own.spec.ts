@@ -93,6 +93,12 @@ test('a class is pasted from a table, changed through the year, and begun anew; 
   await page.getByLabel(/Students, one a line/).fill('Surname;Forename;Born\nReed;Abel;2011-02-03\nKant;Bruna;2011-05-06');
   await expect(page.getByText('2 students: Abel R and Bruna K')).toBeVisible();
   await page.getByRole('button', { name: 'Add the class' }).click();
+  // Two fields left in quick succession: the second is saved over what the first one made.
+  await page.getByLabel('School of the class').fill('Fennick Lane');
+  await page.getByLabel('Name of the class').fill('7B');
+  await page.getByLabel('Name of the class').blur();
+  const kept = async () => ((await (await page.request.get(`${origin()}/api/classes`)).json()) as { name: string; school: string }[])[0];
+  await expect.poll(async () => [(await kept()).name, (await kept()).school]).toEqual(['7B', 'Fennick Lane']);
   await page.getByRole('button', { name: 'Bruna K: change' }).click();
   await page.getByLabel('draws with the left hand').check();
   await page.getByLabel('Table').fill('3');
@@ -114,7 +120,7 @@ test('a class is pasted from a table, changed through the year, and begun anew; 
   await expect(page.getByText('Put away (1)')).toBeVisible();
   await expect(page.getByLabel('Name of the class').first()).toHaveValue('8A');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByLabel('Name of the class').first()).toHaveValue('7A');
+  await expect(page.getByLabel('Name of the class').first()).toHaveValue('7B');
 });
 
 test('a postcard photographed at a slant is laid flat by the corners that are found, and comes back with undo', async ({ page }) => {

@@ -6,7 +6,7 @@ import { DeleteForGood } from '../shared/DeleteForGood';
 import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
-import { useChange } from '../shared/server/useChange';
+import { useVersioned } from '../shared/server/useVersioned';
 import { TypedInput } from '../shared/typing/Typed';
 import type { ClassView, StudentView } from './class';
 import { useSay } from '../words/Words';
@@ -19,15 +19,12 @@ interface Props {
   onAdd: () => void;
 }
 
-const QUIET = 'border-b border-transparent bg-transparent hover:border-base-content/50 focus:border-base-content';
-
 /** One class: its name and school, what can be done with it, and everybody in it with the piece they handed in last. */
 export function ClassSection({ of, current, onStudent, onAdd }: Props) {
   const say = useSay();
-  const { act, busy, refused, other } = useChange(`class:${of.id}`);
   const [next, setNext] = useState<string | null>(null);
   const path = `/api/classes/${of.id}`;
-  const save = (fields: Record<string, unknown>) => act(() => send('PATCH', path, { version: of.version, ...fields }));
+  const { act, save, busy, refused, other } = useVersioned(path, of.version);
   const [listed, left] = [of.students.filter((s) => !s.left), of.students.filter((s) => s.left)];
   return (
     <section aria-label={say.typed(of.name)} className="border-t-2 border-base-content/60 pt-2">
@@ -38,7 +35,7 @@ export function ClassSection({ of, current, onStudent, onAdd }: Props) {
             stored={of.name}
             aria-label={say('classes.change.nameOf')}
             maxLength={80}
-            className={`w-40 ${QUIET}`}
+            className="quiet-field max-w-40"
             skip={(name) => !name.trim()}
             onSave={(name) => save({ name })}
           />
@@ -49,7 +46,7 @@ export function ClassSection({ of, current, onStudent, onAdd }: Props) {
           aria-label={say('classes.change.schoolOf')}
           placeholder={say('classes.school')}
           maxLength={120}
-          className={`w-full ${QUIET}`}
+          className="quiet-field"
           onSave={(school) => save({ school })}
         />
       </div>
@@ -110,7 +107,7 @@ function Cards({ students, current, onStudent }: { students: readonly StudentVie
             aria-label={say('classes.change.open', { name: typed(s.name) })}
             aria-pressed={current === s.id}
             onClick={() => onStudent(s.id)}
-            className={`grid w-full border p-1 text-start ${current === s.id ? 'border-base-content' : 'border-transparent hover:border-base-300'}`}
+            className="pickable grid w-full"
           >
             <span className="bench flex aspect-4/3 items-center justify-center p-1">
               {s.pieceId ? (

@@ -147,7 +147,7 @@ function Palette({ read, chosen, onChoose }: { read: NonNullable<Props['read']>;
               type="button"
               aria-pressed={chosen === c.hex}
               onClick={() => onChoose(c.hex)}
-              className={`flex w-full items-center gap-3 border p-1 text-start ${chosen === c.hex ? 'border-base-content' : 'border-transparent hover:border-base-300'}`}
+              className="pickable flex w-full items-center gap-3"
             >
               <span aria-hidden className="h-9 w-14 shrink-0" style={{ background: c.hex }} />
               <span className="flex-1">

@@ -4,7 +4,7 @@ import { amount, typed } from '@/core/message';
 import { MATERIAL_KINDS, mixable } from '@/core/colour/materials';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
-import { useChange } from '../shared/server/useChange';
+import { useVersioned } from '../shared/server/useVersioned';
 import { TypedInput } from '../shared/typing/Typed';
 import type { KeptKit, KeptMaterial } from './kit';
 import { Swatch } from './Swatch';
@@ -23,9 +23,8 @@ interface Props {
 /** One kit: its name, what it is lightened with, and what lies in it, kind by kind. */
 export function KitSection({ kit, current, onOpen }: Props) {
   const say = useSay();
-  const { act, busy, problem } = useChange(`kit:${kit.id}`);
   const path = `/api/kits/${kit.id}`;
-  const save = (fields: Record<string, unknown>) => act(() => send('PATCH', path, { version: kit.version, ...fields }));
+  const { act, save, busy, problem } = useVersioned(path, kit.version);
   const { paints } = mixable(kit);
   return (
     <section id={`kit-${kit.id}`} aria-label={say.typed(kit.name)} className="scroll-mt-4 border-t-2 border-base-content/60 pt-2">
@@ -36,7 +35,7 @@ export function KitSection({ kit, current, onOpen }: Props) {
             stored={kit.name}
             aria-label={say('cupboard.kitNamed')}
             maxLength={120}
-            className="w-full border-b border-transparent bg-transparent hover:border-base-content/50 focus:border-base-content"
+            className="quiet-field"
             skip={(name) => !name.trim()}
             onSave={(name) => save({ name })}
           />
@@ -106,7 +105,7 @@ export function KitSection({ kit, current, onOpen }: Props) {
                         aria-label={say('cupboard.open', { name: typed(m.name) })}
                         aria-pressed={current === m.id}
                         onClick={() => onOpen(m.id)}
-                        className={`grid w-32 gap-1 border p-1 text-start ${current === m.id ? 'border-base-content' : 'border-transparent hover:border-base-300'}`}
+                        className="pickable grid w-32 gap-1"
                       >
                         <Swatch material={m} />
                         <span className="leading-tight">{say.typed(m.name)}</span>

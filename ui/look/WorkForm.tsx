@@ -1,6 +1,6 @@
 'use client';
 import { Crop, Scan, Trash2 } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { amount, message } from '@/core/message';
 import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
@@ -8,11 +8,11 @@ import { RemovalNote } from '../shared/RemovalNote';
 import { MeasureAgain } from '../shared/MeasureAgain';
 import { send } from '../shared/request';
 import { TypedArea, TypedInput } from '../shared/typing/Typed';
-import { useChange } from '../shared/server/useChange';
+import { lengthsFor } from '../shared/lengths';
+import { useVersioned } from '../shared/server/useVersioned';
 import type { LookWork } from './work';
 import { useSay } from '../words/Words';
 
-const INCH = 25.4;
 /** Below this a width is half typed. */
 const LEAST_MM = 10;
 const FIELDS = ['title', 'widthMm', 'heightMm', 'dated', 'group', 'impressions', 'credit', 'text', 'source'];
@@ -20,29 +20,16 @@ const FIELDS = ['title', 'widthMm', 'heightMm', 'dated', 'group', 'impressions',
 /** What is known and noted of a work: saved field by field as each is left. */
 export function WorkForm({ work, onRemake, groups }: { work: LookWork; onRemake: (how: 'crop' | 'flat') => void; groups: string[] }) {
   const say = useSay();
-  const { act, refused, other } = useChange(`work:${work.id}`);
+  const { act, save, refused, other } = useVersioned(`/api/works/${work.id}`, work.version);
   const [fact, setFact] = useState('');
   const [source, setSource] = useState('');
   const { units } = say.voice;
-  // As it can be typed in again: with the language's decimal sign, without parted thousands.
-  const sign = say.number(0.5, 1)[1];
-  const shown = (mm: number | null) => (mm === null ? '' : (units === 'inch' ? (mm / INCH).toFixed(2) : String(mm)).replace('.', sign));
-  // What is being typed stays as it is while something else is saved; each save knows the version the one before it made.
-  const version = useRef(work.version);
-  useEffect(() => {
-    version.current = Math.max(version.current, work.version);
-  }, [work.version]);
-  const save = (value: Record<string, unknown>): Promise<boolean> =>
-    act(async () => {
-      const answer = await send<{ version: number }>('PATCH', `/api/works/${work.id}`, { version: version.current, ...value });
-      version.current = answer.version;
-    });
-  const mmOf = (text: string) => Number(text.trim().replace(',', '.')) * (units === 'inch' ? INCH : 1);
+  const { shown, mmOf } = lengthsFor(say);
   const size = (name: 'widthMm' | 'heightMm', label: 'look.width' | 'look.height') => (
     <Field label={say(label, { unit: message(`units.inPlace.${units}`) })} problem={refused(name)}>
       <TypedInput
         place={`work:${work.id}:${name}`}
-        stored={shown(work[name])}
+        stored={work[name] === null ? '' : shown(work[name])}
         className="input w-full"
         inputMode="decimal"
         skip={(text) => text.trim() !== '' && !(mmOf(text) >= LEAST_MM)}

@@ -47,7 +47,7 @@ export function RuleList({ studyId, rules }: { studyId: string; rules: readonly 
                 stored={r.said && r.sentence === '' ? say(r.said.sentence) : r.sentence}
                 aria-label={say('rules.label')}
                 maxLength={300}
-                className="w-full border-b border-transparent bg-transparent hover:border-base-content/50 focus:border-base-content"
+                className="quiet-field"
                 skip={(sentence) => !sentence.trim()}
                 onSave={(sentence) => act(() => send('PATCH', `/api/studies/${studyId}/rules/${r.id}`, { version: r.version, sentence }))}
               />

@@ -3,17 +3,19 @@ import { Archive, ArchiveRestore, Copy } from 'lucide-react';
 import { useState } from 'react';
 import { LESSON_MEDIA, mediumName, isLessonMedium } from '@/core/lesson/media';
 import type { Size } from '@/core/lesson/sheets';
-import { Message, typed } from '@/core/message';
+import type { Message } from '@/core/message';
+import { ClassChoice, ClassOptions } from '../classes/ClassOptions';
 import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
+import { useVersioned } from '../shared/server/useVersioned';
 import { TypedArea, TypedInput } from '../shared/typing/Typed';
 import { CutSheets } from './CutSheets';
 import { SheetField } from './SheetField';
 import { useSay } from '../words/Words';
 
-export interface AboutView {
+interface AboutView {
   id: string;
   title: string;
   master: string;
@@ -31,7 +33,7 @@ export interface AboutView {
 
 interface Props {
   study: AboutView;
-  classes: { id: string; name: string; count: number }[];
+  classes: ClassChoice[];
   papers: { name: string; size: Size }[];
   source: { title: string; width: number; height: number } | null;
 }
@@ -42,8 +44,7 @@ const OWN = 'own';
 /** Everything a study was begun with, to be changed: saved as it is left, and undone like all else. */
 export function AboutStudy({ study, classes, papers, source }: Props) {
   const say = useSay();
-  const { act, busy, refused, other } = useChange(`study:${study.id}`);
-  const save = (fields: Partial<AboutView>) => act(() => send('PATCH', `/api/studies/${study.id}`, { version: study.version, ...fields }));
+  const { save, busy, refused, other } = useVersioned(`/api/studies/${study.id}`, study.version);
   const students = classes.find((c) => c.id === study.classId)?.count ?? 1;
   const others = LESSON_MEDIA.filter((m) => m !== study.medium);
   return (
@@ -85,11 +86,7 @@ export function AboutStudy({ study, classes, papers, source }: Props) {
               disabled={busy}
               onChange={(e) => void save({ classId: e.target.value || null })}
             >
-              {classes.map((c) => (
-                <option key={c.id} value={c.id}>
-                  {say('newStudy.classOf', { name: typed(c.name), n: c.count })}
-                </option>
-              ))}
+              <ClassOptions classes={classes} />
               <option value="">{say('newStudy.noClass')}</option>
             </select>
           </Field>
@@ -149,9 +146,7 @@ export function AboutStudy({ study, classes, papers, source }: Props) {
               type="button"
               className="btn justify-self-start"
               disabled={busy}
-              onClick={() =>
-                void act(() => send('PATCH', `/api/studies/${study.id}`, { version: study.version, archived: !study.archived }))
-              }
+              onClick={() => void save({ archived: !study.archived })}
             >
               {study.archived ? <ArchiveRestore aria-hidden className="size-5" /> : <Archive aria-hidden className="size-5" />}
               {say(study.archived ? 'about.takeOut' : 'about.putAway')}
@@ -291,11 +286,7 @@ function Again({ study, classes }: Pick<Props, 'study' | 'classes'>) {
       <Field label={say('newStudy.class')} problem={refused('classId')}>
         <select className="select w-full" value={classId} onChange={(e) => setClassId(e.target.value)}>
           <option value="">{say('newStudy.noClass')}</option>
-          {classes.map((c) => (
-            <option key={c.id} value={c.id}>
-              {say('newStudy.classOf', { name: typed(c.name), n: c.count })}
-            </option>
-          ))}
+          <ClassOptions classes={classes} />
         </select>
       </Field>
       <Notice said={other(['title', 'classId'])} />

@@ -1,9 +1,10 @@
 'use client';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { amount, message, typed } from '@/core/message';
 import { cutFrom, parentsFor } from '@/core/lesson/cutting';
 import { SERIES, Size, sizeNamed } from '@/core/lesson/sheets';
 import { Field } from '../shared/Field';
+import { SheetOptions } from './SheetOptions';
 import { useSay } from '../words/Words';
 
 interface Props {
@@ -27,7 +28,7 @@ export function CutSheets({ width, height, students, papers }: Props) {
   // To begin with the first paper that gives more than one.
   const [name, setName] = useState(() => parents.find((p) => fits && cutFrom(p.size, [width, height]).pieces.length > 1)?.name ?? 'A2');
   const parent = parents.find((p) => p.name === name)?.size ?? sizeNamed('A2')!;
-  const plan = fits ? cutFrom([parent[1], parent[0]], [width, height]) : null;
+  const plan = useMemo(() => (fits ? cutFrom([parent[1], parent[0]], [width, height]) : null), [fits, parent, width, height]);
   const buy = plan && parentsFor(students, plan.pieces.length);
   return (
     <section className="grid gap-2">
@@ -43,15 +44,7 @@ export function CutSheets({ width, height, students, papers }: Props) {
               ))}
             </optgroup>
           )}
-          {Object.entries(SERIES).map(([series, sizes]) => (
-            <optgroup key={series} label={say(`sheets.series.${series as keyof typeof SERIES}`)}>
-              {Object.keys(sizes).map((n) => (
-                <option key={n} value={n}>
-                  {say.typed(n)}
-                </option>
-              ))}
-            </optgroup>
-          ))}
+          <SheetOptions />
         </select>
       </Field>
       {plan && (

@@ -1,11 +1,12 @@
 'use client';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { LESSON_MEDIA, mediumName } from '@/core/lesson/media';
-import { Message, message, typed } from '@/core/message';
+import { Message, message } from '@/core/message';
 import type { Key } from '@/words/catalogue';
 import { useForm, useWatch } from 'react-hook-form';
 import { useState } from 'react';
 import { object, string } from 'yup';
+import { ClassChoice, ClassOptions } from '../classes/ClassOptions';
 import { RosterField, useRoster } from '../classes/RosterField';
 import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
@@ -39,7 +40,7 @@ const schema = object({
 /** What is wrong with a field, where something is. */
 const said = (error: { message?: string } | undefined): Message | null => (error?.message ? message(error.message) : null);
 
-export function NewStudyForm({ classes }: { classes: { id: string; name: string; count: number }[] }) {
+export function NewStudyForm({ classes }: { classes: ClassChoice[] }) {
   const say = useSay();
   const [problem, setProblem] = useState<Message | null>(null);
   const hydrated = useHydrated();
@@ -109,11 +110,7 @@ export function NewStudyForm({ classes }: { classes: { id: string; name: string;
       </fieldset>
       <Field label={say('newStudy.class')}>
         <select className="select w-full" {...register('classId')}>
-          {classes.map((c) => (
-            <option key={c.id} value={c.id}>
-              {say('newStudy.classOf', { name: typed(c.name), n: c.count })}
-            </option>
-          ))}
+          <ClassOptions classes={classes} />
           <option value="">{say('newStudy.noClass')}</option>
           <option value={NEW}>{say('newStudy.newClass')}</option>
         </select>

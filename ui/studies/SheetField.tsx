@@ -1,12 +1,13 @@
 'use client';
 import { RectangleHorizontal, RectangleVertical } from 'lucide-react';
 import { useState } from 'react';
-import { nameOfSheet, SERIES, Series, sheetInShape, sizeNamed } from '@/core/lesson/sheets';
+import { nameOfSheet, sheetInShape, sizeNamed } from '@/core/lesson/sheets';
 import { Message, message, typed } from '@/core/message';
 import { Field } from '../shared/Field';
+import { lengthsFor } from '../shared/lengths';
+import { SheetOptions } from './SheetOptions';
 import { useSay } from '../words/Words';
 
-const INCH = 25.4;
 const OWN = '';
 
 interface Props {
@@ -23,17 +24,16 @@ interface Props {
 export function SheetField({ label, width, height, onSize, source, problem }: Props) {
   const say = useSay();
   const { units } = say.voice;
-  const per = units === 'inch' ? INCH : 1;
+  const { shown, mmOf } = lengthsFor(say);
   const name = nameOfSheet(width, height);
   const [own, setOwn] = useState(name === null);
   const [text, setText] = useState<[string, string] | null>(null);
-  const shown = (mm: number) => String(Math.round((mm / per) * 100) / 100);
   const across = width > height;
   const type = (i: 0 | 1, value: string) => {
     const next: [string, string] = [...(text ?? [shown(width), shown(height)])];
     next[i] = value;
     setText(next);
-    const [w, h] = next.map((v) => Number(v.trim().replace(',', '.')) * per);
+    const [w, h] = next.map(mmOf);
     if (w > 0 && h > 0) onSize(w, h);
   };
   const give = (w: number, h: number) => {
@@ -52,15 +52,7 @@ export function SheetField({ label, width, height, onSize, source, problem }: Pr
             if (size) give(...(across ? ([size[1], size[0]] as const) : size));
           }}
         >
-          {(Object.keys(SERIES) as Series[]).map((series) => (
-            <optgroup key={series} label={say(`sheets.series.${series}`)}>
-              {Object.keys(SERIES[series]).map((n) => (
-                <option key={n} value={n}>
-                  {say.typed(n)}
-                </option>
-              ))}
-            </optgroup>
-          ))}
+          <SheetOptions />
           <option value={OWN}>{say('sheets.ownSize')}</option>
         </select>
       </Field>

@@ -17,7 +17,7 @@ export const GET = handle(async ({ teacher, request, params }) => {
 export const PATCH = handle(async ({ teacher, request, params }) => {
   await classOf(teacher.id, params.class);
   const { version, ...fields } = await body(request, classChangeSchema);
-  await changeClass(teacher.id, params.class, version, fields);
+  return { version: await changeClass(teacher.id, params.class, version, fields) };
 });
 
 /** Deletes the class for good; the body holds the name as typed. */

@@ -22,7 +22,7 @@ export const GET = handle(async ({ teacher, request, params }) => {
 export const PATCH = handle(async ({ teacher, request, params }) => {
   await kitOf(teacher.id, params.kit);
   const { version, ...fields } = await body(request, kitChangeSchema);
-  await changeKit(teacher.id, params.kit, version, fields);
+  return { version: await changeKit(teacher.id, params.kit, version, fields) };
 });
 
 export const DELETE = handle(({ teacher, params }) => removeKit(teacher.id, params.kit));

@@ -1,4 +1,4 @@
-import { listClasses } from '@/server/classes/classes';
+import { classesToChoose } from '@/server/classes/classes';
 import { listKits } from '@/server/cupboard/kits';
 import { listWorks } from '@/server/studies/works';
 import { AboutStudy } from '@/ui/studies/AboutStudy';
@@ -10,7 +10,7 @@ export const generateMetadata = titled('about.title');
 export default async function AboutPage({ params }: { params: Promise<{ study: string }> }) {
   const { study: id } = await params;
   const { teacher, study } = await openStudy(id);
-  const [classes, kits, works] = [await listClasses(teacher.id), await listKits(teacher.id), await listWorks(id)];
+  const [kits, works] = [await listKits(teacher.id), await listWorks(id)];
   const papers = kits.flatMap((k) =>
     k.materials.flatMap(({ name, kind, properties: { widthMm, heightMm } }) =>
       kind === 'paper' && widthMm && heightMm ? [{ name, size: [Math.min(widthMm, heightMm), Math.max(widthMm, heightMm)] as const }] : [],
@@ -35,9 +35,7 @@ export default async function AboutPage({ params }: { params: Promise<{ study: s
         archived: study.archivedAt !== null,
         version: study.version,
       }}
-      classes={classes
-        .filter((c) => !c.archived || c.id === study.classId)
-        .map((c) => ({ id: c.id, name: c.name, count: c.students.filter((s) => !s.left).length }))}
+      classes={await classesToChoose(teacher.id, study.classId)}
       papers={papers}
       source={
         source && { title: source.title, width: source.widthMm ?? source.pictureWidth, height: source.heightMm ?? source.pictureHeight }

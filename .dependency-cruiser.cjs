@@ -34,7 +34,7 @@ module.exports = {
       name: 'core-imports-computation-only',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: '^(core/|node_modules/(culori|d3-contour|papaparse|@types/culori|@types/d3-contour|@types/papaparse)/)' },
+      to: { pathNot: '^(core/|node_modules/(culori|d3-contour|libheif-js|papaparse|@types/culori|@types/d3-contour|@types/papaparse)/)' },
     },
     {
       name: 'words-know-messages-only',

@@ -6,6 +6,7 @@ import './globals.css';
 import { LANGUAGES } from '@/words/languages';
 import { ServerState } from '@/ui/shared/server/ServerState';
 import { Words } from '@/ui/words/Words';
+import { themeHere } from './session';
 import { sayHere, voiceHere } from './voice';
 import { Alive } from '@/ui/shared/Alive';
 import type { Metadata } from 'next';
@@ -21,7 +22,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const voice = await voiceHere();
   const { locale, american, direction } = LANGUAGES[voice.language];
   return (
-    <html lang={(voice.spelling === 'american' && american) || locale} dir={direction}>
+    <html lang={(voice.spelling === 'american' && american) || locale} dir={direction} data-theme={await themeHere()}>
       <body className="min-h-screen bg-base-100 text-base-content">
         <Alive />
         <Words voice={voice}>

@@ -9,6 +9,15 @@ import { benchOf } from '@/server/studies/studies';
 /** Looked up once a request, however many parts of a page ask. */
 export const signedIn = cache(async (): Promise<Teacher | null> => teacherOf(await headers()));
 
+/** The name of the theme the teacher chose; undefined for what the machine has, and while nobody can be asked. */
+export async function themeHere(): Promise<string | undefined> {
+  const theme = await signedIn().then(
+    (teacher) => teacher?.settings.theme,
+    () => undefined,
+  );
+  return theme && theme !== 'auto' ? `oldhand-${theme}` : undefined;
+}
+
 /** The teacher, or off to the sign-in page. */
 export async function requireTeacher(): Promise<Teacher> {
   return (await signedIn()) ?? redirect('/sign-in');

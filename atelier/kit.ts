@@ -1,6 +1,6 @@
 /** The demo cupboard: twelve generic gouaches by pigment and Colour Index name. Swatch colours are invented for the demo, near common practice. */
 import type { CupboardKit } from '../core/colour/materials';
-import { Kit } from '../core/colour/mixing';
+import type { Kit } from '../core/colour/kit';
 
 const paint = (name: string, pigment: string, masstone: string, tint: string): Kit['paints'][number] => ({
   name,

@@ -1,6 +1,7 @@
 /** Knows how to open a picture file into upright sRGB pixels, and to write one; the image library is loaded only when needed. */
 import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
+import { isHeic, tiffFromHeic } from '../core/formats/heic';
 import { RgbImage } from '../core/raster/image';
 import { typed } from '../core/message';
 import { Unusable } from './unusable';
@@ -45,7 +46,9 @@ async function decodePicture(bytes: Buffer, name: string): Promise<RgbImage> {
     throw new Unusable('noPicture', { path: typed(name) });
   if (meta.width * meta.height > MOST_PIXELS) throw new Unusable('manyPixels', { path: typed(name) });
   try {
-    const { data, info } = await sharp(bytes, { failOn: 'error', limitInputPixels: MOST_PIXELS })
+    const source = isHeic(bytes) ? await tiffFromHeic(bytes, meta.icc ?? null, MOST_PIXELS) : bytes;
+    if (!source) throw new Unusable('damaged', { path: typed(name) });
+    const { data, info } = await sharp(source, { failOn: 'error', limitInputPixels: MOST_PIXELS })
       .autoOrient()
       .flatten({ background: '#ffffff' })
       .toColourspace('srgb')

@@ -112,6 +112,7 @@ const OWN = [
   'JPEG',
   'PNG',
   'TIFF',
+  'HEIC',
   'CMYK',
   'RGB',
   'JSON',
@@ -134,7 +135,7 @@ const OWN = [
 ];
 /** Compounds and terms of the trade that the German dictionary does not build. */
 const OWN_GERMAN =
-  'Titanweiß Hansagelb Pyrrolorange Naphtholrot Chinacridonrosa Siena natur Ultramarinblau Phthaloblau Phthalogrün Chromoxidgrün Rußschwarz Pyrrolrot Primärgelb Primärrot Primärblau Laubgrün Hellbraun Zitronengelb Fleischocker Karmin Preußischblau Kobaltblau Hellgrün CSV-Datei CSV-Tabelle SVG-Zeichnung Escape Passepartout Beiseitegelegt beiseitelegen Blauschwarz Bruna Deckweiß Dunkelheiten Dunkels Fixativ Gelborange Färbekraft Geradheit Gischt Gouache Graukarte Grünschwarz Herumgehen Hexadezimalziffern Lavieren Lavierung Lavierungen Megapixel Min Neuntel lasierend Ölkreide Ölkreiden Old Pastell Plakatfarbe Pastellkreide Pastellkreiden Pinselspuren Scan Rosenrot Rubbelkrepp Schmierer Tausendsteln Transparentpapier Tuschenapf unfixiert verriebene Vitruv abrubbeln anlösen darübergehen darüberlegen dazunehmen dazusetzen durchpausen durchzeichnen einwalzen graubraunem hineintupfen lavieren nässen spitzeren vieren vollgestellt wegdrehen wegradieren Unfixiert Verriebene Beiseitelegen'.split(
+  'Titanweiß Abtönung Abtönungen Hansagelb Pyrrolorange Naphtholrot Chinacridonrosa Siena natur Ultramarinblau Phthaloblau Phthalogrün Chromoxidgrün Rußschwarz Pyrrolrot Primärgelb Primärrot Primärblau Laubgrün Hellbraun Zitronengelb Fleischocker Karmin Preußischblau Kobaltblau Hellgrün CSV-Datei CSV-Tabelle SVG-Zeichnung Escape Passepartout Beiseitegelegt beiseitelegen Blauschwarz Bruna Deckweiß Dunkelheiten Dunkels Fixativ Gelborange Färbekraft Geradheit Gischt Gouache Graukarte Grünschwarz Herumgehen Hexadezimalziffern Lavieren Lavierung Lavierungen Megapixel Min Neuntel lasierend Ölkreide Ölkreiden Old Pastell Plakatfarbe Pastellkreide Pastellkreiden Pinselspuren Scan Rosenrot Rubbelkrepp Schmierer Tausendsteln Transparentpapier Tuschenapf unfixiert verriebene Vitruv abrubbeln anlösen darübergehen darüberlegen dazunehmen dazusetzen durchpausen durchzeichnen einwalzen graubraunem hineintupfen lavieren nässen spitzeren vieren vollgestellt wegdrehen wegradieren Unfixiert Verriebene Beiseitelegen'.split(
     ' ',
   );
 /** Values of options and names of fields, which are the same in every language. */

@@ -7,11 +7,16 @@ export const generateMetadata = titled('settings.title');
 
 export default async function SettingsPage() {
   const teacher = await requireTeacher();
-  const { units, spelling, paper, hand, timeZone } = teacher.settings;
+  const { units, spelling, paper, hand, theme, timeZone } = teacher.settings;
   const { language } = await voiceHere();
   return (
     <Shell section="settings" teacher={teacher.name}>
-      <SettingsForm name={teacher.name} email={teacher.email} settings={{ units, spelling, paper, hand, timeZone, language }} />
+      <SettingsForm
+        zones={Intl.supportedValuesOf('timeZone')}
+        name={teacher.name}
+        email={teacher.email}
+        settings={{ units, spelling, paper, hand, theme, timeZone, language }}
+      />
     </Shell>
   );
 }

@@ -4,6 +4,8 @@ import { labFromHex, labPlanes } from '../colour/lab';
 import { ciede2000 } from '../colour/difference';
 import { RgbImage } from '../raster/image';
 import { median, seededRandom } from '../raster/statistics';
+import { findSheet } from './findSheet';
+import { findWork } from './findWork';
 import { photograph, STAND_DEFAULTS, StandSettings, TableKind } from './copyStand';
 import { rectify } from './rectify';
 
@@ -65,6 +67,48 @@ test('finds the sheet in at least 95 % of tilted, turned, cluttered photographs,
   );
   expect(found / n).toBeGreaterThanOrEqual(0.95);
   expect(median(errors)).toBeLessThan(0.004);
+});
+
+/** The picture with a border of so many px of one grey painted over its edge. */
+function bordered({ width, height, data }: RgbImage, px: number, grey: number): RgbImage {
+  const out = new Uint8Array(data);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++)
+      if (x < px || y < px || x >= width - px || y >= height - px) out.fill(grey, 3 * (y * width + x), 3 * (y * width + x) + 3);
+  return { width, height, data: out };
+}
+
+test('a postcard is found within a scan’s thin border, black or white, where the border itself would be the strongest edge', () => {
+  const sheet = testSheet(594, 420);
+  for (const [seed, px, grey] of [
+    [2, 2, 0],
+    [4, 1, 0],
+    [6, 6, 0],
+    [9, 4, 255],
+  ]) {
+    const photo = photograph(sheet, stand(seed, { fill: 0.75, rotation: 6 }));
+    const found = findWork(bordered(photo.image, px, grey));
+    expect(found).not.toBeNull();
+    expect(offCorners(found!.corners, photo.corners, Math.hypot(1000, 750))).toBeLessThan(0.01);
+  }
+});
+
+test('a file that is nothing but the work has no corners to be straightened by', () => {
+  // A sheet of scattered strokes: its only straight edges are its own.
+  const r = seededRandom(5);
+  const sheet: RgbImage = { width: 594, height: 420, data: new Uint8Array(594 * 420 * 3).fill(225) };
+  for (let k = 0; k < 260; k++) {
+    const [x, y, a] = [30 + 530 * r(), 30 + 360 * r(), Math.PI * r()];
+    for (let t = 0; t < 24; t++) {
+      const i = 3 * (Math.round(y + t * Math.sin(a) * 0.8) * 594 + Math.round(x + t * Math.cos(a) * 0.8));
+      sheet.data.fill(40, i, i + 6);
+    }
+  }
+  const sure = (image: RgbImage) => (findWork(image)?.confidence ?? 0) > 0.5;
+  expect(sure(sheet)).toBe(false);
+  expect(sure(bordered(sheet, 2, 0))).toBe(false);
+  // The finder for pieces, which expects a sheet, takes that border for one.
+  expect(findSheet(bordered(sheet, 2, 0), null)!.confidence).toBeGreaterThan(0.5);
 });
 
 test('after a grey card the colours come back within ΔE00 4 on average, the card as #767676', () => {

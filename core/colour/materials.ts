@@ -1,5 +1,5 @@
 /** Knows what lies in a cupboard: colours that are mixed, colours that are laid as they are, papers and tools, and what is known of each. */
-import type { Kit, Paint } from './mixing';
+import type { Kit, Paint } from './kit';
 
 export const MATERIAL_KINDS = ['paint', 'ink', 'pencil', 'crayon', 'oil-pastel', 'soft-pastel', 'felt-pen', 'paper', 'tool'] as const;
 export type MaterialKind = (typeof MATERIAL_KINDS)[number];
@@ -45,6 +45,8 @@ export interface Material extends Omit<Paint, 'masstone'> {
   /** Laid thick, or a paper's tone; null for a tool. */
   masstone: string | null;
   properties: Properties;
+  /** What a file said of it that is not known here, to be given back as it was. */
+  extra?: Record<string, unknown> | null;
 }
 
 /** How one property is asked for, written and checked. */
@@ -102,8 +104,8 @@ export interface CupboardKit {
 export const mixable = ({ name, white, materials }: CupboardKit): Kit => ({
   name,
   white,
-  paints: materials.flatMap(({ kind, name: paint, pigment, masstone, tint, strength }) =>
-    isMixed(kind) && masstone !== null ? [{ name: paint, pigment, masstone, tint, strength }] : [],
+  paints: materials.flatMap(({ kind, name: paint, pigment, masstone, tint, tints = [], strength }) =>
+    isMixed(kind) && masstone !== null ? [{ name: paint, pigment, masstone, tint, ...(tints.length ? { tints } : {}), strength }] : [],
   ),
 });
 

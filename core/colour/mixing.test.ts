@@ -4,7 +4,8 @@ import fc from 'fast-check';
 import { DEMO_KIT } from '../../atelier/kit';
 import { ciede2000 } from './difference';
 import { labFromHex } from './lab';
-import { Kit, missInWords, mixFor, Paint } from './mixing';
+import type { Kit, Paint } from './kit';
+import { missInWords, mixFor } from './mixing';
 import { linearFromReflectance, reflectanceFromLinear } from './reflectance';
 
 const hex = fc

@@ -51,6 +51,31 @@ export function linearFromReflectance(curve: ArrayLike<number>): Triple {
   return [r, g, b];
 }
 
+/** Wavelengths taken together where a colour is only looked for, not told. */
+const BAND = 3;
+const BANDS = WAVELENGTHS.length / BAND;
+const TO_LINEAR_BY_BAND = TO_LINEAR.map((row) =>
+  Float64Array.from({ length: BANDS }, (_, b) => row[BAND * b] + row[BAND * b + 1] + row[BAND * b + 2]),
+);
+
+/** A curve by bands: the mean of the wavelengths of each. */
+export const byBand = (curve: Float64Array): Float64Array =>
+  Float64Array.from({ length: BANDS }, (_, b) => (curve[BAND * b] + curve[BAND * b + 1] + curve[BAND * b + 2]) / BAND);
+
+/** Linear sRGB of a reflectance curve by bands, into `out`. */
+export function linearFromBands(bands: Float64Array, out: Float64Array): void {
+  const [red, green, blue] = TO_LINEAR_BY_BAND;
+  let [r, g, b] = [0, 0, 0];
+  for (let i = 0; i < BANDS; i++) {
+    r += red[i] * bands[i];
+    g += green[i] * bands[i];
+    b += blue[i] * bands[i];
+  }
+  out[0] = r;
+  out[1] = g;
+  out[2] = b;
+}
+
 /**
  * Reflectance 0–1 at WAVELENGTHS whose colour is the given linear sRGB (0–1; held within 0.002–0.98, since no paint
  * is a perfect black or white). Newton's method on the Lagrangian; at most 30 steps.

@@ -1,3 +1,4 @@
+import { parse } from 'csv-parse/sync';
 import { toldBy } from '../../tests/support/english';
 import { READY_SETS } from '../colour/readySets';
 import { CupboardKit, MATERIAL_KINDS, Material, mixable } from '../colour/materials';
@@ -68,6 +69,54 @@ const MIXED: CupboardKit = {
 test('a kit of every sort comes back whole from both files', () => {
   expect(readCupboardFile(kitAsJson(MIXED))).toEqual(MIXED);
   expect(readCupboardFile(kitAsCsv(MIXED))).toEqual({ ...MIXED, name: '' });
+});
+
+test('another reader of such tables finds the same in it, quotes, commas and line breaks and all', () => {
+  // csv-parse reads after RFC 4180, by code of its own.
+  const rows = parse(kitAsCsv(MIXED), { columns: true }) as Record<string, string>[];
+  expect(rows.map((r) => [r.kind, r.name, r.colour, r.note])).toEqual(
+    MIXED.materials.map((m) => [m.kind, m.name, m.masstone ?? '', m.properties.note ?? '']),
+  );
+  expect(rows.map((r) => r.white)).toEqual(['yes', '', '', '', '', '']);
+  expect(rows[1]).toMatchObject({ tint: '#dd8b91', 'tint-parts': '1:4', staining: 'yes', granulating: 'no' });
+});
+
+test('further tints and what is not known here go through both ways; a tint told twice is one', () => {
+  const text = JSON.stringify({
+    format: 'oldhand.kit/1',
+    name: 'inks',
+    white: null,
+    paints: [
+      {
+        name: 'sepia',
+        pigment: '',
+        masstone: '#3a2618',
+        tint: { hex: '#7a5a40', parts: [1, 1] },
+        tints: [
+          { hex: '#7a5a40', parts: [1, 1] },
+          { hex: '#a98a6c', parts: [1, 3] },
+          { hex: '#cfb79c', parts: [1, 7] },
+        ],
+        strength: 1,
+        bottle: { ml: 30 },
+        maker: 'own mixture',
+      },
+    ],
+  });
+  const kit = readCupboardFile(text);
+  expect(kit.materials[0].tints).toEqual([
+    { hex: '#a98a6c', parts: [1, 3] },
+    { hex: '#cfb79c', parts: [1, 7] },
+  ]);
+  expect(kit.materials[0].extra).toEqual({ bottle: { ml: 30 }, maker: 'own mixture' });
+  const back = JSON.parse(kitAsJson(kit)) as { paints: object[] };
+  expect(back.paints[0]).toEqual((JSON.parse(text) as { paints: object[] }).paints[0]);
+  expect(parseKitFile(text)).toEqual(mixable(kit));
+  const { extra: _extra, ...plain } = kit.materials[0];
+  expect(readCupboardFile(kitAsCsv(kit)).materials).toEqual([plain]);
+  expect(toldBy(() => readCupboardFile('name,colour,tints\nsepia,#3a2618,#aabbcc 1 to 3\n'))).toMatch(/line 2.*tints/i);
+  const long = JSON.stringify({ ...JSON.parse(text), paints: [{ name: 'a', masstone: '#112233', diary: 'x'.repeat(3000) }] }); // prettier-ignore
+  expect(readCupboardFile(long).materials[0].extra).toBeUndefined();
 });
 
 test('what mixing reads of the file is the kit’s paints and inks', () => {

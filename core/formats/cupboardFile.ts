@@ -17,7 +17,7 @@ import {
 import { typedColour } from '../colour/typedColour';
 import { several, typed } from '../message';
 import { expectFormat, FormatError, parseJson } from './json';
-import { readPaint } from './kitFile';
+import { MOST_TINTS, readPaint } from './kitFile';
 
 export const MOST_MATERIALS = 200;
 const KIT_FORMAT = 'oldhand.kit/1';
@@ -79,6 +79,17 @@ function checked(kit: CupboardKit): CupboardKit {
   return kit;
 }
 
+/** Fields that are read of a paint or a material; the rest is kept as it came. */
+const KNOWN = new Set(['kind', 'name', 'pigment', 'masstone', 'tint', 'tints', 'strength', ...Object.keys(PROPERTIES)]);
+const MOST_EXTRA = 2000;
+
+/** What is not known here, where there is any and no more than a note's worth. */
+function extraOf(fields: Fields): Pick<Material, 'extra'> {
+  const rest = Object.fromEntries(Object.entries(fields).filter(([k]) => !KNOWN.has(k)));
+  const size = Object.keys(rest).length ? JSON.stringify(rest).length : 0;
+  return size > 0 && size <= MOST_EXTRA ? { extra: rest } : {};
+}
+
 function fromJson(text: string): CupboardKit {
   const value = parseJson(text, 'kit');
   expectFormat(value, KIT_FORMAT, 'kit');
@@ -90,7 +101,7 @@ function fromJson(text: string): CupboardKit {
   const paints = list('paints').map((fields, i): Material => {
     const paint = readPaint(fields, i);
     const kind = fields.kind === 'ink' ? 'ink' : 'paint';
-    return { ...paint, name: paint.name.trim(), kind, properties: propertiesOf(kind, fields, paint.name) };
+    return { ...paint, name: paint.name.trim(), kind, properties: propertiesOf(kind, fields, paint.name), ...extraOf(fields) };
   });
   const others = list('materials').map((fields, i): Material => {
     const kind: unknown = fields?.kind;
@@ -98,7 +109,15 @@ function fromJson(text: string): CupboardKit {
     // A tool has no colour of its own.
     const paint = readPaint(kind === 'tool' ? { ...fields, masstone: '#000000' } : fields, i);
     const masstone = kind === 'tool' ? null : paint.masstone;
-    return { ...paint, name: paint.name.trim(), masstone, tint: null, kind, properties: propertiesOf(kind, fields, paint.name) };
+    return {
+      ...paint,
+      name: paint.name.trim(),
+      masstone,
+      tint: null,
+      kind,
+      properties: propertiesOf(kind, fields, paint.name),
+      ...extraOf(fields),
+    };
   });
   const { white = null, name } = value;
   return checked({
@@ -109,12 +128,13 @@ function fromJson(text: string): CupboardKit {
 }
 
 export function kitAsJson({ name, white, materials }: CupboardKit): string {
-  const paint = ({ kind, properties, name: own, pigment, masstone, tint, strength }: Material) => ({
+  const paint = ({ kind, properties, name: own, pigment, masstone, tint, tints = [], strength, extra }: Material) => ({
+    ...extra,
     ...(kind === 'paint' ? {} : { kind }),
     name: own,
     pigment,
     ...(masstone === null ? {} : { masstone }),
-    ...(isMixed(kind) ? { tint, strength } : {}),
+    ...(isMixed(kind) ? { tint, ...(tints.length ? { tints: [...(tint ? [tint] : []), ...tints] } : {}), strength } : {}),
     ...properties,
   });
   const [mixed, others] = [materials.filter((m) => isMixed(m.kind)), materials.filter((m) => !isMixed(m.kind))];
@@ -122,7 +142,20 @@ export function kitAsJson({ name, white, materials }: CupboardKit): string {
 }
 
 /** Columns of the table, in the order they are written; read in any order, and only `name` must be there. */
-const COLUMNS = ['kind', 'name', 'pigment', 'colour', 'tint', 'tint-parts', 'strength', 'white', ...Object.keys(PROPERTIES)] as const;
+const COLUMNS = [
+  'kind',
+  'name',
+  'pigment',
+  'colour',
+  'tint',
+  'tint-parts',
+  'tints',
+  'strength',
+  'white',
+  ...Object.keys(PROPERTIES),
+] as const;
+/** One of several further tints: `#rrggbb 1:3`. */
+const FURTHER = /^(#[0-9a-f]{6})\s+(\d{1,3})\s*:\s*(\d{1,3})$/i;
 const PARTS = /^\s*(\d{1,3})\s*:\s*(\d{1,3})\s*$/;
 
 function fromCsv(text: string): CupboardKit {
@@ -155,6 +188,12 @@ function fromCsv(text: string): CupboardKit {
         ? { hex: colour('tint'), parts: [Number(parts?.[1] ?? 1), Number(parts?.[2] ?? 4)] as [number, number] }
         : null;
     if (tint && (!parts || tint.parts.some((n) => n < 1))) throw new FormatError('cupboard.parts', { line });
+    const tints = (isMixed(kind) && cell('tints') ? cell('tints').split(/[;|]/) : []).map((text) => {
+      const further = FURTHER.exec(text.trim());
+      if (!further || Number(further[2]) < 1 || Number(further[3]) < 1) throw new FormatError('cupboard.tints', { line });
+      return { hex: further[1].toLowerCase(), parts: [Number(further[2]), Number(further[3])] as [number, number] };
+    });
+    if (tints.length > MOST_TINTS) throw new FormatError('kit.tints', { name: typed(name), n: MOST_TINTS });
     const strength = cell('strength') ? Number(cell('strength').replace(',', '.')) : 1;
     if (!(strength > 0)) throw new FormatError('kit.strength', { name: typed(name) });
     const isWhite = cell('white') === '' ? false : flagIn(cell('white'));
@@ -167,6 +206,7 @@ function fromCsv(text: string): CupboardKit {
       pigment: cell('pigment'),
       masstone: kind === 'tool' ? null : colour('colour'),
       tint,
+      ...(tints.length ? { tints } : {}),
       strength,
       properties: propertiesOf(kind, row, name),
     };
@@ -188,6 +228,7 @@ export function kitAsCsv({ white, materials }: CupboardKit): string {
     colour: m.masstone ?? '',
     tint: m.tint?.hex ?? '',
     'tint-parts': m.tint ? m.tint.parts.join(':') : '',
+    tints: (m.tints ?? []).map((t) => `${t.hex} ${t.parts.join(':')}`).join('; '),
     strength: isMixed(m.kind) ? m.strength : '',
     white: m.name === white ? 'yes' : '',
     ...Object.fromEntries(Object.entries(m.properties).map(([k, v]) => [k, typeof v === 'boolean' ? (v ? 'yes' : 'no') : v])),

@@ -1,3 +1,4 @@
+import { parse } from 'csv-parse/sync';
 import { toldBy } from '../../tests/support/english';
 import { nameIn, readRosterTable, rosterAsCsv, rosterFrom, shownName, toldApart } from './rosterFile';
 
@@ -74,4 +75,13 @@ test('an empty list, four hundred lines, no column of names, a line without one'
   expect(toldBy(() => readRosterTable(Array.from({ length: 400 }, (_, i) => `A${i}`).join('\n')))).toMatch(/400.*200/);
   expect(toldBy(() => rosterFrom(readRosterTable('Seat;Table\n1;2\n'), ['seat', 'table']))).toMatch(/first name/i);
   expect(toldBy(() => taken('first name;seat\nAbel;1\n;2\n'))).toMatch(/2/);
+});
+
+test('another reader of such tables finds the same list in it', () => {
+  const told = { initial: 'B', seat: '3, left', table: 'window "A"', leftHanded: true, needs: 'large print;\nfront row', nth: 1 };
+  // csv-parse reads after RFC 4180, by code of its own.
+  const rows = parse(rosterAsCsv([{ ...told, firstName: 'Zoë' }]), { columns: true }) as Record<string, string>[];
+  expect(rows).toEqual([
+    { 'first-name': 'Zoë', initial: 'B', seat: '3, left', table: 'window "A"', 'left-handed': 'yes', needs: 'large print;\nfront row' },
+  ]);
 });

@@ -41,6 +41,28 @@ export function nameOfSheet(w: number, h: number): string | null {
 
 export const sizeNamed = (name: string): Size | null => NAMED.find(([n]) => n === name)?.[1] ?? null;
 
+/** Papers that are cut lengthwise into strips, and into how many. */
+const STRIPPED = ['A4', 'A3', 'A2', 'Letter', 'ANSI B'] as const;
+const INTO = [2, 3, 4] as const;
+
+/** A long narrow sheet: one of so many that a paper is cut into along its long side. */
+export interface Strip {
+  paper: string;
+  into: number;
+  size: Size;
+}
+
+export const STRIPS: readonly Strip[] = STRIPPED.flatMap((paper) => {
+  const [short, long] = sizeNamed(paper)!;
+  return INTO.map((into) => ({ paper, into, size: [short / into, long] as const }));
+});
+
+/** The strip of this size, either way round; null where it is none. */
+export function stripOf(w: number, h: number): Strip | null {
+  const [short, long] = [Math.min(w, h), Math.max(w, h)];
+  return STRIPS.find(({ size: [a, b] }) => Math.abs(a - short) < SAME && Math.abs(b - long) < SAME) ?? null;
+}
+
 /** The largest sheet of the source's shape that can be cut from a paper, the way round that leaves more; whole mm. */
 export function sheetInShape(source: readonly [w: number, h: number], paper: Size): [number, number] {
   const ratio = source[0] / source[1];
@@ -49,3 +71,9 @@ export function sheetInShape(source: readonly [w: number, h: number], paper: Siz
   const [w, h] = a[0] > b[0] ? a : b;
   return [Math.floor(w), Math.floor(h)];
 }
+
+/** Dots to the inch at which a print from a file looks whole at arm's length: common practice, no source. */
+const PRINT_DPI = 300;
+
+/** How large so many px come out printed, mm. */
+export const printedMm = (px: number): number => (px / PRINT_DPI) * 25.4;

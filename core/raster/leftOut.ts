@@ -1,6 +1,10 @@
 /** Knows places that are to be left out of every reading: where they lie, and how a picture is filled there so that filters see nothing. */
 import { Mask, mask, Point, RgbImage } from './image';
 
+/** Why a place is left out, most usual first: it is damaged, a label or a reflection lies over it, another may have worked on it, or it belongs to the mount. */
+export const LEFT_OUT_AS = ['damage', 'label', 'glare', 'hand', 'mount'] as const;
+export type LeftOutAs = (typeof LEFT_OUT_AS)[number];
+
 /** Pixels whose middle lies inside any of the outlines (even–odd); outlines in px of this raster. */
 export function maskOf(outlines: readonly (readonly Point[])[], width: number, height: number): Mask {
   const out = mask(width, height);

@@ -25,6 +25,8 @@ export interface Measured {
   proportions?: readonly Proportion[];
   /** Width in mm, or null; decides whether sizes are compared in mm. */
   widthMm: number | null;
+  /** Cut out of another of the works, whose readings hold what it shows: only its proportions and its layout count beside that one. */
+  part?: boolean;
 }
 
 interface Finding {
@@ -260,6 +262,12 @@ function readingsOf(piece: Measured, mm: boolean): [name: string, reading: Featu
   });
 }
 
+/** The works whose readings make a range: a part would count its work twice. */
+function counted(sources: readonly Measured[]): readonly Measured[] {
+  const whole = sources.filter((s) => !s.part);
+  return whole.length ? whole : sources;
+}
+
 /** Every reading of the piece judged: against the hand's range, or, for a copy's proportions, against what its aim asks. */
 function judgeReadings(
   sources: readonly Measured[],
@@ -280,7 +288,8 @@ function judgeReadings(
       mids.set(name, model);
       continue;
     }
-    const works = asked?.oneWork && model !== null ? [sources[nearest]] : sources;
+    const all = spec.group === 'proportion' ? sources : counted(sources);
+    const works = asked?.oneWork && model !== null ? [sources[nearest]] : all;
     const range = rangeOf(
       name,
       works.flatMap((s) => shown(name, s, mm)),
@@ -290,7 +299,7 @@ function judgeReadings(
     ranged.push(held(name, range, reading));
     if (spec.group === 'proportion') mids.set(name, unscaled(spec, range.centre));
   }
-  const palette = paletteHeld(asked?.oneWork ? [sources[nearest]] : sources, piece, priors);
+  const palette = paletteHeld(asked?.oneWork ? [sources[nearest]] : counted(sources), piece, priors);
   if (palette) ranged.push(palette);
   const kept = asked?.signature ? signatureOf(mids, asked.signature) : null;
   const open = (name: string) => !kept || !mids.has(name) || kept.has(name);
@@ -304,10 +313,7 @@ function judgeReadings(
  */
 export function compare(sources: readonly Measured[], piece: Measured, options: CompareOptions): Comparison {
   if (!sources.length) throw new CoreError('source');
-  const invention: Invention | null = inventionOf(
-    sources.map((s) => s.layout),
-    piece.layout,
-  );
+  const invention: Invention | null = inventionOf(sources, piece.layout);
   const nearest = invention?.nearest ?? 0;
   const copy = options.as === 'copy';
   const asked = copy && options.aim ? ASKED[options.aim] : null;

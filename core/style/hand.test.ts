@@ -2,8 +2,8 @@ import { NO_POINTS } from './keypoints';
 import { english } from '../../tests/support/english';
 import { Measured } from './compare';
 import { Feature, FEATURES } from './features';
-import { handOf, partsOf } from './hand';
-import { sayParting, sayTrait } from './words';
+import { handOf, handRanges, partsOf } from './hand';
+import { sayParting, sayRange, sayTrait } from './words';
 
 const feature = (name: string, value: number | null): Feature => ({
   group: FEATURES[name].group,
@@ -35,6 +35,20 @@ test('what stays is constant, what changes varies, each with its range; what was
   expect(spacing.constancy).toBeGreaterThan(0.5);
   expect(constant.map((t) => t.constancy)).toEqual(constant.map((t) => t.constancy).sort((a, b) => b - a));
   for (const t of varies) expect(t.constancy).toBeLessThanOrEqual(0.5);
+});
+
+test('a rule is made of the range of at least two works, in the words of the feature', () => {
+  const ranges = handRanges(steady.map((w) => ({ features: w.features, widthMm: 300 })));
+  const spacing = ranges.find((r) => r.feature === 'marks.spacing')!;
+  expect(spacing).toMatchObject({ unit: 'mm', works: 4 });
+  expect(spacing.mid).toBeCloseTo(1.507, 2);
+  expect(spacing.low).toBeLessThan(1.48);
+  expect(spacing.high).toBeGreaterThan(1.53);
+  expect(english(sayRange(spacing))).toMatch(/: 1\.[34]\d? mm to 1\.[5-7]\d? mm, 1\.5 mm in the middle\.$/);
+  expect(english(sayRange({ feature: 'value.light', unit: 'L*', low: 80, mid: 85, high: 90 }))).toMatch(/: as in the works\.$/);
+  // Strokes of any way have no range to keep.
+  expect(english(sayRange({ feature: 'marks.direction', unit: 'degrees', low: 10, mid: 70, high: 130 }))).toMatch(/as in the works/);
+  expect(handRanges(steady.slice(0, 1))).toEqual([]);
 });
 
 test('sizes are told in mm only where every width is known', () => {

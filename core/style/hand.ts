@@ -35,13 +35,16 @@ const LEAST_EFFECT = 1;
 /** Proportions vary between hands by so many times what they vary within one: common practice, no source. */
 const PROPORTION_BETWEEN = 3;
 
-const namesOf = (works: readonly Measured[]): string[] => [
+/** What a range needs of a measured work. */
+type Read = Pick<Measured, 'features' | 'widthMm'>;
+
+const namesOf = (works: readonly Read[]): string[] => [
   ...Object.keys(FEATURES).filter((name) => !FEATURES[name].uncompared),
   ...new Set(works.flatMap((w) => Object.keys(w.features)).filter(isProportion)),
 ];
 
 /** A feature's readings over works, in mm where every width is known. */
-function readingsOf(name: string, works: readonly Measured[], mm: boolean): Feature[] {
+function readingsOf(name: string, works: readonly Read[], mm: boolean): Feature[] {
   return works.flatMap((w) => {
     const f = w.features[name];
     if (!f || f.value === null) return [];
@@ -49,7 +52,7 @@ function readingsOf(name: string, works: readonly Measured[], mm: boolean): Feat
   });
 }
 
-const allSized = (works: readonly Measured[]): boolean => works.every((w) => w.widthMm !== null);
+const allSized = (works: readonly Read[]): boolean => works.every((w) => w.widthMm !== null);
 
 interface Held {
   name: string;
@@ -59,7 +62,7 @@ interface Held {
 }
 
 /** The range of every feature that at least half of the works have. */
-function rangesOf(works: readonly Measured[], mm: boolean, priors: Priors): Held[] {
+function rangesOf(works: readonly Read[], mm: boolean, priors: Priors): Held[] {
   return namesOf(works).flatMap((name): Held[] => {
     const readings = readingsOf(name, works, mm);
     const range = readings.length * 2 >= works.length ? rangeOf(name, readings, priors) : null;
@@ -74,6 +77,15 @@ function constancyOf({ name, range }: Held, priors: Priors): number | null {
   const between = priors[name]?.between ?? (range.spec.typical === undefined ? null : PROPORTION_BETWEEN * range.spec.typical);
   return between === null || !(between > 0) ? null : Math.max(0, 1 - range.sd / between);
 }
+
+/** A feature's range over works of one hand. */
+export type HandRange = Pick<Trait, 'feature' | 'unit' | 'low' | 'mid' | 'high'> & { works: number };
+
+/** The ranges of all features over works of one hand, where at least two have them: what a rule that is ticked holds of the hand, not of one picture. */
+export const handRanges = (works: readonly Read[], priors: Priors = PRIORS): HandRange[] =>
+  rangesOf(works, allSized(works), priors).flatMap(({ name, unit, bounds, range }) =>
+    range.works < 2 ? [] : [{ feature: name, unit, ...bounds, works: range.works }],
+  );
 
 /** What is constant in works of one hand, steadiest first, and what varies, most first. At least one work. */
 export function handOf(works: readonly Measured[], priors: Priors = PRIORS): { constant: Trait[]; varies: Trait[] } {

@@ -121,17 +121,23 @@ function readAmong(works: readonly Known[]): Null {
 /** Curve from likeness to score: half of 100 where a piece stands at this part of the way from a copy to a different work. */
 const HALF = 0.66;
 
+/** A source work; `part` where it is cut out of another one of them. */
+export interface Source {
+  layout: Layout;
+  part?: boolean;
+}
+
 /**
  * Own invention of a piece against every source work; null when there is none. Its zero is a copy, its usual value what the works are to
- * each other; a piece that is less like them than that comes nearer to 100.
+ * each other; a piece that is less like them than that comes nearer to 100. A part of a work says nothing of how alike different works are.
  */
-export function inventionOf(sources: readonly Layout[], piece: Layout): Invention | null {
+export function inventionOf(sources: readonly Source[], piece: Layout): Invention | null {
   if (!sources.length) return null;
   const known = (layout: Layout): Known => ({ layout, points: unpacked(layout.points) });
-  const works = sources.map(known);
+  const works = sources.map((s) => known(s.layout));
   const own = known(piece);
   const each = works.map((w) => alike(w, own));
-  const { usual, points } = amongWorks(works);
+  const { usual, points } = amongWorks(works.filter((_, i) => !sources[i].part));
   // A work that is found again point by point is the nearest, wherever its darks may seem to lie.
   const least = Math.max(CHANCE_POINTS, 1.5 * points);
   const sure = (a: Alike) => clamp((a.again - least) / least, 0, 1);

@@ -84,6 +84,7 @@ test('a mirrored copy is seen as one, unless mirroring is ruled out', () => {
 
 test('copies of every kind invent little, own scenes much, and the nearest work is named', () => {
   const sources = [1, 2, 3].map((s) => scene(blobs(s)));
+  const known = sources.map((layout) => ({ layout }));
   const copies = [
     scene(blobs(2)),
     scene(moved(blobs(2), 1, 0, 0, true)),
@@ -93,10 +94,21 @@ test('copies of every kind invent little, own scenes much, and the nearest work 
     scene(blobs(2).map(([x, y, r, d], i): Blob => [x + 0.006 * Math.sin(i), y + 0.006 * Math.cos(i), r * 1.03, d])),
   ];
   for (const copy of copies) {
-    const told = inventionOf(sources, copy)!;
+    const told = inventionOf(known, copy)!;
     expect(told.nearest).toBe(1);
     expect(told.score).toBeLessThan(20);
   }
-  for (const seed of [21, 22, 23, 24]) expect(inventionOf(sources, scene(blobs(seed)))!.score).toBeGreaterThan(40);
+  for (const seed of [21, 22, 23, 24]) expect(inventionOf(known, scene(blobs(seed)))!.score).toBeGreaterThan(40);
   expect(inventionOf([], copies[0])).toBeNull();
+});
+
+test('a part of a work says nothing of how alike the works are', () => {
+  const known = [1, 2, 3].map((s) => ({ layout: scene(blobs(s)) }));
+  // Nearly the second work itself: as a work of its own it would say that works of this hand repeat each other.
+  const part = scene(blobs(2).map(([x, y, r, d]): Blob => [x + 0.01, y, r, d]));
+  const other = scene(blobs(21));
+  const score = (more: { part?: boolean }) => inventionOf([...known, { layout: part, ...more }], other)!.score;
+  // It may lie nearer to the piece than any whole work does, and no more.
+  expect(Math.abs(score({ part: true }) - inventionOf(known, other)!.score)).toBeLessThan(3);
+  expect(score({}) - score({ part: true })).toBeGreaterThan(3);
 });

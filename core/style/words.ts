@@ -131,6 +131,14 @@ export function sayTrait({ feature, unit, low, high }: SaidTrait, as: 'constant'
   return from && to ? message(`hand.${as}.range`, { title, from, to }) : message(`hand.${as}.plain`, { title });
 }
 
+/** A feature's range over works of one hand, as a rule; without figures where it has none to be told by. */
+export function sayRange({ feature, unit, low, mid, high }: SaidTrait & { mid: number }): Message {
+  const title = featureTitle(feature);
+  const anyWay = featureSpec(feature)?.axial && high - low >= 90;
+  const [from, to, about] = [low, high, mid].map((v) => (anyWay ? null : valueWithUnit(feature, v, unit)));
+  return from && to && about ? message('readings.range', { title, from, to, about }) : message('readings.likeWorks', { title });
+}
+
 /** What parts a hand from another, as a sentence. */
 export function sayParting({
   feature,
@@ -147,6 +155,8 @@ export function sayParting({
 }): Message {
   const [here, there] = [hand.mid, foil.mid].map((v) => valueWithUnit(feature, v, unit));
   const title = featureTitle(feature);
+  // Whether marks are darker or lighter than what lies round them has a side, not an amount.
+  if (/^marks\.\w+Dark$/.test(feature)) return message('hand.parts.dark', { title, more: effect > 0 ? 'yes' : 'no' });
   return here && there
     ? message('hand.parts.pair', { title, here, there })
     : message('hand.parts.plain', { title, more: effect > 0 ? 'yes' : 'no', much: Math.abs(effect) > 3 ? 'much' : 'some' });

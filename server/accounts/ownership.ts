@@ -1,9 +1,9 @@
 /** Knows whose a thing is: every study, and all that hangs off one, belongs to one teacher and exists for no other. */
-import { and, eq } from 'drizzle-orm';
+import { and, eq, SQL, sql } from 'drizzle-orm';
 import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
 import { changing, database, type Querying, type Transaction } from '../database/connection';
 import { notFound } from '../errors';
-import { classes, pieces, referencePictures, rules, students, studies, user, works } from '../schema';
+import { classes, pieces, referencePictures, rules, students, studies, studyClasses, user, works } from '../schema';
 
 export type StudyRow = typeof studies.$inferSelect;
 export type WorkRow = typeof works.$inferSelect;
@@ -60,11 +60,18 @@ export async function studentOf(teacherId: string, id: string, db: Querying = da
   return { ...row.student, className: row.className };
 }
 
-/** Somebody who may hand in for a study: a student of its class, or no one named. */
+/** Whether a student is in one of a study's classes: its own or a further one. */
+export const inItsClasses = (studyId: string): SQL =>
+  sql`${students.classId} in (select ${studies.classId} from ${studies} where ${studies.id} = ${studyId} union select ${studyClasses.classId} from ${studyClasses} where ${studyClasses.studyId} = ${studyId})`;
+
+/** Somebody who may hand in for a study: a student of one of its classes, or no one named. */
 export async function ownStudent(db: Querying, study: StudyRow, studentId: string | null): Promise<void> {
   if (studentId === null) return;
-  const [row] = await db.select({ classId: students.classId }).from(students).where(eq(students.id, studentId));
-  if (!row || row.classId !== study.classId) throw notFound('student');
+  const [row] = await db
+    .select({ id: students.id })
+    .from(students)
+    .where(and(eq(students.id, studentId), inItsClasses(study.id)));
+  if (!row) throw notFound('student');
 }
 
 /** Holds a study for the rest of the transaction: changes within one study come one after another. */

@@ -6,7 +6,10 @@ import { rosterAsCsv } from '../../core/formats/rosterFile';
 import { database } from '../database/connection';
 import { editState, step } from '../edits/log';
 import { addPiece } from '../pieces/pieces';
-import { removeStudent } from '../removal/removal';
+import { studyOf } from '../accounts/ownership';
+import { planOf } from '../lessons/plans';
+import { removeClass, removeStudent } from '../removal/removal';
+import { classNamesOf, listStudies, otherClassesOf, updateStudy } from '../studies/studies';
 import { edits } from '../schema';
 import {
   addStudents,
@@ -90,8 +93,40 @@ test('a lesson is told whom it has to heed, of those who still come', async () =
   await changeStudent(teacher, ada.id, ada.version, { leftHanded: true, left: true });
   await changeStudent(teacher, bo.id, bo.version, { leftHanded: true });
   await changeStudent(teacher, cleo.id, cleo.version, { needs: 'large print' });
-  expect(await heedOf(study)).toEqual({ leftHanded: ['Bo M'], needs: [{ name: 'Cleo M', text: 'large print' }] });
-  expect(await heedOf(await newStudy(teacher))).toEqual({ leftHanded: [], needs: [] });
+  const needs = [{ name: 'Cleo M', text: 'large print' }];
+  expect(await heedOf(study, 'left')).toEqual({ leftHanded: ['Bo M'], oneself: false, needs });
+  // Who studies alone is told of the own hand.
+  const alone = await newStudy(teacher);
+  expect(await heedOf(alone, 'right')).toEqual({ leftHanded: [], oneself: false, needs: [] });
+  expect(await heedOf(alone, 'left')).toEqual({ leftHanded: [], oneself: true, needs: [] });
+});
+
+test('several classes take part in one study: one roster, equal names told apart, all of them hand in, each step undone', async () => {
+  const second = await createClass(teacher, '7B', 'Fennick Lane School', [
+    { firstName: 'Ada', initial: 'M' },
+    { firstName: 'Dov', initial: 'S' },
+  ]);
+  const study = await newStudy(teacher, { classId: group });
+  const dov = (await classOf(second)).students.find((s) => s.name === 'Dov S')!;
+  const piece = { studentId: dov.id, kind: 'copy', attempt: null, title: '', paperWidthMm: 297, paperHeightMm: 210 } as const;
+  await expect(addPiece(teacher, study, await sheetBytes(31), 'a.png', piece)).rejects.toMatchObject({ status: 404 });
+  const version = await updateStudy(teacher, study, 1, { otherClasses: [second, second] });
+  expect((await rosterOf(study)).map((s) => s.name)).toEqual(['Ada M (7A)', 'Bo M', 'Cleo M', 'Ada M (7B)', 'Dov S']);
+  expect(await otherClassesOf(study)).toEqual([second]);
+  expect(await classNamesOf(study)).toEqual(['7A', '7B']);
+  expect((await listStudies(teacher)).find((s) => s.id === study)!.className).toBe('7A, 7B');
+  expect((await planOf(await studyOf(teacher, study))).plan.classSize).toBe(5);
+  await addPiece(teacher, study, await sheetBytes(31), 'a.png', piece);
+  await expect(updateStudy(teacher, study, version, { otherClasses: [await newClass(await newTeacher())] })).rejects.toMatchObject({
+    status: 404,
+  });
+  await step(teacher, study, 'undo');
+  // What was handed in stays on the roster.
+  expect((await rosterOf(study)).map((s) => s.name)).toEqual(['Ada M', 'Bo M', 'Cleo M', 'Dov S']);
+  await step(teacher, study, 'redo');
+  await removeClass(teacher, second, '7B');
+  expect((await rosterOf(study)).map((s) => s.name)).toEqual(['Ada M', 'Bo M', 'Cleo M']);
+  expect(await otherClassesOf(study)).toEqual([]);
 });
 
 test('next year begins with those who still come, and this class is put away; one undo brings both back', async () => {

@@ -2,12 +2,12 @@
 import { and, asc, eq, exists, inArray, isNull, max, or, sql } from 'drizzle-orm';
 import { shownName, toldApart } from '../../core/formats/rosterFile';
 import { message, typed } from '../../core/message';
-import { classOf, onDesk } from '../accounts/ownership';
+import { classOf, onDesk, inItsClasses } from '../accounts/ownership';
 import { database, newId, type Transaction } from '../database/connection';
 import { unlessTaken } from '../database/failures';
 import { logged } from '../edits/log';
 import { conflict, notFound, sentence, UserError } from '../errors';
-import { classes, pieces, students, studies } from '../schema';
+import { classes, pieces, students } from '../schema';
 
 type StudentRow = typeof students.$inferSelect;
 
@@ -52,19 +52,24 @@ export async function listClasses(teacherId: string): Promise<ClassWithStudents[
 }
 
 /** Classes that can be chosen for a study, with how many are on each list; one put away only where it is `chosen` already. */
-export async function classesToChoose(teacherId: string, chosen: string | null): Promise<{ id: string; name: string; count: number }[]> {
+export async function classesToChoose(
+  teacherId: string,
+  ...chosen: readonly (string | null)[]
+): Promise<{ id: string; name: string; count: number }[]> {
   const rows = await database()
     .select({ id: classes.id, name: classes.name, count: sql<number>`count(${students.id})` })
     .from(classes)
     .leftJoin(students, and(eq(students.classId, classes.id), eq(students.left, false)))
-    .where(and(eq(classes.teacherId, teacherId), or(isNull(classes.archivedAt), chosen === null ? undefined : eq(classes.id, chosen))))
+    .where(
+      and(eq(classes.teacherId, teacherId), or(isNull(classes.archivedAt), inArray(classes.id, ['', ...chosen.filter((c) => c !== null)]))),
+    )
     .groupBy(classes.id, classes.name)
     .orderBy(asc(classes.name));
   return rows.map((c) => ({ ...c, count: Number(c.count) }));
 }
 
 /**
- * Who hands in for a study, by the name shown: those on its class's list, and whoever handed in and has left it since; empty
+ * Who hands in for a study, by the name shown: those on its classes' lists, and whoever handed in and has left it since; empty
  * where one person studies alone. The study must be the caller's own.
  */
 export async function rosterOf(studyId: string): Promise<{ id: string; name: string }[]> {
@@ -75,31 +80,38 @@ export async function rosterOf(studyId: string): Promise<{ id: string; name: str
       .where(and(eq(pieces.studyId, studyId), eq(pieces.studentId, students.id))),
   );
   const rows = await database()
-    .select({ id: students.id, firstName: students.firstName, initial: students.initial, nth: students.nth })
+    .select({ id: students.id, firstName: students.firstName, initial: students.initial, nth: students.nth, className: classes.name })
     .from(students)
-    .innerJoin(studies, eq(studies.id, studyId))
-    .where(or(and(eq(students.classId, studies.classId), eq(students.left, false)), handedIn))
-    .orderBy(asc(students.position), asc(students.firstName));
-  return rows.map((s) => ({ id: s.id, name: shownName(s) }));
+    .innerJoin(classes, eq(classes.id, students.classId))
+    .where(or(and(inItsClasses(studyId), eq(students.left, false)), handedIn))
+    .orderBy(asc(classes.name), asc(classes.id), asc(students.position), asc(students.firstName));
+  // Where two classes take part, two of one name are told apart by theirs.
+  const names = rows.map(shownName);
+  return rows.map((s, i) => ({
+    id: s.id,
+    name: names.filter((n) => n === names[i]).length > 1 ? `${names[i]} (${s.className})` : names[i],
+  }));
 }
 
 /** What a lesson of a study has to heed: who draws with the left hand, and what is noted of whom. */
 export interface Heed {
   leftHanded: string[];
+  /** Who studies alone draws with the left hand. */
+  oneself: boolean;
   needs: { name: string; text: string }[];
 }
 
-/** The same, of those on the list of the study's class; the study must be the caller's own. */
-export async function heedOf(studyId: string): Promise<Heed> {
+/** The same, of those on the lists of the study's classes, or where it has none of the teacher, who draws with that hand; the study must be the caller's own. */
+export async function heedOf(studyId: string, hand: 'left' | 'right'): Promise<Heed> {
   const rows = await database()
     .select({ student: students })
     .from(students)
-    .innerJoin(studies, eq(studies.classId, students.classId))
-    .where(and(eq(studies.id, studyId), eq(students.left, false)))
-    .orderBy(asc(students.position), asc(students.firstName));
+    .where(and(inItsClasses(studyId), eq(students.left, false)))
+    .orderBy(asc(students.classId), asc(students.position), asc(students.firstName));
   const named = rows.map(({ student }) => ({ ...student, name: shownName(student) }));
   return {
     leftHanded: named.filter((s) => s.leftHanded).map((s) => s.name),
+    oneself: rows.length === 0 && hand === 'left',
     needs: named.filter((s) => s.needs !== '').map((s) => ({ name: s.name, text: s.needs })),
   };
 }

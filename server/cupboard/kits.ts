@@ -30,11 +30,13 @@ const materialIn = (r: MaterialRow): StoredMaterial => ({
   pigment: r.pigment,
   masstone: r.masstone,
   tint: r.tintHex && r.tintPaint && r.tintWhite ? { hex: r.tintHex, parts: [r.tintPaint, r.tintWhite] } : null,
+  ...(r.tints?.length ? { tints: r.tints } : {}),
   strength: r.strength,
   properties: r.properties,
+  ...(r.extra ? { extra: r.extra } : {}),
 });
 
-const columnsOf = ({ kind, name, pigment, masstone, tint, strength, properties }: Material) => ({
+const columnsOf = ({ kind, name, pigment, masstone, tint, tints = [], strength, properties, extra = null }: Material) => ({
   kind,
   name,
   pigment,
@@ -42,8 +44,10 @@ const columnsOf = ({ kind, name, pigment, masstone, tint, strength, properties }
   tintHex: isMixed(kind) ? (tint?.hex ?? null) : null,
   tintPaint: isMixed(kind) ? (tint?.parts[0] ?? null) : null,
   tintWhite: isMixed(kind) ? (tint?.parts[1] ?? null) : null,
+  tints: isMixed(kind) && tints.length ? [...tints] : null,
   strength,
   properties: propertiesFor(kind, properties),
+  extra,
 });
 
 async function readKits(where: SQL | undefined, db: Querying = database()): Promise<StoredKit[]> {
@@ -209,7 +213,7 @@ export function changeMaterial(teacherId: string, id: string, version: number, m
       logged(tx, about(teacherId, kit.id, 'material', material.name), scopes, async () => {
         await tx
           .update(materials)
-          .set({ ...columnsOf(material), version: version + 1 })
+          .set({ ...columnsOf({ ...material, extra: row.extra }), version: version + 1 })
           .where(where);
         await followWhite(tx, kit, row.name, isMixed(material.kind) ? material.name : null);
       }),

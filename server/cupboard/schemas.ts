@@ -1,7 +1,8 @@
 /** What may be sent for the cupboard, checked before anything is stored. */
-import { boolean, mixed, number, object, ObjectShape, string } from 'yup';
+import { array, boolean, mixed, number, object, ObjectShape, string } from 'yup';
 import { MATERIAL_KINDS, Properties, PROPERTIES } from '../../core/colour/materials';
 import { isReadySet, ReadySet } from '../../core/colour/readySets';
+import { MOST_TINTS } from '../../core/formats/kitFile';
 import { amount, message, typed } from '../../core/message';
 import { saying, words } from '../validation';
 
@@ -33,6 +34,14 @@ const part = () =>
     .min(1, saying('material.parts'))
     .max(100, saying('material.parts'));
 
+const tint = () =>
+  object({
+    hex: hex().required(saying('material.colour')),
+    parts: mixed<[number, number]>()
+      .required()
+      .test('parts', saying('material.parts'), (v) => Array.isArray(v) && v.length === 2 && v.every((n) => part().isValidSync(n))),
+  });
+
 export const materialSchema = object({
   kind: string().oneOf(MATERIAL_KINDS).required(),
   name: words().required(saying('material.name')).max(80, saying('material.nameLong')),
@@ -42,20 +51,31 @@ export const materialSchema = object({
     .defined()
     .default(null)
     .when('kind', ([kind], s) => (kind === 'tool' ? s : s.required(saying('material.colour')))),
-  tint: object({
-    hex: hex().required(saying('material.colour')),
-    parts: mixed<[number, number]>()
-      .required()
-      .test('parts', saying('material.parts'), (v) => Array.isArray(v) && v.length === 2 && v.every((n) => part().isValidSync(n))),
-  })
-    .nullable()
-    .defined()
-    .default(null),
+  tint: tint().nullable().defined().default(null),
+  tints: array(tint().required()).max(MOST_TINTS, saying('material.tints', { n: MOST_TINTS })),
   strength: number().positive(saying('material.strength')).max(100, saying('material.strength')).defined().default(1),
   properties: object(shape).defined().default({}) as unknown as ReturnType<ReturnType<typeof mixed<Properties>>['required']>,
 });
 
 export const materialChangeSchema = materialSchema.shape({ version: number().integer().required() });
+
+/** Colours read from a photograph of the swatch sheet, to be taken over. */
+export const swatchesSchema = object({
+  taken: array(
+    object({
+      id: string().required(),
+      version: number().integer().required(),
+      masstone: hex().nullable().defined().default(null),
+      tints: array(tint().required())
+        .max(MOST_TINTS, saying('material.tints', { n: MOST_TINTS }))
+        .defined()
+        .default([]),
+    }).required(),
+  )
+    .min(1)
+    .max(200)
+    .required(),
+});
 
 const MOST_FILE = 120_000;
 

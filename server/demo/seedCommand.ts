@@ -23,7 +23,8 @@ import { addRule } from '../studies/rules';
 import { createClass, NewStudent } from '../classes/classes';
 import { pieceOf } from '../accounts/ownership';
 import { createStudy } from '../studies/studies';
-import { addFact, addWork } from '../studies/works';
+import { addFact } from '../studies/noted';
+import { addWork } from '../studies/works';
 import { pictureOf } from '../pictures/store';
 import { DEMO_EMAIL, DEMO_NAME, DEMO_PASSWORD } from '../accounts/demoAccount';
 

@@ -4,14 +4,17 @@ import { eq } from 'drizzle-orm';
 import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
 import { pieceOf, studyOf, workOf } from '../accounts/ownership';
 import { database } from '../database/connection';
-import { holdAgainst, worksAgainst } from '../pieces/against';
+import { holdAgainst } from '../pieces/against';
+import { inGroup } from '../studies/groups';
 import { addPiece, noteFinding, placeCorners, removePiece } from '../pieces/pieces';
 import { jobs, pieces } from '../schema';
 import { placeLandmarks } from '../studies/landmarks';
 import { addReference } from '../studies/references';
 import { addRule } from '../studies/rules';
 import { updateStudy } from '../studies/studies';
-import { addFact, addWork, cropWork, removeWork, updateWork } from '../studies/works';
+import { addFact } from '../studies/noted';
+import { cropWork } from '../studies/remaking';
+import { addWork, removeWork, updateWork } from '../studies/works';
 import { step } from './log';
 
 /** What an edit is called matters to none of these. */
@@ -142,9 +145,9 @@ test('a piece held against one group of works is compared again when that is cho
 
 test('without a choice a piece is held against all works; a group that has lost its works stands for all of them, too', () => {
   const list = [{ groupId: 'a' }, { groupId: null }, { groupId: 'b' }];
-  expect(worksAgainst(list, null)).toEqual(list);
-  expect(worksAgainst(list, 'b')).toEqual([{ groupId: 'b' }]);
-  expect(worksAgainst(list, 'gone')).toEqual(list);
+  expect(inGroup(list, null)).toEqual(list);
+  expect(inGroup(list, 'b')).toEqual([{ groupId: 'b' }]);
+  expect(inGroup(list, 'gone')).toEqual(list);
 });
 
 test('a rule about a reading is part of the comparison; its words are not', async () => {

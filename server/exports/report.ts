@@ -11,10 +11,11 @@ import { planOf } from '../lessons/plans';
 import { answersOf, comparisonOf, listPieces } from '../pieces/pieces';
 import { derivedPicture, getBlob, pictureOf } from '../pictures/store';
 import { listKits } from '../cupboard/kits';
-import { classOf, RuleRow, studyOf } from '../accounts/ownership';
+import { RuleRow, studyOf } from '../accounts/ownership';
+import { classNamesOf } from '../studies/studies';
 import { listRules } from '../studies/rules';
 import { rosterOf } from '../classes/classes';
-import { settingsOf } from '../accounts/settings';
+import { settingsOf, todayIn } from '../accounts/settings';
 import { listWorks } from '../studies/works';
 import { inThread } from '../threads/threads';
 import { ReportDocument, ReportProgress, ReportStudent } from '../threads/reportDocument';
@@ -126,8 +127,8 @@ export async function studyReport(
     title: study.title,
     master: study.master,
     about: study.about,
-    className: study.classId ? (await classOf(teacherId, study.classId)).name : null,
-    date: new Date().toISOString().slice(0, 10),
+    className: (await classNamesOf(studyId)).join(', ') || null,
+    date: todayIn(settings),
     paper: settings.paper === 'A4' ? 'A4' : 'LETTER',
     works: await Promise.all(
       works.map(async (w) => ({

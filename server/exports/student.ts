@@ -1,10 +1,8 @@
 /** Knows everything that is kept about one student, as a ZIP with JSON: for a guardian who asks. */
 import { eq, inArray } from 'drizzle-orm';
-import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { ruleSentence } from '../../core/style/words';
 import type { Say } from '../../words/say';
 import { database } from '../database/connection';
-import { getBlob } from '../pictures/store';
 import {
   comparisons,
   editPictures,
@@ -22,20 +20,12 @@ import {
 } from '../schema';
 import { shownName } from '../../core/formats/rosterFile';
 import { studentOf } from '../accounts/ownership';
-
-const ENDINGS: Record<string, string> = {
-  'image/jpeg': 'jpg',
-  'image/png': 'png',
-  'image/webp': 'webp',
-  'image/tiff': 'tif',
-  'image/gif': 'gif',
-  'image/avif': 'avif',
-};
+import { InZip, pathOf, zipStream } from './zip';
 
 interface Kept {
   document: unknown;
   /** Pictures by the path they have in the archive. */
-  files: { path: string; sha256: string }[];
+  files: InZip[];
   name: string;
 }
 
@@ -95,7 +85,7 @@ async function keptOf(teacherId: string, studentId: string, say: Say): Promise<K
   ];
   const rows = await some(pictureIds, () => db.select().from(pictures).where(inArray(pictures.id, pictureIds)));
   const readings = await some(pictureIds, () => db.select().from(profiles).where(inArray(profiles.pictureId, pictureIds)));
-  const fileOf = new Map(rows.map((p) => [p.id, `pictures/${p.id}.${ENDINGS[p.mime] ?? 'bin'}`]));
+  const fileOf = new Map(rows.map((p) => [p.id, pathOf(p)]));
   const file = (id: string | null) => (id === null ? null : (fileOf.get(id) ?? null));
   const readingsOf = (id: string | null) =>
     readings.filter((r) => r.pictureId === id).map(({ profileVersion, widthMm, document }) => ({ profileVersion, widthMm, document }));
@@ -152,38 +142,6 @@ export async function studentArchive(
   say: Say,
 ): Promise<{ stream: ReadableStream<Uint8Array>; name: string }> {
   const { document, files, name } = await keptOf(teacherId, studentId, say);
-  const db = database();
-  let wake = () => {};
-  let over = false;
-  const stop = () => {
-    over = true;
-    wake();
-  };
-  const stream = new ReadableStream<Uint8Array>({
-    start(controller) {
-      const zip = new Zip((error, chunk, final) => {
-        if (error) return controller.error(error);
-        controller.enqueue(chunk);
-        if (final) controller.close();
-      });
-      const fill = async () => {
-        const json = new ZipDeflate('student.json', { level: 6 });
-        zip.add(json);
-        json.push(new TextEncoder().encode(JSON.stringify(document, null, 1)), true);
-        for (const { path, sha256 } of files) {
-          while (!over && (controller.desiredSize ?? 1) <= 0) await new Promise<void>((done) => (wake = done));
-          if (over) return;
-          // Pictures are packed already.
-          const entry = new ZipPassThrough(path);
-          zip.add(entry);
-          entry.push(new Uint8Array(await getBlob(db, sha256)), true);
-        }
-        zip.end();
-      };
-      fill().catch((error) => controller.error(error));
-    },
-    pull: () => wake(),
-    cancel: stop,
-  });
+  const stream = zipStream('student.json', document, files);
   return { stream, name: `${name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'student'}.zip` };
 }

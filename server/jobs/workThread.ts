@@ -2,6 +2,8 @@
 import { SAMPLE_HANDS } from '../../atelier/hands';
 import { flattened } from '../../core/capture/flatten';
 import { rectify } from '../../core/capture/rectify';
+import { readSwatches } from '../../core/capture/swatchSheet';
+import { CoreError } from '../../core/errors';
 import { cropAndTurn } from '../../core/raster/crop';
 import { sharpnessOf } from '../../core/raster/sharpness';
 import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
@@ -120,6 +122,7 @@ export default async function work(t: WorkTask): Promise<unknown> {
   } catch (error) {
     if (error instanceof UserError)
       return { userError: { status: error.status, said: error.said, field: error.field } } satisfies UserErrorData;
+    if (error instanceof CoreError) return { userError: { status: 400, said: error.said, field: null } } satisfies UserErrorData;
     throw error;
   }
 }
@@ -142,5 +145,7 @@ async function carryOut(t: WorkTask): Promise<unknown> {
       return reportTask(t);
     case 'draw-sample':
       return drawSampleTask(t);
+    case 'read-swatches':
+      return readSwatches(await decodeUpright(buffer(t.bytes), t.name), t.sheet, t.page);
   }
 }

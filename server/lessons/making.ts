@@ -9,6 +9,8 @@ export interface MakingView {
     id: string;
     title: string;
     pictureId: string;
+    groupId: string | null;
+    group: string | null;
     points: Record<string, Record<string, [number, number]>>;
     palette: { hex: string; share: number; accent: boolean }[];
   }[];
@@ -25,6 +27,8 @@ export async function makingOf(studyId: string): Promise<MakingView> {
       id: w.id,
       title: w.title,
       pictureId: w.pictureId,
+      groupId: w.groupId,
+      group: w.group,
       points: Object.fromEntries((sets.get(w.id) ?? []).map((s) => [s.template, s.points])),
       palette: (w.read?.profile.palette ?? []).map(({ hex, share, accent }) => ({ hex, share, accent })),
     })),

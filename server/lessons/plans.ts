@@ -1,5 +1,5 @@
 /** Knows the lesson plan of a study: its steps and settings, kept with undo, and what the measured works tell it. */
-import { asc, eq } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
 import { named } from '../../core/colour/names';
 import { makePlan, MeasuredStrokes, NO_STROKES, PlanStep, strokesOf, USUAL_SHARES, usualSteps } from '../../core/lesson/plan';
 import { sharesOf, WorkedShares } from '../../core/lesson/quantities';
@@ -12,7 +12,7 @@ import { logged } from '../edits/log';
 import { conflict, sentence, UserError } from '../errors';
 import { plans, planSteps, students } from '../schema';
 import { worksWithReadings } from '../studies/works';
-import { inStudy, StudyRow } from '../accounts/ownership';
+import { inItsClasses, inStudy, StudyRow } from '../accounts/ownership';
 
 interface PlanSettings {
   ink: 'waterproof' | 'washable';
@@ -78,9 +78,12 @@ async function putPlan(tx: Transaction, studyId: string, id: string, plan: Store
 /** What a new plan starts from: the study's medium, the class's size, periods of fifty minutes. */
 async function firstPlan(study: StudyRow): Promise<StoredPlan> {
   const medium = isLessonMedium(study.medium) ? study.medium : 'pen-and-wash';
-  const size = study.classId
-    ? (await database().select({ id: students.id }).from(students).where(eq(students.classId, study.classId))).length
-    : 1;
+  const size = (
+    await database()
+      .select({ id: students.id })
+      .from(students)
+      .where(and(inItsClasses(study.id), eq(students.left, false)))
+  ).length;
   const settings = { ink: 'waterproof', contact: 'light-pencil', erasing: true, youngest: 13 } as const;
   const plan: StoredPlan = {
     ...settings,
@@ -119,7 +122,7 @@ export interface PlanView {
 /** The plan of a study of the caller's own. */
 export async function planOf(study: StudyRow): Promise<PlanView> {
   const stored = await readPlan(database(), study.id);
-  const source = (await worksWithReadings(study.id)).find((w) => w.read);
+  const source = (await worksWithReadings(study.id)).find((w) => w.read && !w.part);
   const profile = source?.read?.profile;
   const measured = profile && {
     title: source!.title,

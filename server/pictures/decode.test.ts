@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import sharp from 'sharp';
 import { drawnPicture, fourFields, pictureBomb } from '../../tests/support/pictures';
 import { UserError } from '../errors';
@@ -94,6 +96,16 @@ describe('decoding to upright 8-bit sRGB', () => {
     const [r, g, b] = field(await decodeUpright(wide, 'x'), 0, 0);
     expect(r).toBeGreaterThan(252);
     expect(Math.max(g, b)).toBeLessThan(8);
+  });
+
+  test('a phone’s own kind of picture is taken, in its own colours; cut short it is told as damaged', async () => {
+    const heic = readFileSync(join(__dirname, '../../tests/support/fields-p3.heic'));
+    expect(await checkPicture(heic, 'IMG_0007.HEIC')).toEqual({ mime: 'image/heic', width: 80, height: 60 });
+    const image = await decodeUpright(heic, 'IMG_0007.HEIC');
+    const [r, g, b] = [0, 1, 2].map((c) => image.data[3 * (15 * 80 + 60) + c]);
+    expect(Math.abs(r - 0xc0) + Math.abs(g - 0x20) + Math.abs(b - 0x18)).toBeLessThan(10);
+    const error = await told(decodeUpright(heic.subarray(0, 900), 'IMG_0007.HEIC'));
+    expect(error.message).toMatch(/“IMG_0007\.HEIC” is damaged or was cut short/);
   });
 
   test('16 bits, greys, an index of colours and see-through parts all become three plain channels', async () => {

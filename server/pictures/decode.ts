@@ -1,6 +1,7 @@
 /** Knows how to check an uploaded picture by its content and make the lossless upright picture everything is measured from. */
 import { typed } from '../../core/message';
 import sharp, { type Metadata } from 'sharp';
+import { isHeic, tiffFromHeic } from '../../core/formats/heic';
 import { RgbImage } from '../../core/raster/image';
 import { sentence, UserError } from '../errors';
 
@@ -32,7 +33,7 @@ export async function checkPicture(bytes: Buffer, name: string): Promise<Checked
   } catch {
     throw new UserError(415, sentence('picture.none', { name: typed(name) }), 'picture');
   }
-  const mime = FORMATS[meta.format ?? ''];
+  const mime = isHeic(bytes) ? 'image/heic' : FORMATS[meta.format ?? ''];
   if (!mime || !meta.width || !meta.height) throw new UserError(415, sentence('picture.kind', { name: typed(name) }), 'picture');
   if (meta.width * meta.height > MOST_PIXELS)
     throw new UserError(
@@ -45,10 +46,19 @@ export async function checkPicture(bytes: Buffer, name: string): Promise<Checked
   return { mime, width: turned ? meta.height : meta.width, height: turned ? meta.width : meta.height };
 }
 
+/** Bytes the image library can decode; of a phone's own kind of picture it reads but the header, and the colour profile there. */
+async function decodable(bytes: Buffer): Promise<Uint8Array> {
+  if (!isHeic(bytes)) return bytes;
+  const { icc } = await sharp(bytes).metadata();
+  const tiff = await tiffFromHeic(bytes, icc ?? null, MOST_PIXELS);
+  if (!tiff) throw new Error('damaged');
+  return tiff;
+}
+
 /** Upright, 8-bit sRGB, no transparency; throws a told error when the picture is damaged. */
 export async function decodeUpright(bytes: Buffer, name: string): Promise<RgbImage> {
   try {
-    const { data, info } = await sharp(bytes, { failOn: 'error', limitInputPixels: MOST_PIXELS })
+    const { data, info } = await sharp(await decodable(bytes), { failOn: 'error', limitInputPixels: MOST_PIXELS })
       .autoOrient()
       .flatten({ background: '#ffffff' })
       .toColourspace('srgb')

@@ -6,12 +6,6 @@ import { conflict, notFound } from '../errors';
 import { pieces, workGroups } from '../schema';
 import { pieceOf, within } from '../accounts/ownership';
 
-/** Of the works given those of the group; all of them where no group is chosen, or none of its works is left. */
-export function worksAgainst<W extends { groupId: string | null }>(works: readonly W[], groupId: string | null): W[] {
-  const own = works.filter((w) => w.groupId === groupId);
-  return groupId !== null && own.length ? own : [...works];
-}
-
 /** Holds a piece against one group of its study's works; null for all of them. */
 export function holdAgainst(teacherId: string, pieceId: string, version: number, groupId: string | null): Promise<void> {
   return within(pieceOf, teacherId, pieceId, async (tx, piece) => {

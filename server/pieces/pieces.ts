@@ -11,6 +11,7 @@ import { checkPicture } from '../pictures/decode';
 import { putPicture } from '../pictures/store';
 import { askToProcess } from '../queue/asking';
 import { comparisons, findingNotes, jobs, landmarkSets, pictures, pieces, ruleAnswers, students } from '../schema';
+import { printedMm } from '../../core/lesson/sheets';
 import { shownName } from '../../core/formats/rosterFile';
 import { listed, PlacedSet, setsOn } from '../studies/landmarkRows';
 import { lockStudy, ownStudent, pieceOf, PieceRow, ruleOf, studyOf, within } from '../accounts/ownership';
@@ -24,12 +25,26 @@ interface NewPiece {
   title: string;
   paperWidthMm: number;
   paperHeightMm: number;
+  /** A photograph of a sheet where nothing is said. */
+  capture?: PieceRow['capture'];
+  /** Of a file that comes whole: as large as the sheet, as it prints, or of no size. */
+  size?: 'sheet' | 'print' | 'none';
+}
+
+/** The sheet of a file that comes whole, in the file's own shape: as long as the study's, or as long as it prints. */
+function sheetOfFile({ width, height }: { width: number; height: number }, { size, paperWidthMm, paperHeightMm }: NewPiece) {
+  const long = size === 'print' ? printedMm(Math.max(width, height)) : Math.max(paperWidthMm, paperHeightMm);
+  const k = long / Math.max(width, height);
+  return { paperWidthMm: width * k, paperHeightMm: height * k, sized: size !== 'none' };
 }
 
 /** Takes in a photograph of a student's sheet; everything else happens in the background. */
-export async function addPiece(teacherId: string, studyId: string, bytes: Buffer, name: string, about: NewPiece): Promise<string> {
-  await ownStudent(database(), await studyOf(teacherId, studyId), about.studentId);
+export async function addPiece(teacherId: string, studyId: string, bytes: Buffer, name: string, given: NewPiece): Promise<string> {
+  await ownStudent(database(), await studyOf(teacherId, studyId), given.studentId);
   const checked = await checkPicture(bytes, name);
+  const { size: _size, ...known } = given;
+  const capture = given.capture ?? 'photograph';
+  const about = { ...known, capture, ...(capture === 'photograph' ? {} : sheetOfFile(checked, given)) };
   const maker = about.studentId ?? '';
   const id = newId();
   const store = () =>

@@ -1,40 +1,59 @@
 /** Knows the background work on a piece: squared up, measured, and measuredWorks against the master's works. */
 import { and, asc, eq, inArray } from 'drizzle-orm';
-import { Measured, withoutMarks } from '../../core/style/compare';
-import type { ProfileWithMaps } from '../../core/style/profile';
-import { withProportions } from '../../core/style/proportionFeatures';
-import { oneScale, ownRung, Resolution } from '../../core/style/scale';
-import { Proportion, proportionsOf } from '../../core/proportion/measures';
-import { isTemplate } from '../../core/proportion/templates';
+import type { Measured } from '../../core/style/compare';
+import { oneScale } from '../../core/style/scale';
 import { changing, database } from '../database/connection';
 import { ensureProfile } from '../pictures/readings';
+import { AsKnown, asKnown, atScale, measured } from '../pictures/atOneScale';
 import { getBlob, pictureOf, putPicture } from '../pictures/store';
 import { putMade } from '../pictures/takeIn';
 import { askToCompare } from '../queue/asking';
 import { comparisons, landmarkSets, pieces, works } from '../schema';
-import type { Frame } from '../schema/studies';
 import { pieceOf, PieceRow, studyOf } from '../accounts/ownership';
+import type { MadePicture } from '../threads/tasks';
 import { inThread } from '../threads/threads';
-import { worksAgainst } from './against';
+import { inGroup } from '../studies/groups';
 import { ruledFeatures, stampOf } from './stamps';
 
 const RESULT_PIXELS = 9e6;
 
-/**
- * Finds the sheet, squares it up, evens the light: the background work of one piece; it is measured when it is compared. What was found is
- * stored whole, and only where the piece still is what it was found of.
- */
-export async function processPiece(teacherId: string, id: string): Promise<void> {
-  const piece = await pieceOf(teacherId, id);
-  const db = database();
-  const photo = await pictureOf(db, teacherId, piece.photoId);
+/** The width its marks are told by; a file or an object of no size has none. */
+const widthOf = ({ sized, paperWidthMm }: Pick<PieceRow, 'sized' | 'paperWidthMm'>): number | null => (sized ? paperWidthMm : null);
+
+/** What is made of a piece's photograph; the picture is null where no sheet was found. */
+interface Prepared {
+  preview: Uint8Array;
+  picture: MadePicture | null;
+  found: Partial<PieceRow>;
+}
+
+/** What came whole has no sheet to be found and no light to be evened: it is put upright as it is. */
+async function upright(bytes: Buffer, name: string): Promise<Prepared> {
+  const picture = await inThread({ task: 'upright', bytes, name, crop: null, flat: null });
+  return { preview: picture.preview, picture, found: { messages: [] } };
+}
+
+/** A photographed sheet found, squared up, and its light evened. */
+async function squareUp(piece: PieceRow, photo: { width: number; height: number; name: string }, bytes: Buffer): Promise<Prepared> {
   const [w, h] = [piece.paperWidthMm, piece.paperHeightMm];
   // As fine as the photograph, at most 8 px a mm and nine million pixels in all.
   const pxPerMm = Math.min(8, Math.max(photo.width, photo.height) / Math.max(w, h), Math.sqrt(RESULT_PIXELS / (w * h)));
   const given = piece.placedByHand ? piece.corners : null;
-  const bytes = await getBlob(db, photo.sha256);
   const squared = await inThread({ task: 'square-up', bytes, name: photo.name, paper: [w, h], corners: given, pxPerMm });
-  const { picture } = squared;
+  const { photoPreview: preview, picture, sharpness, warnings: messages, corners } = squared;
+  return { preview, picture, found: picture ? { sharpness, messages, ...(given ? {} : { corners }) } : { messages } };
+}
+
+/**
+ * Makes a piece's photograph ready: the background work of one piece; it is measured when it is compared. What was found is stored whole, and
+ * only where the piece still is what it was found of.
+ */
+export async function processPiece(teacherId: string, id: string): Promise<void> {
+  const piece = await pieceOf(teacherId, id);
+  const photo = await pictureOf(database(), teacherId, piece.photoId);
+  const bytes = await getBlob(database(), photo.sha256);
+  const { preview, picture, found } =
+    piece.capture === 'photograph' ? await squareUp(piece, photo, bytes) : await upright(bytes, photo.name);
   await changing(async (tx) => {
     const [still] = await tx
       .select({ id: pieces.id })
@@ -44,43 +63,25 @@ export async function processPiece(teacherId: string, id: string): Promise<void>
     // Changed or removed meanwhile: whoever did so has asked for it anew.
     if (!still) return;
     const about = { teacherId, name: photo.name, width: photo.width, height: photo.height };
-    await putPicture(tx, Buffer.from(squared.photoPreview), { ...about, role: 'preview', madeFrom: photo.id, mime: 'image/jpeg' });
+    await putPicture(tx, Buffer.from(preview), { ...about, role: 'preview', madeFrom: photo.id, mime: 'image/jpeg' });
     if (!picture) {
-      await tx.update(pieces).set({ state: 'no-sheet', messages: squared.warnings }).where(eq(pieces.id, id));
+      await tx
+        .update(pieces)
+        .set({ ...found, state: 'no-sheet' })
+        .where(eq(pieces.id, id));
       return;
     }
     const rectifiedId = await putMade(tx, teacherId, 'rectified', photo.id, photo.name, picture);
     await tx
       .update(pieces)
-      .set({
-        rectifiedId,
-        state: 'ready',
-        sharpness: squared.sharpness,
-        messages: squared.warnings,
-        ...(given ? {} : { corners: squared.corners }),
-      })
+      .set({ ...found, rectifiedId, state: 'ready' })
       .where(eq(pieces.id, id));
     await askToCompare(tx, teacherId, piece);
   });
 }
 
-interface Points {
-  template: string;
-  points: Record<string, [number, number]>;
-}
-
-/** The measures of whatever landmarks have been placed. */
-const measuresOf = (sets: readonly Points[]): Proportion[] =>
-  proportionsOf(sets.flatMap(({ template, points }) => (isTemplate(template) ? [{ template, name: null, points }] : [])));
-
-function measured({ profile, layout }: ProfileWithMaps, sets: readonly Points[], widthMm: number | null, marks = true): Measured {
-  const features = marks ? profile.features : withoutMarks(profile.features);
-  const proportions = measuresOf(sets);
-  return { features: withProportions(features, proportions), proportions, palette: profile.palette, layout, widthMm };
-}
-
 /** The squared-up sheet as finely as it is known; what was squared up before that was asked is looked at now. */
-async function squaredUp(teacherId: string, piece: PieceRow, rectifiedId: string): Promise<Resolution & { frame: Frame }> {
+async function squaredUp(teacherId: string, piece: PieceRow, rectifiedId: string): Promise<AsKnown> {
   const { width, height, sha256, name } = await pictureOf(database(), teacherId, rectifiedId);
   const sharpness = piece.sharpness ?? (await inThread({ task: 'sharpness', bytes: await getBlob(database(), sha256), name }));
   if (piece.sharpness === null)
@@ -90,7 +91,7 @@ async function squaredUp(teacherId: string, piece: PieceRow, rectifiedId: string
         .set({ sharpness })
         .where(and(eq(pieces.id, piece.id), eq(pieces.rectifiedId, rectifiedId))),
     );
-  return { frame: [0, 0, width, height], width, height, widthMm: piece.paperWidthMm, sharpness };
+  return { frame: [0, 0, width, height], width, height, widthMm: widthOf(piece), sharpness };
 }
 
 /** Compares a piece with the works of its study that it is held against, and stores what was found. */
@@ -104,7 +105,7 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
     .from(works)
     .where(and(eq(works.studyId, piece.studyId), eq(works.foil, false)))
     .orderBy(asc(works.position));
-  const sources = worksAgainst(all, piece.groupId);
+  const sources = inGroup(all, piece.groupId);
   if (!sources.length) return;
   const ownSets = await db.select().from(landmarkSets).where(eq(landmarkSets.pieceId, id));
   const workSets = await db
@@ -123,21 +124,21 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
     piece: { ...piece, sets: ownSets },
     works: sources.map((w) => ({ ...w, sets: workSets.filter((s) => s.workId === w.id) })),
   });
-  const asKnown: (Resolution & { frame: Frame })[] = [];
-  for (const w of sources) {
-    const { frame, sharpness } = await ensureProfile(teacherId, w);
-    asKnown.push({ frame: [...frame], width: frame[2], height: frame[3], widthMm: w.widthMm, sharpness });
-  }
+  const known: AsKnown[] = [];
+  for (const w of sources) known.push(asKnown(w, await ensureProfile(teacherId, w)));
   const sheet = await squaredUp(teacherId, piece, piece.rectifiedId);
-  const { rung, tooPoor } = oneScale(asKnown, sheet);
+  const { rung, tooPoor } = oneScale(known, sheet);
   const measuredWorks: Measured[] = [];
   for (const [i, w] of sources.entries()) {
-    const at = { ...asKnown[i], rung: tooPoor.includes(i) ? ownRung(asKnown[i]) : rung };
+    const poor = tooPoor.includes(i);
     const sets = workSets.filter((s) => s.workId === w.id);
-    measuredWorks.push(measured(await ensureProfile(teacherId, w, at), sets, w.widthMm, !tooPoor.includes(i)));
+    measuredWorks.push(measured(await ensureProfile(teacherId, w, atScale(known[i], rung, poor)), sets, w, !poor));
   }
-  const read = await ensureProfile(teacherId, { pictureId: piece.rectifiedId, widthMm: piece.paperWidthMm }, { ...sheet, rung });
-  const reading = measured(read, ownSets, piece.paperWidthMm);
+  const widthMm = widthOf(piece);
+  const read = await ensureProfile(teacherId, { pictureId: piece.rectifiedId, widthMm }, { ...sheet, rung });
+  // An arrangement or an object has colour, values and places; what its surface shows are no marks of a hand.
+  const object = piece.capture === 'object';
+  const reading = measured(read, object ? [] : ownSets, { widthMm }, !object);
   const result = await inThread({
     task: 'compare',
     sources: measuredWorks,

@@ -4,13 +4,13 @@ import { and, asc, eq, isNotNull, ne } from 'drizzle-orm';
 import { PROFILE_VERSION } from '../../core/style/profile';
 import { database } from '../database/connection';
 import { comparisons, landmarkSets, pieces, rules, studies, works } from '../schema';
-import { worksAgainst } from './against';
+import { inGroup } from '../studies/groups';
 
 interface Stamped {
   aim: string;
   /** Features that a rule is about. */
   ruled: readonly string[];
-  piece: { id: string; rectifiedId: string | null; paperWidthMm: number; sets: readonly Set[] };
+  piece: { id: string; rectifiedId: string | null; paperWidthMm: number; capture: string; sized: boolean; sets: readonly Set[] };
   /** The works it is sourcesWithSets against, in their order. */
   works: readonly { id: string; pictureId: string; widthMm: number | null; place: string; sets: readonly Set[] }[];
 }
@@ -27,7 +27,8 @@ const setsOf = (sets: readonly Set[]) =>
     .join(',');
 
 export function stampOf({ aim, ruled, piece, works }: Stamped): string {
-  const reading = `${piece.rectifiedId}:${piece.paperWidthMm}:${setsOf(piece.sets)}`;
+  const as = `${piece.capture === 'object' ? 'object:' : ''}${piece.sized ? piece.paperWidthMm : 'unsized'}`;
+  const reading = `${piece.rectifiedId}:${as}:${setsOf(piece.sets)}`;
   const parts = works.map((w) => `${w.id}:${w.pictureId}:${w.widthMm}:${w.place}:${setsOf(w.sets)}`);
   return createHash('sha256')
     .update([PROFILE_VERSION, aim, [...ruled].sort().join(), reading, ...parts].join('|'))
@@ -76,7 +77,7 @@ export async function outdatedComparisons(): Promise<Outdated[]> {
     const sourcesWithSets = sources.map((w) => ({ ...w, sets: sets.filter((s) => s.workId === w.id) }));
     for (const { piece, aim, stamp, teacherId } of rows) {
       const reading = { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) };
-      if (stamp !== stampOf({ aim, ruled, piece: reading, works: worksAgainst(sourcesWithSets, piece.groupId) }))
+      if (stamp !== stampOf({ aim, ruled, piece: reading, works: inGroup(sourcesWithSets, piece.groupId) }))
         out.push({ id: piece.id, studyId, teacherId });
     }
   }

@@ -22,7 +22,9 @@ import { placeLandmarks } from '../studies/landmarks';
 import { pieceOf, studyOf, workOf } from '../accounts/ownership';
 import { addReference, tickRule } from '../studies/references';
 import { addRule } from '../studies/rules';
-import { addFact, addPin, addWork, cropWork } from '../studies/works';
+import { addFact, addPin } from '../studies/noted';
+import { cropWork } from '../studies/remaking';
+import { addWork } from '../studies/works';
 import { accountGoing, classGoing, removeAccount, removeClass, removeStudent, removeStudy, studentGoing, studyGoing } from './removal';
 import { sweep } from './sweep';
 

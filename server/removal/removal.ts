@@ -7,7 +7,20 @@ import { and, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import { changing, database, type Transaction } from '../database/connection';
 import { sentence, notFound, UserError } from '../errors';
 import { dropPictures } from '../pictures/dropping';
-import { classes, editPictures, edits, kits, pictures, pieces, referencePictures, students, studies, user, works } from '../schema';
+import {
+  classes,
+  editPictures,
+  edits,
+  kits,
+  pictures,
+  pieces,
+  referencePictures,
+  students,
+  studies,
+  studyClasses,
+  user,
+  works,
+} from '../schema';
 import { shownName } from '../../core/formats/rosterFile';
 import { classOf, lockStudy, studentOf, studyOf } from '../accounts/ownership';
 
@@ -122,7 +135,9 @@ export async function classGoing(teacherId: string, id: string): Promise<Going> 
   return {
     ...NOTHING,
     name,
-    studies: await count(db.select({ n }).from(studies).where(eq(studies.classId, id))),
+    studies:
+      (await count(db.select({ n }).from(studies).where(eq(studies.classId, id)))) +
+      (await count(db.select({ n }).from(studyClasses).where(eq(studyClasses.classId, id)))),
     students: await count(db.select({ n }).from(students).where(eq(students.classId, id))),
     pieces: await count(db.select({ n }).from(pieces).where(inArray(pieces.studentId, roster))),
   };

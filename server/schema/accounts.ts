@@ -15,6 +15,8 @@ export const user = mysqlTable(
     spelling: mysqlEnum('spelling', ['british', 'american']).notNull().default('british'),
     paper: mysqlEnum('paper', ['A4', 'Letter']).notNull().default('A4'),
     hand: mysqlEnum('hand', ['right', 'left']).notNull().default('right'),
+    /** Light or dark; `auto` as the machine has it. */
+    theme: mysqlEnum('theme', ['auto', 'day', 'night']).notNull().default('auto'),
     timeZone: varchar('time_zone', { length: 60 }).notNull().default('UTC'),
     /** Null: as the browser asks for. */
     language: varchar('language', { length: 20 }).$type<Language>(),

@@ -1,5 +1,6 @@
 /** What lies in a teacher's cupboard: boxes, and the materials in each. */
 import type { MaterialKind, Properties } from '../../core/colour/materials';
+import type { Tint } from '../../core/colour/pigment';
 import { check, double, int, mysqlTable, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { sql } from 'drizzle-orm';
 import { user } from './accounts';
@@ -36,8 +37,12 @@ export const materials = mysqlTable(
     tintHex: varchar('tint_hex', { length: 7 }),
     tintPaint: int('tint_paint'),
     tintWhite: int('tint_white'),
+    /** Further tints, each with its parts; null for none. */
+    tints: jsonText<Tint[]>('tints'),
     strength: double('strength').notNull().default(1),
     properties: jsonText<Properties>('properties').notNull(),
+    /** What a file said of it that is not known here. */
+    extra: jsonText<Record<string, unknown>>('extra'),
     version: int('version').notNull().default(1),
   },
   (t) => [uniqueIndex('materials_name').on(t.kitId, t.name), check('materials_strength', sql`${t.strength} > 0`)],

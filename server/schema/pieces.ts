@@ -25,6 +25,10 @@ export const pieces = mysqlTable(
     /** Sheet as it lies in the upright picture, mm. */
     paperWidthMm: double('paper_width_mm').notNull(),
     paperHeightMm: double('paper_height_mm').notNull(),
+    /** How it came: photographed on a table, whole (a scan, digital work), or as the photograph of an arrangement or an object. */
+    capture: mysqlEnum('capture', ['photograph', 'whole', 'object']).notNull().default('photograph'),
+    /** False where it has no size in the world: then the sheet only keeps its shape. */
+    sized: boolean('sized').notNull().default(true),
     /** Corners in photograph px, clockwise; null until found or placed. */
     corners: jsonText<[number, number][]>('corners'),
     placedByHand: boolean('placed_by_hand').notNull().default(false),

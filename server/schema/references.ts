@@ -2,7 +2,7 @@
 import { sql } from 'drizzle-orm';
 import { boolean, check, double, index, int, mysqlTable, primaryKey, varchar } from 'drizzle-orm/mysql-core';
 import { pictures } from './pictures';
-import { rules, students, studies } from './studies';
+import { rules, students, studies, works } from './studies';
 import { id, instant, jsonText, key } from './types';
 
 export const referencePictures = mysqlTable(
@@ -14,6 +14,8 @@ export const referencePictures = mysqlTable(
       .references(() => studies.id, { onDelete: 'cascade' }),
     /** Null where everybody may use it, or the teacher studies alone. */
     studentId: key('student_id').references(() => students.id, { onDelete: 'cascade' }),
+    /** The work it stood model for: the master's own photograph, cartoon or motif. Null for what students draw from. */
+    workId: key('work_id').references(() => works.id, { onDelete: 'cascade' }),
     pictureId: key('picture_id')
       .notNull()
       .references(() => pictures.id),

@@ -1,7 +1,21 @@
 /** Classes, studies, the master's works and what has been written down of them. */
 import { sql } from 'drizzle-orm';
 import type { Message } from '../../core/message';
-import { boolean, check, double, index, int, mysqlEnum, mysqlTable, text, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
+import type { LeftOutAs } from '../../core/raster/leftOut';
+import {
+  boolean,
+  check,
+  double,
+  index,
+  int,
+  mysqlEnum,
+  mysqlTable,
+  primaryKey,
+  text,
+  uniqueIndex,
+  varchar,
+  AnyMySqlColumn,
+} from 'drizzle-orm/mysql-core';
 import { user } from './accounts';
 import { pictures } from './pictures';
 import { id, instant, jsonText, key } from './types';
@@ -75,6 +89,20 @@ export const studies = mysqlTable(
   (t) => [index('studies_teacher').on(t.teacherId), check('studies_paper', sql`${t.paperWidthMm} > 0 and ${t.paperHeightMm} > 0`)],
 );
 
+/** Classes that take part in a study beside its own. */
+export const studyClasses = mysqlTable(
+  'study_classes',
+  {
+    studyId: key('study_id')
+      .notNull()
+      .references(() => studies.id, { onDelete: 'cascade' }),
+    classId: key('class_id')
+      .notNull()
+      .references(() => classes.id, { onDelete: 'cascade' }),
+  },
+  (t) => [primaryKey({ columns: [t.studyId, t.classId] })],
+);
+
 const ofStudy = () =>
   key('study_id')
     .notNull()
@@ -111,6 +139,11 @@ export const works = mysqlTable(
     frame: jsonText<Frame>('frame'),
     /** Outlines, in picture px, of what is left out of every reading. */
     leftOut: jsonText<Outline[]>('left_out'),
+    /** Why each of them is, in their order; null where nobody has said. */
+    leftOutAs: jsonText<LeftOutAs[]>('left_out_as'),
+    /** The work it is a part of, such as one figure of a crowd, and where it lies there: shares of that picture's width and height. */
+    partOf: key('part_of').references((): AnyMySqlColumn => works.id, { onDelete: 'cascade' }),
+    partAt: jsonText<Frame>('part_at'),
     /** Key of frame and places left out among the readings; empty for neither. */
     place: varchar('place', { length: 64 }).notNull().default(''),
     foil: boolean('foil').notNull().default(false),

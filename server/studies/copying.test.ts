@@ -10,7 +10,8 @@ import { copyStudy } from './copying';
 import { landmarksOf, placeLandmarks } from './landmarks';
 import { addRule, changeRule, listRules } from './rules';
 import { listStudies, updateStudy } from './studies';
-import { addFact, addPin, addWork, factsOf, listWorks, pinsOf, removeWork, updateWork } from './works';
+import { addFact, addPin, factsOf, pinsOf } from './noted';
+import { addWork, listWorks, removeWork, updateWork } from './works';
 
 afterAll(leave);
 

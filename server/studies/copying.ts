@@ -4,17 +4,17 @@ import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
 import { classOf, onDesk, studyOf } from '../accounts/ownership';
 import { newId, type Transaction } from '../database/connection';
 import { askToMeasure } from '../queue/asking';
-import { facts, landmarkSets, pins, plans, planSteps, rules, studies, workGroups, works } from '../schema';
+import { facts, landmarkSets, pins, plans, planSteps, referencePictures, rules, studies, workGroups, works } from '../schema';
 
 type Row = Record<string, unknown>;
 type Ids = Map<string, string>;
 
-/** Copies the rows of a table under new ids; `links` names the columns that point to rows copied before, by their new ids. */
+/** Copies the rows of a table under new ids; `links` names the columns that point to rows copied before, or to these, by their new ids. */
 async function copyRows(
   tx: Transaction,
   table: MySqlTable & { id: MySqlColumn },
   where: SQL | undefined,
-  links: Record<string, Ids>,
+  links: Record<string, Ids | 'self'>,
   more: Row = {},
 ): Promise<Ids> {
   const rows = (await tx.select().from(table).where(where).orderBy(asc(table.id))) as Row[];
@@ -24,10 +24,20 @@ async function copyRows(
     ...r,
     ...versioned,
     ...more,
-    ...Object.fromEntries(Object.entries(links).map(([column, to]) => [column, r[column] === null ? null : to.get(r[column] as string)])),
+    ...Object.fromEntries(
+      Object.entries(links).map(([column, to]) => [
+        column,
+        r[column] === null ? null : (to === 'self' ? ids : to).get(r[column] as string),
+      ]),
+    ),
     id: ids.get(r.id as string),
   }));
-  if (copies.length) await tx.insert(table).values(copies as (typeof table.$inferInsert)[]);
+  // What others of them point to comes first.
+  const own = Object.keys(links).find((column) => links[column] === 'self');
+  for (const pass of own ? [(c: Row) => c[own] === null, (c: Row) => c[own] !== null] : [() => true]) {
+    const some = copies.filter(pass);
+    if (some.length) await tx.insert(table).values(some as (typeof table.$inferInsert)[]);
+  }
   return ids;
 }
 
@@ -42,10 +52,13 @@ export function copyStudy(teacherId: string, id: string, fields: { title: string
     const here: Ids = new Map([[id, copy]]);
     const of = { studyId: here };
     const groups = await copyRows(tx, workGroups, eq(workGroups.studyId, id), of);
-    const copied = await copyRows(tx, works, eq(works.studyId, id), { ...of, groupId: groups });
+    const copied = await copyRows(tx, works, eq(works.studyId, id), { ...of, groupId: groups, partOf: 'self' });
     const old = [...copied.keys(), ''];
     for (const table of [facts, pins] as const) await copyRows(tx, table, inArray(table.workId, old), { workId: copied });
     await copyRows(tx, landmarkSets, and(eq(landmarkSets.studyId, id), isNotNull(landmarkSets.workId)), { ...of, workId: copied });
+    const models = and(eq(referencePictures.studyId, id), isNotNull(referencePictures.workId));
+    const stood = await copyRows(tx, referencePictures, models, { ...of, workId: copied });
+    await copyRows(tx, landmarkSets, inArray(landmarkSets.referenceId, [...stood.keys(), '']), { ...of, referenceId: stood });
     await copyRows(tx, rules, eq(rules.studyId, id), of);
     const planned = await copyRows(tx, plans, eq(plans.studyId, id), of);
     await copyRows(tx, planSteps, inArray(planSteps.planId, [...planned.keys(), '']), { planId: planned });

@@ -1,6 +1,6 @@
 /** Knows the pictures students draw from, how far each part of one follows the manner, and its ticked-off rules. */
 import { Message, message, typed } from '../../core/message';
-import { and, asc, eq, ne, sql } from 'drizzle-orm';
+import { and, asc, eq, isNotNull, isNull, ne, sql } from 'drizzle-orm';
 import { startingStrength } from '../../core/proportion/manner';
 import { changing, database, newId, Transaction } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
@@ -8,7 +8,7 @@ import { sentence, conflict, notFound, UserError } from '../errors';
 import { takeInPicture } from '../pictures/takeIn';
 import { landmarkSets, pictures, referenceChecks, referencePictures, students, works } from '../schema';
 import { shownName } from '../../core/formats/rosterFile';
-import { lockStudy, ownStudent, referenceOf, ReferenceRow, ruleOf, studyOf, within } from '../accounts/ownership';
+import { lockStudy, ownStudent, referenceOf, ReferenceRow, ruleOf, studyOf, within, workOf } from '../accounts/ownership';
 
 const MOST_REFERENCES = 80;
 
@@ -16,6 +16,8 @@ export interface ReferenceFields {
   title: string;
   credit: string;
   studentId: string | null;
+  /** The work it stood model for. */
+  workId: string | null;
   strength: number;
   parts: Record<string, number>;
 }
@@ -28,6 +30,8 @@ export async function addReference(
   fields: Partial<ReferenceFields>,
 ): Promise<string> {
   await ownStudent(database(), await studyOf(teacherId, studyId), fields.studentId ?? null);
+  const workId = fields.workId ?? null;
+  if (workId !== null && (await workOf(teacherId, workId)).studyId !== studyId) throw notFound('work');
   const taken = await takeInPicture(teacherId, bytes, name);
   const id = newId();
   await changing(async (tx) => {
@@ -43,6 +47,7 @@ export async function addReference(
       id,
       studyId,
       studentId: fields.studentId ?? null,
+      workId,
       pictureId,
       title: (fields.title?.trim() || name.replace(/\.[^.]+$/, '')).slice(0, 120),
       credit: fields.credit?.trim() ?? '',
@@ -117,7 +122,31 @@ export interface ReferenceView extends ReferenceRow {
   done: string[];
 }
 
-/** The references of a study of the caller's own, oldest first. */
+/** What stood model for a work. */
+export interface ModelView {
+  id: string;
+  title: string;
+  credit: string;
+  pictureId: string;
+  pictureWidth: number;
+  pictureHeight: number;
+}
+
+/** What stood model for the works of a study of the caller's own, by work, oldest first. */
+export async function modelsOf(studyId: string): Promise<Map<string, ModelView[]>> {
+  const { id, title, credit, pictureId, workId } = referencePictures;
+  const rows = await database()
+    .select({ id, title, credit, pictureId, workId, pictureWidth: pictures.width, pictureHeight: pictures.height })
+    .from(referencePictures)
+    .innerJoin(pictures, eq(pictures.id, pictureId))
+    .where(and(eq(referencePictures.studyId, studyId), isNotNull(workId)))
+    .orderBy(asc(referencePictures.createdAt), asc(id));
+  const out = new Map<string, ModelView[]>();
+  for (const { workId: work, ...view } of rows) out.set(work!, [...(out.get(work!) ?? []), view]);
+  return out;
+}
+
+/** The references of a study of the caller's own that students draw from, oldest first. */
 export async function listReferences(studyId: string): Promise<ReferenceView[]> {
   const rows = await database()
     .select({
@@ -133,7 +162,7 @@ export async function listReferences(studyId: string): Promise<ReferenceView[]> 
     .innerJoin(pictures, eq(pictures.id, referencePictures.pictureId))
     .leftJoin(students, eq(students.id, referencePictures.studentId))
     .leftJoin(referenceChecks, and(eq(referenceChecks.referenceId, referencePictures.id), eq(referenceChecks.done, true)))
-    .where(eq(referencePictures.studyId, studyId))
+    .where(and(eq(referencePictures.studyId, studyId), isNull(referencePictures.workId)))
     .orderBy(asc(referencePictures.createdAt), asc(referencePictures.id));
   const byId = new Map<string, ReferenceView>();
   for (const { reference, firstName, initial, nth, width, height, ticked } of rows) {

@@ -1,8 +1,10 @@
 /** What may be sent for studies, classes, works and rules, checked before anything is stored. */
 import { array, boolean, mixed, number, object, string } from 'yup';
 import { amount, asMessage, Message, message } from '../../core/message';
+import { MOST_LEAN } from '../../core/capture/leaning';
 import { LESSON_MEDIA } from '../../core/lesson/media';
 import { MARK_KINDS } from '../../core/marks/kinds';
+import { LEFT_OUT_AS, LeftOutAs } from '../../core/raster/leftOut';
 import type { Frame, Outline, RuleSaid } from '../schema/studies';
 import { saying, words } from '../validation';
 
@@ -31,6 +33,7 @@ export const studySchema = object({
   paperWidthMm: mm('paperWidthMm').required(),
   paperHeightMm: mm('paperHeightMm').required(),
   otherMedia: array(words().max(60).required()).max(6, saying('study.otherMedia')).nullable(),
+  otherClasses: array(string().required()).max(12, saying('study.otherClasses')),
 });
 
 /** A change names only what it changes: nothing here may have a default, which would overwrite what is stored. */
@@ -82,7 +85,26 @@ export const workChangeSchema = object({
       saying('leftOut', { outlines: MOST_OUTLINES, corners: MOST_CORNERS }),
       (v) => v === undefined || v === null || (Array.isArray(v) && v.length <= MOST_OUTLINES && v.every(isOutline)),
     ),
+  /** Why each of them is, in their order. */
+  leftOutAs: mixed<LeftOutAs[]>()
+    .nullable()
+    .test('leftOutAs', saying('leftOutAs'), (v) => !v || (Array.isArray(v) && v.every((w) => LEFT_OUT_AS.includes(w)))),
+}).test(
+  'leftOutAs',
+  ({ leftOut, leftOutAs }, { createError }) =>
+    !leftOutAs || leftOutAs.length === (leftOut?.length ?? 0) || createError({ path: 'leftOutAs', message: saying('leftOutAs') }),
+);
+
+/** A part of a work, px of its picture. */
+export const partSchema = object({
+  title: words().required(saying('work.title')).max(120),
+  x: number().required(),
+  y: number().required(),
+  w: number().required(),
+  h: number().required(),
 });
+
+export const workOrderSchema = object({ ids: array(string().required()).max(100).required() });
 
 /** Four corners in the picture's px: top left, top right, bottom right, bottom left. */
 export const straightenSchema = object({
@@ -101,6 +123,8 @@ export const cropSchema = object({
   turn: mixed<0 | 90 | 180 | 270>()
     .oneOf([0, 90, 180, 270] as const, saying('quarters'))
     .required(),
+  /** Degrees clockwise beside the quarters. */
+  lean: number().min(-MOST_LEAN, saying('lean')).max(MOST_LEAN, saying('lean')).defined().default(0),
 });
 
 export const factSchema = object({

@@ -1,4 +1,7 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
+import sharp from 'sharp';
 import { message } from '../../core/message';
 import { PROFILE_VERSION } from '../../core/style/profile';
 import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
@@ -6,11 +9,14 @@ import { database } from '../database/connection';
 import { askForWhatWaits } from '../jobs/waiting';
 import { ensureProfile, profileOf } from '../pictures/readings';
 import { Job } from '../queue/queue';
-import { jobs, profiles } from '../schema';
+import { getBlob } from '../pictures/store';
+import { jobs, pictures, profiles } from '../schema';
 import { workOf } from '../accounts/ownership';
 import { step } from '../edits/log';
 import { landmarksOf, placeLandmarks } from './landmarks';
-import { addPin, addWork, listWorks, straightenWork, updateWork } from './works';
+import { addPin } from './noted';
+import { straightenWork } from './remaking';
+import { addWork, listWorks, updateWork } from './works';
 
 afterAll(leave);
 
@@ -42,6 +48,21 @@ test('a new work takes its title from the file, is asked to be measured once, an
   expect(spacing!.mm).toBeCloseTo((spacing!.px * 240) / 480, 6);
   // Both are kept: undoing the width needs no new measuring.
   expect(await profileOf({ pictureId, widthMm: null })).toEqual(bare);
+});
+
+test('a phone’s own picture comes in as it is, upright and in its own colours', async () => {
+  const heic = readFileSync(join(__dirname, '../../tests/support/fields-p3.heic'));
+  const id = await addWork(teacher, study, heic, 'IMG_0007.HEIC', {});
+  const { pictureId } = await workOf(teacher, id);
+  const [upright] = await database().select().from(pictures).where(eq(pictures.id, pictureId));
+  expect(upright).toMatchObject({ role: 'upright', mime: 'image/png', width: 80, height: 60 });
+  const { data } = await sharp(await getBlob(database(), upright.sha256))
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const red = [...data.subarray(3 * (15 * 80 + 60), 3 * (15 * 80 + 60) + 3)];
+  [0xc0, 0x20, 0x18].forEach((v, c) => expect(Math.abs(red[c] - v)).toBeLessThan(5));
+  const [original] = await database().select().from(pictures).where(eq(pictures.id, upright.madeFrom));
+  expect(original.mime).toBe('image/heic');
 });
 
 test('a work is listed with its points and kept patches, as they were placed', async () => {

@@ -1,7 +1,8 @@
 /** The tasks that worker threads carry out and what each gives back, as plain data. */
 import type { MessagePort } from 'node:worker_threads';
 import type { StandSettings } from '../../core/capture/copyStand';
-import type { Kit } from '../../core/colour/mixing';
+import type { ReadSwatches, SwatchSheet } from '../../core/capture/swatchSheet';
+import type { Kit } from '../../core/colour/kit';
 import type { Message } from '../../core/message';
 import type { Crop } from '../../core/raster/crop';
 import type { Comparison, CompareOptions, Measured } from '../../core/style/compare';
@@ -71,7 +72,17 @@ export interface DrawSampleTask {
   index: number;
 }
 
-export type WorkTask = MeasureTask | SharpnessTask | SquareUpTask | UprightTask | CompareTask | StandTask | ReportTask | DrawSampleTask;
+/** Reads one page of a painted swatch sheet in its photograph. */
+interface ReadSwatchesTask {
+  task: 'read-swatches';
+  bytes: Uint8Array;
+  name: string;
+  sheet: SwatchSheet;
+  page: number;
+}
+
+export type WorkTask =
+  MeasureTask | SharpnessTask | SquareUpTask | UprightTask | CompareTask | StandTask | ReportTask | DrawSampleTask | ReadSwatchesTask;
 
 export interface MadePicture {
   png: Uint8Array;
@@ -105,6 +116,7 @@ export interface Results {
   stand: StandPhotograph;
   report: Uint8Array;
   'draw-sample': Uint8Array;
+  'read-swatches': ReadSwatches;
 }
 
 /** A told error loses its class on the way between threads, so it travels as plain data. */

@@ -1,6 +1,9 @@
 /** A teacher's own things get in: a cupboard filled by hand, from a set and from a file, and a class that changes. */
 import AxeBuilder from '@axe-core/playwright';
 import { expect, Page, test } from '@playwright/test';
+import { differenceCiede2000 } from 'culori';
+import sharp from 'sharp';
+
 import { demo, madePicture, open, origin, ownStudy } from './steps';
 
 async function newTeacher(page: Page): Promise<void> {
@@ -84,6 +87,68 @@ test('a ready set is saved as a table and read back; a broken table says its lin
   await open(page, `${origin()}/studies/${study}/colour`);
   await page.locator('section', { hasText: 'Palette' }).getByRole('button').first().click({ timeout: 60_000 });
   await expect(page.getByText('One of them')).toBeVisible();
+});
+
+test('a swatch sheet is printed, painted, photographed on the stand and read back; too dark a photograph says so and changes nothing', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await newTeacher(page);
+  await open(page, `${origin()}/cupboard`);
+  await page.getByLabel('Begin with').selectOption('poster');
+  await page.getByRole('button', { name: 'Make the kit' }).click();
+  await page.getByRole('button', { name: 'By photograph' }).click();
+  const address = await page.getByRole('link', { name: 'Print the swatch sheet' }).getAttribute('href');
+  await open(page, `${origin()}${address}`);
+  // Painted: other colours than the set's own, and a tint between each and the paper.
+  const paint = (name: string): [number, number, number] => [...name].reduce<[number, number, number]>((c, l, i) => {
+      const v = [...c] as [number, number, number];
+      v[i % 3] = 40 + ((v[i % 3] + 37 * l.charCodeAt(0)) % 150);
+      return v;
+    }, [60, 60, 60]); // prettier-ignore
+  const boxes = await page.locator('[data-box]').evaluateAll((list) => list.map((g) => g.getAttribute('data-box')!));
+  expect(boxes).toContain('primary blue 1:4');
+  const colours = Object.fromEntries(
+    boxes.map((b) => {
+      const [, name, tint] = /^(.*?)( 1:4)?$/.exec(b)!;
+      const rgb = paint(name).map((v) => Math.round(tint ? v + 0.55 * (243 - v) : v));
+      return [b, `#${rgb.map((v) => v.toString(16).padStart(2, '0')).join('')}`];
+    }),
+  );
+  await page.evaluate((fills) => {
+    for (const g of document.querySelectorAll('[data-box]'))
+      g.querySelector('rect')!.setAttribute('fill', fills[g.getAttribute('data-box')!]);
+    (document.querySelector('[data-swatches]') as HTMLElement).style.background = '#f3f3f3';
+  }, colours);
+  const png = await page.locator('[data-swatches="1"]').screenshot();
+  // The stand-in camera photographs it as it would a work.
+  const study = await ownStudy(page, 'Swatches');
+  const headers = { origin: origin() };
+  const path = `${origin()}/api/studies/${study}`;
+  await page.request.post(`${path}/works`, { headers, multipart: { picture: { name: 'sheet.png', mimeType: 'image/png', buffer: png } } });
+  const works = async () => (await (await page.request.get(`${path}/works`)).json()) as { pictureId: string }[];
+  const wishes = { table: 'wood', title: 'photographed', rotation: 5, tilt: 8, falloff: 15, warmth: 5, blur: 0.5, noise: 2 };
+  await page.request.post(`${path}/stand`, { headers, data: { ...wishes, pictureId: (await works())[0].pictureId } });
+  const photo = await (await page.request.get(`${origin()}/api/pictures/${(await works())[1].pictureId}`)).body();
+  const send = async (buffer: Buffer) =>
+    page.getByLabel('Choose the photograph').setInputFiles({ name: 'swatches.jpg', mimeType: 'image/jpeg', buffer });
+  await open(page, `${origin()}/cupboard`);
+  await page.getByRole('button', { name: 'By photograph' }).click();
+  await send(await sharp(photo).linear(0.22, 0).jpeg({ quality: 95 }).toBuffer());
+  await expect(page.getByText(/too dark to tell dark colours apart/)).toBeVisible();
+  await send(await sharp(photo).jpeg({ quality: 95 }).toBuffer());
+  await expect(page.getByRole('button', { name: /Take 11 colours over|Take 10 colours over/ })).toBeVisible();
+  await expect(page.getByRole('row')).toHaveCount(12);
+  expect(await faults(page)).toEqual([]);
+  await page.getByRole('button', { name: /colours over/ }).click();
+  await expect(page.getByRole('button', { name: /colours over/ })).toBeHidden();
+  const [{ materials }] = (await (await page.request.get(`${origin()}/api/kits`)).json()) as { materials: { name: string; masstone: string; tint: { hex: string } | null }[] }[]; // prettier-ignore
+  const blue = materials.find((m) => m.name === 'primary blue')!;
+  const apart = differenceCiede2000();
+  expect(apart(blue.masstone, colours['primary blue'])).toBeLessThan(4);
+  expect(apart(blue.tint!.hex, colours['primary blue 1:4'])).toBeLessThan(4);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => JSON.stringify(await (await page.request.get(`${origin()}/api/kits`)).json())).toContain('#164c8b');
 });
 
 test('a class is pasted from a table, changed through the year, and begun anew; nobody’s last name is taken', async ({ page }) => {

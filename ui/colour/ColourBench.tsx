@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { named } from '@/core/colour/names';
-import { amount, message, typed } from '@/core/message';
+import { amount, message } from '@/core/message';
 import { tellColour, tellValues, type Telling } from '@/core/style/readings';
 import type { CupboardKit } from '@/core/colour/materials';
 import type { PaletteEntry } from '@/core/colour/palette';
@@ -16,11 +16,13 @@ import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { StripWork, WorkStrip } from '../shared/WorkStrip';
-import { Rule, RuleList, TickRule } from '../rules/RuleList';
+import { Rule, RuleList } from '../rules/RuleList';
+import { RuledBy, TickReading } from '../rules/TickReading';
 import { Recipes } from './Recipes';
 import { useSay } from '../words/Words';
 
 interface ColourWork extends StripWork {
+  foil: boolean;
   layered: Layered;
   pictureWidth: number;
   pictureHeight: number;
@@ -39,6 +41,7 @@ interface Props {
   } | null;
   /** What the readings rest on. */
   rests: Rests | null;
+  ruledBy: RuledBy;
   kits: (CupboardKit & { id: string })[];
   rules: Rule[];
 }
@@ -51,7 +54,7 @@ export function ColourBench(props: Props) {
   );
 }
 
-function Reader({ studyId, works, work, read, rests, kits, rules }: Props) {
+function Reader({ studyId, works, work, read, rests, ruledBy, kits, rules }: Props) {
   const say = useSay();
   const looking = useLooking();
   const [steps, setSteps] = useState(5);
@@ -104,7 +107,7 @@ function Reader({ studyId, works, work, read, rests, kits, rules }: Props) {
               ]}
             />
           </section>
-          {rests && <Tell studyId={studyId} read={read} rests={rests} work={work.title} rules={rules} />}
+          {rests && <Tell studyId={studyId} read={read} rests={rests} work={work} ruledBy={ruledBy} rules={rules} />}
         </>
       )}
       <RuleList studyId={studyId} rules={rules} />
@@ -209,12 +212,14 @@ function Tell({
   read,
   rests,
   work,
+  ruledBy,
   rules,
 }: {
   studyId: string;
   read: NonNullable<Props['read']>;
   rests: Rests;
-  work: string;
+  work: ColourWork;
+  ruledBy: RuledBy;
   rules: Rule[];
 }) {
   const say = useSay();
@@ -224,13 +229,7 @@ function Tell({
       <ul className="grid gap-1">
         {tellColour(read).map((t) => (
           <li key={t.feature} className="flex items-start gap-2">
-            <TickRule
-              studyId={studyId}
-              feature={t.feature}
-              said={t.said}
-              evidence={message('readings.evidence.one', { title: typed(work) })}
-              ticked={rules.find((r) => r.feature === t.feature)}
-            />
+            <TickReading studyId={studyId} told={t} work={work} ruledBy={ruledBy} rules={rules} />
             <div className="min-w-0 flex-1">
               <Reading told={t} rests={rests} />
             </div>

@@ -11,6 +11,9 @@ import { useSay } from '../words/Words';
 
 type OwnKit = CupboardKit & { id: string };
 
+/** What colours lie on: white paper, the bare sheet of the work, or a paper's own tone. */
+const [WHITE, SHEET] = ['white', 'sheet'];
+
 interface Props {
   target: string;
   kits: OwnKit[];
@@ -25,6 +28,13 @@ export function Recipes({ target, kits, sheet, onClose }: Props) {
   const able = kits.filter((k) => coloursIn(k).mixed + coloursIn(k).laid > 0);
   const [kitId, setKitId] = useState(() => richest(kits)?.id ?? '');
   const kit = able.find((k) => k.id === kitId);
+  // Papers of the cupboard, by their tone: what a wash or a pen lies on changes what it gives.
+  const papers = kits.flatMap((k) =>
+    k.materials.flatMap(({ kind, name, masstone }) => (kind === 'paper' && masstone ? [{ name, hex: masstone }] : [])),
+  );
+  const [over, setOver] = useState(sheet === null ? WHITE : SHEET);
+  const below = over === WHITE ? null : over === SHEET ? sheet : over;
+  const onSheet = kit !== undefined && (mixable(kit).white === null || coloursIn(kit).laid > 0);
   return (
     <section className="mt-3 border border-base-300 p-3" aria-live="polite">
       <div className="flex items-center justify-between">
@@ -44,8 +54,22 @@ export function Recipes({ target, kits, sheet, onClose }: Props) {
         </select>
       )}
       {kit && able.length === 1 && <p className="text-sm">{say('colour.from', { kit: typed(kit.name) })}</p>}
-      {kit && coloursIn(kit).mixed > 0 && <Mixed key={`m${kit.id}`} target={target} kit={kit} />}
-      {kit && coloursIn(kit).laid > 0 && <Laid key={`l${kit.id}`} target={target} kit={kit} sheet={sheet} />}
+      {onSheet && (
+        <label className="mt-2 flex flex-wrap items-center gap-2 text-sm">
+          {say('colour.lyingOn')}
+          <select className="select select-sm w-auto" value={over} onChange={(e) => setOver(e.target.value)}>
+            <option value={WHITE}>{say('colour.overs.white')}</option>
+            {sheet !== null && <option value={SHEET}>{say('colour.overs.sheet')}</option>}
+            {papers.map((p) => (
+              <option key={`${p.name}${p.hex}`} value={p.hex}>
+                {say.typed(p.name)}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {kit && coloursIn(kit).mixed > 0 && <Mixed key={`m${kit.id}`} target={target} kit={kit} sheet={below} />}
+      {kit && coloursIn(kit).laid > 0 && <Laid key={`l${kit.id}`} target={target} kit={kit} sheet={below} />}
       <Link className="link text-sm" href="/cupboard">
         {say('colour.toCupboard')}
       </Link>
@@ -68,12 +92,12 @@ function Line({ target, hex, deltaE, children }: { target: string; hex: string; 
   );
 }
 
-function Mixed({ target, kit }: { target: string; kit: OwnKit }) {
+function Mixed({ target, kit, sheet }: { target: string; kit: OwnKit; sheet: string | null }) {
   const say = useSay();
   const paints = mixable(kit);
   const { data: mix, error } = useQuery({
-    queryKey: ['mix', target, paints],
-    queryFn: () => readingWorker().mix(target, paints),
+    queryKey: ['mix', target, paints, sheet],
+    queryFn: () => readingWorker().mix(target, paints, sheet),
     staleTime: Infinity,
   });
   if (error) return <Notice said={problemOf(error)} />;

@@ -46,7 +46,7 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
     const timer = setInterval(() => setFirst((f) => !f), 700);
     return () => clearInterval(timer);
   }, [way]);
-  const known = source.widthMm !== null;
+  const known = source.widthMm !== null && piece.sized;
   const ratioS = source.pictureWidth / source.pictureHeight;
   // A photograph not squared up yet is shown as it is.
   const upright = piece.rectifiedId !== null;
@@ -55,7 +55,7 @@ export function Sheets({ way, mix, piece, source, on, linked, views, onViews }: 
   const layeredPiece: Layered | undefined = upright
     ? {
         pictureId: piece.rectifiedId!,
-        as: { widthMm: piece.paperWidthMm, frame: [0, 0, piece.uprightWidth!, piece.uprightHeight!], leftOut: null },
+        as: { widthMm: piece.sized ? piece.paperWidthMm : null, frame: [0, 0, piece.uprightWidth!, piece.uprightHeight!], leftOut: null },
         sets: piece.sets,
       }
     : undefined;

@@ -1,18 +1,20 @@
 'use client';
 import { useEffect, useState } from 'react';
+import type { Size } from '@/core/lesson/sheets';
 import { KitSection } from './KitSection';
 import type { KeptKit } from './kit';
 import { MaterialForm } from './MaterialForm';
 import { NewKit } from './NewKit';
+import { Swatches } from './Swatches';
 import { useSay } from '../words/Words';
 
 /** Greys in the place of paints that are not there yet, thick and let down. */
 const EMPTY = ['#303030', '#4a4a4a', '#626262', '#8a8a8a'].map((thick, i) => [thick, ['#8c8c8c', '#a0a0a0', '#b4b4b4', '#d0d0d0'][i]]);
 
 /** What a teacher has: kits of colours, papers and tools, and beside them the one that is being made or changed. */
-export function Cupboard({ kits }: { kits: KeptKit[] }) {
+export function Cupboard({ kits, paper }: { kits: KeptKit[]; paper: Size }) {
   const say = useSay();
-  const [open, setOpen] = useState<{ kit: string; material: string | null } | null>(null);
+  const [open, setOpen] = useState<{ kit: string; material: string | null; swatches?: boolean } | null>(null);
   const [made, setMade] = useState<string | null>(null);
   const there = kits.some((k) => k.id === made);
   useEffect(() => {
@@ -46,13 +48,16 @@ export function Cupboard({ kits }: { kits: KeptKit[] }) {
               kit={k}
               current={open?.kit === k.id ? open.material : null}
               onOpen={(id) => setOpen({ kit: k.id, material: id })}
+              onSwatches={() => setOpen({ kit: k.id, material: null, swatches: true })}
             />
           ))}
         </div>
         {kits.length > 0 && <p className="mt-6 max-w-prose text-sm">{say('cupboard.labels')}</p>}
       </section>
       <aside className="lg:sticky lg:top-4 lg:max-h-[calc(100dvh-2rem)] lg:self-start lg:overflow-y-auto">
-        {kit && (material || open?.material === null) ? (
+        {kit && open?.swatches ? (
+          <Swatches key={kit.id} kit={kit} paper={paper} onClose={shut} />
+        ) : kit && (material || open?.material === null) ? (
           <MaterialForm
             key={material ? `${material.id}:${material.version}` : `new:${kit.id}:${kit.materials.length}`}
             kit={kit}

@@ -1,5 +1,5 @@
 'use client';
-import { Copy, FileDown, Plus, Trash2 } from 'lucide-react';
+import { Camera, Copy, FileDown, Plus, Trash2 } from 'lucide-react';
 import { amount, typed } from '@/core/message';
 import { MATERIAL_KINDS, mixable } from '@/core/colour/materials';
 import { Notice } from '../shared/Notice';
@@ -18,10 +18,12 @@ interface Props {
   current: string | null;
   /** Opens a material's form; null for that of a new one. */
   onOpen: (id: string | null) => void;
+  /** Opens the reading of its colours from a photograph. */
+  onSwatches: () => void;
 }
 
 /** One kit: its name, what it is lightened with, and what lies in it, kind by kind. */
-export function KitSection({ kit, current, onOpen }: Props) {
+export function KitSection({ kit, current, onOpen, onSwatches }: Props) {
   const say = useSay();
   const path = `/api/kits/${kit.id}`;
   const { act, save, busy, problem } = useVersioned(path, kit.version);
@@ -62,6 +64,9 @@ export function KitSection({ kit, current, onOpen }: Props) {
         <span className="flex-1" />
         <button type="button" className="btn btn-sm" onClick={() => onOpen(null)}>
           <Plus aria-hidden className="size-4" /> {say('cupboard.add')}
+        </button>
+        <button type="button" className="btn btn-sm" onClick={onSwatches}>
+          <Camera aria-hidden className="size-4" /> {say('swatches.open')}
         </button>
         <button
           type="button"

@@ -90,6 +90,15 @@ export function MaterialForm({ kit, material, onClose }: Props) {
             onHex={(hex) => set({ tint: hex ? { hex, parts: USUAL_PARTS } : null })}
             problem={refused('tint')}
           />
+          {(draft.tints ?? []).map((t) => (
+            <p key={`${t.hex}${t.parts.join()}`} className="flex items-center gap-2 text-sm">
+              <span aria-hidden className="size-6 border border-base-300" style={{ background: t.hex }} />
+              {say('cupboard.tint', { paint: t.parts[0], white: t.parts[1] })}
+              <button type="button" className="link" onClick={() => set({ tints: draft.tints?.filter((o) => o !== t) })}>
+                {say('materials.dropTint')}
+              </button>
+            </p>
+          ))}
           {draft.tint ? (
             <Field label={say('materials.tintParts')}>
               <span className="flex items-center gap-2">

@@ -1,8 +1,9 @@
 'use client';
+import { RotateCw } from 'lucide-react';
 import { useState } from 'react';
-import { amount } from '@/core/message';
-import type { Crop } from '@/core/raster/crop';
-import { Handle } from '../shared/looking/Handle';
+import { heldInside, LeaningCrop, leaningCorners } from '@/core/capture/leaning';
+import { amount, figure } from '@/core/message';
+import { FrameSides } from '../shared/looking/FrameSides';
 import { PictureView } from '../shared/looking/PictureView';
 import { PLAIN } from '../shared/looking/tools';
 import { useSay } from '../words/Words';
@@ -11,69 +12,74 @@ interface Props {
   pictureId: string;
   width: number;
   height: number;
+  busy: boolean;
   onCancel: () => void;
-  onDone: (crop: Crop) => void;
+  onDone: (crop: LeaningCrop) => void;
 }
 
-const SIDES = ['left', 'right', 'top', 'bottom'] as const;
-type Side = (typeof SIDES)[number];
+/** Turned by more than this it is another picture's turn. */
+const MOST_TURN = 15;
 
-/** A frame with four movable sides over the picture, by pointer or arrow keys, and quarter turns. */
-export function CropFrame({ pictureId, width, height, onCancel, onDone }: Props) {
+/** A frame with four movable sides over the picture, turned by quarters or by tenths of a degree. */
+export function CropFrame({ pictureId, width, height, busy, onCancel, onDone }: Props) {
   const say = useSay();
-  const [sides, setSides] = useState({ left: 0, top: 0, right: width, bottom: height });
-  const [turn, setTurn] = useState<Crop['turn']>(0);
-  const move = (side: Side, to: number) =>
-    setSides((s) => {
-      const v = Math.round(to);
-      if (side === 'left') return { ...s, left: Math.max(0, Math.min(s.right - 16, v)) };
-      if (side === 'right') return { ...s, right: Math.min(width, Math.max(s.left + 16, v)) };
-      if (side === 'top') return { ...s, top: Math.max(0, Math.min(s.bottom - 16, v)) };
-      return { ...s, bottom: Math.min(height, Math.max(s.top + 16, v)) };
-    });
-  const { left, top, right, bottom } = sides;
-  const places: Record<Side, [number, number]> = {
-    left: [left, (top + bottom) / 2],
-    right: [right, (top + bottom) / 2],
-    top: [(left + right) / 2, top],
-    bottom: [(left + right) / 2, bottom],
-  };
+  const [frame, setFrame] = useState<LeaningCrop>({ x: 0, y: 0, w: width, h: height, turn: 0, lean: 0 });
+  // As large as the picture allows at that lean, whatever it was before.
+  const lean = (degrees: number) =>
+    setFrame((f) =>
+      heldInside({ ...(f.w === width || f.lean !== 0 ? { ...f, x: 0, y: 0, w: width, h: height } : f), lean: degrees }, width, height),
+    );
+  const thirds = leaningCorners({ ...frame, turn: 0 });
+  const along = (a: readonly [number, number], b: readonly [number, number], t: number) =>
+    `${a[0] + t * (b[0] - a[0])} ${a[1] + t * (b[1] - a[1])}`;
   return (
     <div className="flex min-h-0 flex-1 flex-col items-center gap-3 [&>*:first-child]:w-full">
       <PictureView pictureId={pictureId} width={width} height={height} alt={say('look.cropping.picture')} on={PLAIN}>
         {(unit) => (
           <>
-            <path
-              d={`M0 0H${width}V${height}H0ZM${left} ${top}V${bottom}H${right}V${top}Z`}
-              fill="#000"
-              fillOpacity="0.55"
-              fillRule="evenodd"
-            />
-            <rect x={left} y={top} width={right - left} height={bottom - top} fill="none" stroke="#fff" strokeWidth={2 * unit} />
-            {SIDES.map((side) => (
-              <Handle
-                key={side}
-                at={places[side]}
-                label={say('look.cropping.side', { side, at: amount(sides[side], 'px') })}
-                unit={1.4 * unit}
-                step={2}
-                onMove={([x, y]) => move(side, side === 'left' || side === 'right' ? x : y)}
+            <FrameSides frame={frame} width={width} height={height} unit={unit} onFrame={setFrame} />
+            {frame.lean !== 0 && (
+              <path
+                d={[1 / 3, 2 / 3]
+                  .map(
+                    (t) =>
+                      `M${along(thirds[0], thirds[1], t)}L${along(thirds[3], thirds[2], t)}M${along(thirds[0], thirds[3], t)}L${along(thirds[1], thirds[2], t)}`,
+                  )
+                  .join('')}
+                stroke="#fff"
+                strokeOpacity="0.7"
+                strokeWidth={unit}
+                pointerEvents="none"
               />
-            ))}
+            )}
           </>
         )}
       </PictureView>
-      <div className="bench-note flex flex-wrap items-center gap-3 rounded px-3 py-2">
-        <span>{say('look.cropping.size', { width: sides.right - sides.left, height: amount(sides.bottom - sides.top, 'px') })}</span>
-        <button type="button" className="btn btn-sm" onClick={() => setTurn(((turn + 90) % 360) as Crop['turn'])}>
-          {say('look.cropping.turn', { turn: amount(turn, 'degrees') })}
-        </button>
+      <div className="bench-note flex flex-wrap items-center gap-x-4 gap-y-2 rounded px-3 py-2">
+        <span>{say('look.cropping.size', { width: Math.round(frame.w), height: amount(Math.round(frame.h), 'px') })}</span>
+        <label className="flex items-center gap-2">
+          {say('look.cropping.lean')}
+          <input
+            type="range"
+            className="range range-xs w-40"
+            min={-MOST_TURN}
+            max={MOST_TURN}
+            step={0.1}
+            value={frame.lean}
+            aria-valuetext={say('look.cropping.leans', { lean: figure(frame.lean, 1) })}
+            onChange={(e) => lean(Number(e.target.value))}
+          />
+          <span className="w-12 text-end">{say('look.cropping.leans', { lean: figure(frame.lean, 1) })}</span>
+        </label>
         <button
           type="button"
           className="btn btn-sm"
-          onClick={() => onDone({ x: sides.left, y: sides.top, w: sides.right - sides.left, h: sides.bottom - sides.top, turn })}
+          onClick={() => setFrame((f) => ({ ...f, turn: ((f.turn + 90) % 360) as LeaningCrop['turn'] }))}
         >
-          {say('look.cropping.keep')}
+          <RotateCw aria-hidden className="size-4" /> {say('look.cropping.turn', { turn: amount(frame.turn, 'degrees') })}
+        </button>
+        <button type="button" className="btn btn-sm" disabled={busy} onClick={() => onDone(frame)}>
+          {say(busy ? 'shared.saving' : 'look.cropping.keep')}
         </button>
         <button type="button" className="btn btn-sm" onClick={onCancel}>
           {say('shared.cancel')}

@@ -1,5 +1,6 @@
 'use client';
-import { Camera, ImagePlus } from 'lucide-react';
+import { Camera, Fingerprint, ImagePlus } from 'lucide-react';
+import Link from 'next/link';
 import { useRef, useState } from 'react';
 import { Bench } from '../shared/Bench';
 import { EmptyBench } from '../shared/EmptyBench';
@@ -8,14 +9,12 @@ import { LayersOver } from '../shared/layers/Layers';
 import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
-import { Notice } from '../shared/Notice';
-import { send, sendPicture } from '../shared/request';
+import { sendPicture } from '../shared/request';
 import { Uploads } from '../shared/uploads/Uploads';
 import { useUploads } from '../shared/uploads/useUploads';
-import { useChange } from '../shared/server/useChange';
-import { WorkStrip } from '../shared/WorkStrip';
-import { CornerFrame } from './CornerFrame';
-import { CropFrame } from './CropFrame';
+import { PICTURE_FILES } from '../shared/pictureFiles';
+import { OrderedWorks } from './OrderedWorks';
+import { HowRemade, Remaking } from './Remaking';
 import { SampleWorks } from './SampleWorks';
 import { StandCamera } from './StandCamera';
 import { WorkForm } from './WorkForm';
@@ -45,10 +44,9 @@ function Looks({ studyId, works, current, samples }: Props) {
   const looking = useLooking();
   const stepped = useStepped();
   const { uploads, take: upload, forget } = useUploads();
-  const [remaking, setRemaking] = useState<'crop' | 'flat' | null>(null);
+  const [remaking, setRemaking] = useState<HowRemade | null>(null);
   const [standing, setStanding] = useState(false);
   const choose = useRef<HTMLInputElement>(null);
-  const { act, busy, problem } = useChange();
   const work = works.find((w) => w.id === current) ?? works[0] ?? null;
   const take = (files: FileList | null) =>
     void upload(Array.from(files ?? []).slice(0, MOST_AT_ONCE), (file, onProgress) =>
@@ -59,7 +57,7 @@ function Looks({ studyId, works, current, samples }: Props) {
       <input
         ref={choose}
         type="file"
-        accept="image/*"
+        accept={PICTURE_FILES}
         multiple
         className="sr-only"
         aria-label={say('look.choose')}
@@ -72,6 +70,11 @@ function Looks({ studyId, works, current, samples }: Props) {
         <button type="button" className="btn btn-sm" onClick={() => setStanding(true)}>
           <Camera aria-hidden className="size-4" /> {say('stand.title')}
         </button>
+      )}
+      {work && (
+        <Link className="btn btn-sm" href={`/studies/${studyId}/look/hand`}>
+          <Fingerprint aria-hidden className="size-4" /> {say('hand.sheet.title')}
+        </Link>
       )}
       <Uploads uploads={uploads} onForget={forget} />
     </>
@@ -89,42 +92,21 @@ function Looks({ studyId, works, current, samples }: Props) {
         tools={<ToolRow {...looking} />}
         picture={
           work ? (
-            remaking === 'flat' ? (
-              <CornerFrame
-                key={work.pictureId}
-                pictureId={work.pictureId}
-                width={work.pictureWidth}
-                height={work.pictureHeight}
-                busy={busy}
-                onCancel={() => setRemaking(null)}
-                onDone={(corners) =>
-                  void act(() => send('POST', `/api/works/${work.id}/straighten`, { version: work.version, corners })).then(
-                    (ok) => ok && setRemaking(null),
-                  )
-                }
-              />
-            ) : remaking === 'crop' ? (
-              <CropFrame
-                pictureId={work.pictureId}
-                width={work.pictureWidth}
-                height={work.pictureHeight}
-                onCancel={() => setRemaking(null)}
-                onDone={(crop) =>
-                  void act(() => send('POST', `/api/works/${work.id}/crop`, { version: work.version, ...crop })).then(
-                    (ok) => ok && setRemaking(null),
-                  )
-                }
-              />
-            ) : (
-              <PictureView
-                pictureId={work.pictureId}
-                width={work.pictureWidth}
-                height={work.pictureHeight}
-                alt={say.typed(work.title)}
-                on={looking.on}
-                layered={work.layered}
-              />
-            )
+            <Remaking
+              work={work}
+              how={remaking}
+              onEnd={() => setRemaking(null)}
+              whole={
+                <PictureView
+                  pictureId={work.pictureId}
+                  width={work.pictureWidth}
+                  height={work.pictureHeight}
+                  alt={say.typed(work.title)}
+                  on={looking.on}
+                  layered={work.layered}
+                />
+              }
+            />
           ) : (
             <EmptyBench>
               <p>{say('look.drop')}</p>
@@ -132,15 +114,16 @@ function Looks({ studyId, works, current, samples }: Props) {
             </EmptyBench>
           )
         }
-        strip={works.length > 0 && <WorkStrip works={works} current={work?.id ?? ''} href={`/studies/${studyId}/look`} />}
+        strip={works.length > 0 && <OrderedWorks studyId={studyId} works={works} current={work?.id ?? ''} />}
       >
         <div className="flex flex-wrap items-center gap-2">{adding}</div>
-        <Notice said={problem} />
         {standing && work && <StandCamera studyId={studyId} work={work} onClose={() => setStanding(false)} />}
         {work ? (
           <WorkForm
             key={`${work.id}:${stepped}`}
             work={work}
+            whole={works.find((w) => w.id === work.partOf) ?? null}
+            parts={works.filter((w) => w.partOf === work.id)}
             onRemake={setRemaking}
             groups={[...new Set(works.map((w) => w.group).filter((g): g is string => !!g))]}
           />

@@ -1,5 +1,6 @@
 'use client';
-import { Crop, Scan, Trash2 } from 'lucide-react';
+import { Crop, EyeOff, Frame, LucideIcon, Scan, Trash2 } from 'lucide-react';
+import Link from 'next/link';
 import { useState } from 'react';
 import { amount, message } from '@/core/message';
 import { Field } from '../shared/Field';
@@ -10,15 +11,33 @@ import { send } from '../shared/request';
 import { TypedArea, TypedInput } from '../shared/typing/Typed';
 import { lengthsFor } from '../shared/lengths';
 import { useVersioned } from '../shared/server/useVersioned';
+import { Models } from './Models';
+import { PartOf } from './PartOf';
+import type { HowRemade } from './Remaking';
 import type { LookWork } from './work';
 import { useSay } from '../words/Words';
+
+const WAYS: readonly [Exclude<HowRemade, 'place'>, LucideIcon][] = [
+  ['flat', Scan],
+  ['crop', Crop],
+  ['part', Frame],
+];
 
 /** Below this a width is half typed. */
 const LEAST_MM = 10;
 const FIELDS = ['title', 'widthMm', 'heightMm', 'dated', 'group', 'impressions', 'credit', 'text', 'source'];
 
+interface Props {
+  work: LookWork;
+  /** The work it is a part of, and the parts cut out of it. */
+  whole: LookWork | null;
+  parts: readonly LookWork[];
+  onRemake: (how: HowRemade) => void;
+  groups: string[];
+}
+
 /** What is known and noted of a work: saved field by field as each is left. */
-export function WorkForm({ work, onRemake, groups }: { work: LookWork; onRemake: (how: 'crop' | 'flat') => void; groups: string[] }) {
+export function WorkForm({ work, whole, parts, onRemake, groups }: Props) {
   const say = useSay();
   const { act, save, refused, other } = useVersioned(`/api/works/${work.id}`, work.version);
   const [fact, setFact] = useState('');
@@ -59,9 +78,10 @@ export function WorkForm({ work, onRemake, groups }: { work: LookWork; onRemake:
           onSave={(title) => save({ title })}
         />
       </Field>
+      {whole && <PartOf work={work} whole={whole} />}
       <div className="grid grid-cols-3 gap-3">
-        {size('widthMm', 'look.width')}
-        {size('heightMm', 'look.height')}
+        {!whole && size('widthMm', 'look.width')}
+        {!whole && size('heightMm', 'look.height')}
         <Field label={say('look.dated')} problem={refused('dated')}>
           <TypedInput
             place={`work:${work.id}:dated`}
@@ -73,12 +93,12 @@ export function WorkForm({ work, onRemake, groups }: { work: LookWork; onRemake:
         </Field>
       </div>
       {Math.abs(ratio - 1) > 0.03 && <p className="text-sm">{say('look.shapes', { share: amount(Math.abs(ratio - 1), 'share') })}</p>}
-      {missing && (
+      {missing && !whole && (
         <button type="button" className="btn btn-sm justify-self-start" onClick={() => void save({ [missing.side]: missing.mm })}>
           {say('look.fill', { size: amount(missing.mm, 'mm') })}
         </button>
       )}
-      {work.widthMm === null && <p className="text-sm">{say('look.noWidth')}</p>}
+      {work.widthMm === null && !whole && <p className="text-sm">{say('look.noWidth')}</p>}
       <div className="grid grid-cols-2 items-start gap-3">
         <Field label={say('look.group')} problem={refused('group')}>
           <TypedInput
@@ -96,28 +116,44 @@ export function WorkForm({ work, onRemake, groups }: { work: LookWork; onRemake:
             ))}
           </datalist>
         </Field>
-        <label className="flex items-center gap-2 pt-9">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            defaultChecked={work.foil}
-            onChange={(e) => void save({ foil: e.target.checked })}
-          />
-          {say('look.foil')}
-        </label>
+        {!whole && (
+          <label className="flex items-center gap-2 pt-9">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              defaultChecked={work.foil}
+              onChange={(e) => void save({ foil: e.target.checked })}
+            />
+            {say('look.foil')}
+          </label>
+        )}
       </div>
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-sm" onClick={() => onRemake('flat')}>
-          <Scan aria-hidden className="size-4" /> {say('look.flat.start')}
-        </button>
-        <button type="button" className="btn btn-sm" onClick={() => onRemake('crop')}>
-          <Crop aria-hidden className="size-4" /> {say('look.crop')}
+        {!whole &&
+          WAYS.map(([how, Icon]) => (
+            <button key={how} type="button" className="btn btn-sm" onClick={() => onRemake(how)}>
+              <Icon aria-hidden className="size-4" /> {say(`look.ways.${how}`)}
+            </button>
+          ))}
+        <button type="button" className="btn btn-sm" onClick={() => onRemake('place')}>
+          <EyeOff aria-hidden className="size-4" /> {say('look.place.start')}
         </button>
         <button type="button" className="btn btn-sm" onClick={() => void act(() => send('DELETE', `/api/works/${work.id}`))}>
           <Trash2 aria-hidden className="size-4" /> {say('look.remove')}
         </button>
       </div>
       <RemovalNote />
+      {(work.leftOut?.length ?? 0) > 0 && <p className="text-sm">{say('look.place.count', { n: work.leftOut!.length })}</p>}
+      {parts.length > 0 && (
+        <p className="text-sm">
+          {say('look.part.parts')}{' '}
+          {parts.map((p) => (
+            <Link key={p.id} className="link me-3" href={`/studies/${work.studyId}/look?work=${p.id}`}>
+              {say.typed(p.title)}
+            </Link>
+          ))}
+        </p>
+      )}
       <Field label={say('look.credit')} problem={refused('credit')}>
         <TypedInput
           place={`work:${work.id}:credit`}
@@ -138,6 +174,7 @@ export function WorkForm({ work, onRemake, groups }: { work: LookWork; onRemake:
           onSave={(impressions) => save({ impressions })}
         />
       </Field>
+      {!work.foil && <Models work={work} />}
       <section>
         <h2 className="text-lg font-semibold">{say('look.facts')}</h2>
         <ul className="grid gap-1">

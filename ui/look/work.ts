@@ -1,5 +1,7 @@
 import type { Layered } from '../shared/layers/LayerCanvas';
 import type { Message } from '@/core/message';
+import type { ReadPlace } from './PlaceFrame';
+
 /** A work as the Look bench shows it. */
 export interface LookWork {
   id: string;
@@ -13,6 +15,14 @@ export interface LookWork {
   impressions: string;
   credit: string;
   version: number;
+  frame: ReadPlace['frame'];
+  leftOut: ReadPlace['leftOut'];
+  leftOutAs: ReadPlace['leftOutAs'];
+  /** The work it is a part of, and where it lies there, in shares of its width and height. */
+  partOf: string | null;
+  partAt: [x: number, y: number, w: number, h: number] | null;
+  /** What stood model for it. */
+  models: { id: string; title: string; credit: string; pictureId: string }[];
   pictureId: string;
   pictureWidth: number;
   pictureHeight: number;

@@ -25,6 +25,7 @@ interface Props {
   reference: Reference;
   template: TemplateName;
   works: MasterWork[];
+  group: string | null;
   roster: { id: string; name: string }[];
   rules: Rule[];
   head: ReactNode;
@@ -35,7 +36,7 @@ type View = 'points' | 'ghost' | Aid;
 const VIEWS: readonly View[] = ['points', 'ghost', 'values', 'palette'];
 const SCREEN_SIDE = 900;
 
-export function Drawing({ studyId, reference, template, works, roster, rules, head, strip }: Props) {
+export function Drawing({ studyId, reference, template, works, group, roster, rules, head, strip }: Props) {
   const say = useSay();
   const looking = useLooking();
   const placing = usePlacing('reference', reference.id, template, reference.sets);
@@ -86,7 +87,7 @@ export function Drawing({ studyId, reference, template, works, roster, rules, he
       strip={strip}
     >
       {head}
-      <TemplateChoice current={template} href={(t) => `${base}?reference=${reference.id}&template=${t}`} />
+      <TemplateChoice current={template} href={(t) => `${base}?reference=${reference.id}&template=${t}${group ? `&group=${group}` : ''}`} />
       <Notice said={problem ?? placing.problem} />
       {view === 'points' && <PlacingPrompt placing={placing} />}
       {!factors.length && <p className="mt-2">{say('make.noMaster')}</p>}

@@ -1,6 +1,7 @@
 'use client';
 import { ImagePlus, Printer } from 'lucide-react';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useRef } from 'react';
 import { typed } from '@/core/message';
 import type { TemplateName } from '@/core/proportion/templates';
@@ -10,6 +11,7 @@ import { Uploads } from '../shared/uploads/Uploads';
 import { useUploads } from '../shared/uploads/useUploads';
 import { EmptyBench } from '../shared/EmptyBench';
 import { WorkStrip } from '../shared/WorkStrip';
+import { PICTURE_FILES } from '../shared/pictureFiles';
 import { Drawing } from './Drawing';
 import type { MasterWork, Reference, Rule } from './reference';
 import { useSay } from '../words/Words';
@@ -20,6 +22,9 @@ interface Props {
   current: string | null;
   template: TemplateName;
   works: MasterWork[];
+  groups: { id: string; name: string }[];
+  /** The group whose manner is followed; null for all works. */
+  group: string | null;
   roster: { id: string; name: string }[];
   rules: Rule[];
 }
@@ -27,7 +32,9 @@ interface Props {
 /** The student's own picture, on its way from reference to manner. */
 export function MakeBench(props: Props) {
   const say = useSay();
-  const { studyId, references, current, template } = props;
+  const { studyId, references, current, template, groups, group } = props;
+  const router = useRouter();
+  const inGroup = group ? `&group=${group}` : '';
   const reference = references.find((r) => r.id === current) ?? references[0] ?? null;
   const choose = useRef<HTMLInputElement>(null);
   const { uploads, take, forget } = useUploads();
@@ -37,7 +44,7 @@ export function MakeBench(props: Props) {
       <input
         ref={choose}
         type="file"
-        accept="image/*"
+        accept={PICTURE_FILES}
         className="sr-only"
         aria-label={say('make.add')}
         onChange={(e) =>
@@ -67,17 +74,36 @@ export function MakeBench(props: Props) {
     );
   return (
     <Drawing
-      key={`${reference.id}:${template}`}
+      key={`${reference.id}:${template}:${group}`}
       {...props}
       reference={reference}
       head={
         <>
           <div className="flex flex-wrap items-center gap-2">
             {adding}
-            <Link className="btn btn-sm" href={`${base}/sheet?reference=${reference.id}&template=${template}`}>
+            <Link className="btn btn-sm" href={`${base}/sheet?reference=${reference.id}&template=${template}${inGroup}`}>
               <Printer aria-hidden className="size-4" /> {say('make.print')}
             </Link>
           </div>
+          {groups.length > 0 && (
+            <label className="mt-2 flex items-center gap-2 text-sm">
+              {say('make.inMannerOf')}
+              <select
+                className="select select-sm"
+                value={group ?? ''}
+                onChange={(e) =>
+                  router.push(`${base}?reference=${reference.id}&template=${template}${e.target.value ? `&group=${e.target.value}` : ''}`)
+                }
+              >
+                <option value="">{say('hand.sheet.all')}</option>
+                {groups.map((g) => (
+                  <option key={g.id} value={g.id}>
+                    {say('hand.sheet.group', { name: say.typed(g.name) })}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
         </>
       }
       strip={

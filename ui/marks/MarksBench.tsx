@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Crosshair, X } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Reading, ShownReading } from '@/core/marks/reading';
-import { amount, figure, Message, message, several, typed } from '@/core/message';
+import { amount, figure, Message, message, several } from '@/core/message';
 import { kindName, type Telling, tellEdges, tellKind, tellReading, tellWhole } from '@/core/style/readings';
 import { howMeasured, surerBy } from '@/core/style/surer';
 import type { MARK_KINDS } from '@/core/marks/kinds';
@@ -22,13 +22,15 @@ import { readingWorker, wholePicture } from '../shared/reading/client';
 import { problemOf, send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import { StripWork, WorkStrip } from '../shared/WorkStrip';
-import { Rule, RuleList, TickRule } from '../rules/RuleList';
+import { Rule, RuleList } from '../rules/RuleList';
+import { RuledBy, TickReading } from '../rules/TickReading';
 import { useSay } from '../words/Words';
 
 interface MarksWork extends StripWork {
   pictureWidth: number;
   pictureHeight: number;
   widthMm: number | null;
+  foil: boolean;
   layered: Layered;
   pins: { id: string; patch: [number, number, number, number]; reading: unknown }[];
 }
@@ -47,6 +49,7 @@ interface Props {
   shares: [(typeof MARK_KINDS)[number], number][];
   /** What the readings of the whole work rest on. */
   rests: Rests | null;
+  ruledBy: RuledBy;
   rules: Rule[];
 }
 
@@ -151,7 +154,7 @@ export function MarksBench(props: Props) {
   );
 }
 
-function Reader({ studyId, works, work, ground, properWidth, overall, edges, surface, shares, rests, rules }: Props) {
+function Reader({ studyId, works, work, ground, properWidth, overall, edges, surface, shares, rests, ruledBy, rules }: Props) {
   const say = useSay();
   const looking = useLooking();
   const { act, problem } = useChange();
@@ -329,13 +332,7 @@ function Reader({ studyId, works, work, ground, properWidth, overall, edges, sur
             <ul className="mt-1 grid gap-1">
               {[...tellReading(overall, 'work'), ...(edges ? [tellEdges(edges)] : []), ...surface].map((t) => (
                 <li key={t.feature} className="flex items-start gap-2">
-                  <TickRule
-                    studyId={studyId}
-                    feature={t.feature}
-                    said={t.said}
-                    evidence={message('readings.evidence.one', { title: typed(work.title) })}
-                    ticked={rules.find((r) => r.feature === t.feature)}
-                  />
+                  <TickReading studyId={studyId} told={t} work={work} ruledBy={ruledBy} rules={rules} />
                   <div className="min-w-0 flex-1">{rests ? <ReadingTold told={t} rests={rests} /> : say(t.said)}</div>
                 </li>
               ))}

@@ -2,9 +2,11 @@
 import { Camera } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
-import { message } from '@/core/message';
+import { amount, message } from '@/core/message';
 import { templateToOpen } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
+import { PictureView } from '../shared/looking/PictureView';
+import { PLAIN } from '../shared/looking/tools';
 import { MeasureAgain } from '../shared/MeasureAgain';
 import { Notice } from '../shared/Notice';
 import { RemovalNote } from '../shared/RemovalNote';
@@ -12,11 +14,14 @@ import { send, sendPicture } from '../shared/request';
 import { Uploads } from '../shared/uploads/Uploads';
 import { useUploads } from '../shared/uploads/useUploads';
 import { useChange } from '../shared/server/useChange';
+import { PICTURE_FILES } from '../shared/pictureFiles';
 import { SheetField } from '../studies/SheetField';
 import { CornerEditor } from './CornerEditor';
 import { kindOfPiece, Piece, pieceState, pieceTitle } from './piece';
 import { useSay } from '../words/Words';
 
+const CAPTURES: readonly Piece['capture'][] = ['photograph', 'whole', 'object'];
+const SIZES = ['sheet', 'print', 'none'] as const;
 const KINDS: readonly Piece['kind'][] = ['warm-up', 'copy', 'original'];
 
 interface Props {
@@ -31,13 +36,15 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
   const piece = pieces.find((p) => p.id === current) ?? null;
   const [student, setStudent] = useState(roster[0]?.id ?? '');
   const [kind, setKind] = useState<Piece['kind']>('original');
+  const [capture, setCapture] = useState<Piece['capture']>('photograph');
+  const [size, setSize] = useState<(typeof SIZES)[number]>('sheet');
   const { uploads, take: upload, forget } = useUploads();
   const { act, problem } = useChange();
   const people = roster.length ? roster : [{ id: '', name: null }];
   const base = `/studies/${studyId}/pieces`;
   const take = (files: FileList | null) =>
     void upload(files, (file, onProgress) =>
-      sendPicture(`/api/studies/${studyId}/pieces`, file, file.name, { studentId: student, kind }, onProgress),
+      sendPicture(`/api/studies/${studyId}/pieces`, file, file.name, { studentId: student, kind, capture, size }, onProgress),
     );
   const roll = (
     <ul className="grid content-start gap-x-6 gap-y-2 h-full w-full overflow-y-auto sm:grid-cols-2 xl:grid-cols-3">
@@ -76,7 +83,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
   return (
     <Bench
       jobFirst={!piece}
-      picture={piece ? <CornerEditor key={`${piece.id}:${piece.version}`} piece={piece} /> : roll}
+      picture={piece ? <OnBench key={`${piece.id}:${piece.version}`} piece={piece} /> : roll}
       strip={
         piece && (
           <p className="px-5 py-2">
@@ -110,13 +117,45 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
             </option>
           ))}
         </select>
+        <select
+          aria-label={say('pieces.capture')}
+          className="select w-full"
+          value={capture}
+          onChange={(e) => setCapture(e.target.value as Piece['capture'])}
+        >
+          {CAPTURES.map((c) => (
+            <option key={c} value={c}>
+              {say(`pieces.captures.${c}`)}
+            </option>
+          ))}
+        </select>
+        {capture === 'whole' && (
+          <select
+            aria-label={say('pieces.size')}
+            className="select w-full"
+            value={size}
+            onChange={(e) => setSize(e.target.value as (typeof SIZES)[number])}
+          >
+            {SIZES.map((s) => (
+              <option key={s} value={s}>
+                {say(`pieces.sizes.${s}`)}
+              </option>
+            ))}
+          </select>
+        )}
         <label className="btn btn-primary">
           <Camera aria-hidden className="size-5" />
-          {say('pieces.choose')}
-          <input type="file" accept="image/*" capture="environment" className="sr-only" onChange={(e) => take(e.target.files)} />
+          {say(capture === 'whole' ? 'pieces.chooseFile' : 'pieces.choose')}
+          <input
+            type="file"
+            accept={PICTURE_FILES}
+            capture={capture === 'whole' ? undefined : 'environment'}
+            className="sr-only"
+            onChange={(e) => take(e.target.files)}
+          />
         </label>
         <Uploads uploads={uploads} onForget={forget} />
-        <p className="text-sm">{say('pieces.how')}</p>
+        <p className="text-sm">{say(`pieces.hows.${capture}`)}</p>
         <Notice said={problem} />
       </div>
       {piece && (
@@ -124,7 +163,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
           <h2 className="text-lg font-semibold">{say(pieceTitle(piece))}</h2>
           <p>{say(pieceState(piece, piece.halted ? [] : piece.messages))}</p>
           {piece.halted && <MeasureAgain studyId={studyId} subjectId={piece.id} halted={piece.halted} />}
-          <OwnSheet key={`${piece.id}:${piece.version}`} piece={piece} />
+          {piece.capture === 'photograph' ? <OwnSheet key={`${piece.id}:${piece.version}`} piece={piece} /> : <CameWhole piece={piece} />}
           {piece.rectifiedId && (
             <p>
               <Link className="link" href={`${base}?piece=${piece.id}&points=${templateToOpen()}`}>
@@ -150,6 +189,41 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
         </section>
       )}
     </Bench>
+  );
+}
+
+/** A photograph with the corners of its sheet; what came whole has none. */
+function OnBench({ piece }: { piece: Piece }) {
+  const say = useSay();
+  if (piece.capture === 'photograph') return <CornerEditor piece={piece} />;
+  return (
+    <PictureView
+      pictureId={piece.rectifiedId ?? piece.photoId}
+      width={piece.uprightWidth ?? piece.photoWidth}
+      height={piece.uprightHeight ?? piece.photoHeight}
+      alt={say(pieceTitle(piece))}
+      on={PLAIN}
+    />
+  );
+}
+
+/** How large a piece is that came whole, and what of it is compared. */
+function CameWhole({ piece }: { piece: Piece }) {
+  const say = useSay();
+  const px = { width: piece.photoWidth, height: amount(piece.photoHeight, 'px') };
+  return (
+    <>
+      <p className="text-sm">
+        {piece.sized
+          ? say('pieces.whole', {
+              ...px,
+              across: amount(Math.round(piece.paperWidthMm), 'mm'),
+              down: amount(Math.round(piece.paperHeightMm), 'mm'),
+            })
+          : say('pieces.wholeUnsized', px)}
+      </p>
+      {piece.capture === 'object' && <p className="text-sm">{say('pieces.objectOnly')}</p>}
+    </>
   );
 }
 

@@ -23,6 +23,10 @@ export interface Piece {
   corners: [number, number][] | null;
   paperWidthMm: number;
   paperHeightMm: number;
+  /** A photograph of a sheet, a file that came whole, or the photograph of an object. */
+  capture: 'photograph' | 'whole' | 'object';
+  /** False where it has no size in the world. */
+  sized: boolean;
   /** The group of works it is held against; null for all. */
   groupId: string | null;
   version: number;

@@ -1,24 +1,13 @@
 'use client';
-import {
-  Active,
-  Announcements,
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  Over,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { arrayMove, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, X } from 'lucide-react';
-import { useId } from 'react';
 import type { Plan, PlanStep } from '@/core/lesson/plan';
 import type { LessonMedium } from '@/core/lesson/media';
 import { techniqueName, techniqueSays } from '@/core/lesson/technique';
 import { figure, Message, message, Values } from '@/core/message';
 import { techniqueOf, techniquesFor } from '@/core/lesson/techniques';
+import { Ordering } from '../shared/Ordering';
 import { useSay } from '../words/Words';
 
 interface Props {
@@ -34,76 +23,54 @@ interface Props {
 /** The techniques of the lesson in order: dragged by the grip or moved with space and the arrow keys, opened for their details. */
 export function StepList({ medium, strokes, steps, plan, chosen, onChoose, onChange }: Props) {
   const say = useSay();
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const dndId = useId();
   const ids = steps.map((s, i) => `${s.technique}:${i}`);
   const name = (i: number) => techniqueName(steps[i].technique);
-  const announced = (what: 'picked' | 'over' | 'dropped', active: Active, over: Over | null) => {
-    const at = ids.indexOf(String((over ?? active).id));
-    return say(`plan.drag.${what}`, { step: name(ids.indexOf(String(active.id))), n: at + 1, all: ids.length });
-  };
-  const announcements: Announcements = {
-    onDragStart: ({ active }) => announced('picked', active, null),
-    onDragOver: ({ active, over }) => announced('over', active, over),
-    onDragEnd: ({ active, over }) => announced('dropped', active, over),
-    onDragCancel: ({ active }) => say('plan.drag.cancelled', { step: name(ids.indexOf(String(active.id))) }),
-  };
   return (
     <section className="mt-5">
       <h2 className="text-lg font-semibold">{say('plan.steps')}</h2>
-      <DndContext
-        id={dndId}
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        accessibility={{ screenReaderInstructions: { draggable: say('plan.drag.how') }, announcements }}
-        onDragEnd={({ active, over }) => {
-          const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over?.id))];
-          if (from >= 0 && to >= 0 && from !== to) {
-            onChange(arrayMove(steps, from, to), message('edits.moveStep', { step: name(from) }));
-            onChoose(null);
-          }
+      <Ordering
+        ids={ids}
+        name={name}
+        onMove={(from, to) => {
+          onChange(arrayMove(steps, from, to), message('edits.moveStep', { step: name(from) }));
+          onChoose(null);
         }}
       >
-        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ol className="mt-1">
-            {steps.map((s, i) => (
-              <StepRow
-                key={ids[i]}
-                strokes={strokes}
-                id={ids[i]}
-                step={s}
-                name={name(i)}
-                minutes={plan?.steps[i]?.minutes ?? null}
-                weight={
-                  plan?.warnings
-                    .filter((w) => w.step === i)
-                    .map((w) => w.weight)
-                    .sort((a, b) => (a === 'spoils' ? -1 : b === 'spoils' ? 1 : 0))[0] ?? null
-                }
-                open={chosen === i}
-                onToggle={() => onChoose(chosen === i ? null : i)}
-                onRemove={() => {
-                  onChange(
-                    steps.filter((_, k) => k !== i),
-                    message('edits.leaveOut', { step: name(i) }),
-                  );
-                  onChoose(null);
-                }}
-                onSet={(next) =>
-                  onChange(
-                    steps.map((o, k) => (k === i ? next : o)),
-                    message('edits.step', { step: name(i) }),
-                  )
-                }
-                mind={plan?.steps[i]?.mind ?? []}
-              />
-            ))}
-          </ol>
-        </SortableContext>
-      </DndContext>
+        <ol className="mt-1">
+          {steps.map((s, i) => (
+            <StepRow
+              key={ids[i]}
+              strokes={strokes}
+              id={ids[i]}
+              step={s}
+              name={name(i)}
+              minutes={plan?.steps[i]?.minutes ?? null}
+              weight={
+                plan?.warnings
+                  .filter((w) => w.step === i)
+                  .map((w) => w.weight)
+                  .sort((a, b) => (a === 'spoils' ? -1 : b === 'spoils' ? 1 : 0))[0] ?? null
+              }
+              open={chosen === i}
+              onToggle={() => onChoose(chosen === i ? null : i)}
+              onRemove={() => {
+                onChange(
+                  steps.filter((_, k) => k !== i),
+                  message('edits.leaveOut', { step: name(i) }),
+                );
+                onChoose(null);
+              }}
+              onSet={(next) =>
+                onChange(
+                  steps.map((o, k) => (k === i ? next : o)),
+                  message('edits.step', { step: name(i) }),
+                )
+              }
+              mind={plan?.steps[i]?.mind ?? []}
+            />
+          ))}
+        </ol>
+      </Ordering>
       <select
         aria-label={say('plan.add')}
         className="select select-sm mt-2 w-full"

@@ -14,18 +14,31 @@ import { Place } from '../shared/layers/Layers';
 import { useSay } from '../words/Words';
 import type { LandmarkSet } from './useLandmarks';
 
+interface MeasuredWork {
+  id: string;
+  title: string;
+  foil: boolean;
+  groupId: string | null;
+  group: string | null;
+  sets: readonly LandmarkSet[];
+}
+
 interface Props {
   studyId: string;
-  works: readonly { id: string; title: string; sets: readonly LandmarkSet[] }[];
-  work: { id: string; title: string };
+  works: readonly MeasuredWork[];
+  work: MeasuredWork;
   template: TemplateName;
   points: LandmarkSet['points'];
-  rules: Rule[];
+  /** Null where the points are no rule of the hand's: those of a model. */
+  rules: Rule[] | null;
 }
 
 /** Where a measure comes from, and what nature has in its place. */
-function evidenceOf(title: string, works: number, { template, canon, factor, name, unit }: Proportion): Message {
-  const evidence = works > 1 ? message('readings.evidence.mean', { n: works }) : message('readings.evidence.one', { title: typed(title) });
+function evidenceOf({ title, group }: MeasuredWork, works: number, { template, canon, factor, name, unit }: Proportion): Message {
+  const evidence =
+    works > 1
+      ? message('readings.evidence.mean', { n: works, group: group === null ? 'none' : typed(group) })
+      : message('readings.evidence.one', { title: typed(title) });
   return canon === null || factor === null
     ? evidence
     : message('readings.evidence.nature', { evidence, canon: measureWithUnit({ template, name, unit, value: canon }) });
@@ -75,8 +88,9 @@ export function MeasureTable({ studyId, works, work, template, points, rules }: 
     getRowId: (r) => r.name,
     enableSortingRemoval: false,
   });
-  const others = works
-    .filter((w) => w.id !== work.id)
+  // A work of a group is told beside that group; a foil enters no mean, and nothing read on it is a rule.
+  const others = (rules && !work.foil ? works : [])
+    .filter((w) => w.id !== work.id && !w.foil && (work.groupId === null || w.groupId === work.groupId))
     .flatMap((w) => w.sets.filter((s) => s.template === template).map((s) => measureProportions(template, s.points)));
   if (!data.length) return <p className="mt-3">{say('proportion.none')}</p>;
   return (
@@ -122,13 +136,15 @@ export function MeasureTable({ studyId, works, work, template, points, rules }: 
             <Fragment key={row.id}>
               <Place as="tr" of={feature} className="border-t border-base-300 align-top">
                 <td className="py-1">
-                  <TickRule
-                    studyId={studyId}
-                    feature={feature}
-                    ticked={rules.find((q) => q.feature === feature)}
-                    said={message('readings.proportion', { measure, value: measureWithUnit({ ...r, value: mean }) })}
-                    evidence={evidenceOf(work.title, elsewhere.length + 1, r)}
-                  />
+                  {rules && !work.foil && (
+                    <TickRule
+                      studyId={studyId}
+                      feature={feature}
+                      ticked={rules.find((q) => q.feature === feature)}
+                      said={message('readings.proportion', { measure, value: measureWithUnit({ ...r, value: mean }) })}
+                      evidence={evidenceOf(work, elsewhere.length + 1, r)}
+                    />
+                  )}
                 </td>
                 <td className="py-1 ps-2">
                   <Opener

@@ -1,6 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useState } from 'react';
+import { typed } from '@/core/message';
 import type { TemplateName } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
 import type { Layered } from '../shared/layers/LayerCanvas';
@@ -11,13 +12,28 @@ import { Notice } from '../shared/Notice';
 import { TemplateChoice } from '../shared/TemplateChoice';
 import { StripWork, WorkStrip } from '../shared/WorkStrip';
 import { Rule, RuleList } from '../rules/RuleList';
+import { Changed } from './Changed';
 import { MeasureTable } from './MeasureTable';
 import { PlacingPrompt, PlacingView, usePlacing } from './placing';
 import type { LandmarkSet } from './useLandmarks';
 import { useSay } from '../words/Words';
 
 interface ProportionWork extends StripWork {
+  foil: boolean;
+  groupId: string | null;
+  group: string | null;
   layered: Layered;
+  pictureWidth: number;
+  pictureHeight: number;
+  sets: LandmarkSet[];
+  /** What stood model for it. */
+  models: Model[];
+}
+
+interface Model {
+  id: string;
+  title: string;
+  pictureId: string;
   pictureWidth: number;
   pictureHeight: number;
   sets: LandmarkSet[];
@@ -27,6 +43,8 @@ interface Props {
   studyId: string;
   works: ProportionWork[];
   current: string;
+  /** Which of its models is on the bench; null for the work itself. */
+  model: string | null;
   template: TemplateName;
   rules: Rule[];
 }
@@ -36,16 +54,17 @@ const POINTS = ['points'] as const;
 export function ProportionBench(props: Props) {
   const work = props.works.find((w) => w.id === props.current) ?? props.works[0];
   return (
-    <LayersOver key={`${work.id}:${props.template}`} first={POINTS}>
-      <Placing {...props} work={work} />
+    <LayersOver key={`${work.id}:${props.template}:${props.model}`} first={POINTS}>
+      <Placing {...props} work={work} shown={work.models.find((m) => m.id === props.model) ?? null} />
     </LayersOver>
   );
 }
 
-function Placing({ studyId, works, work, template, rules }: Props & { work: ProportionWork }) {
+function Placing({ studyId, works, work, shown, template, rules }: Props & { work: ProportionWork; shown: Model | null }) {
   const say = useSay();
   const looking = useLooking();
-  const placing = usePlacing('work', work.id, template, work.sets);
+  const on = shown ?? work;
+  const placing = usePlacing(shown ? 'reference' : 'work', on.id, template, on.sets);
   const [lens, setLens] = useState(true);
   const base = `/studies/${studyId}/proportion`;
   return (
@@ -54,15 +73,16 @@ function Placing({ studyId, works, work, template, rules }: Props & { work: Prop
       picture={
         <PlacingView
           placing={placing}
-          picture={{ id: work.pictureId, width: work.pictureWidth, height: work.pictureHeight, alt: say.typed(work.title) }}
+          picture={{ id: on.pictureId, width: on.pictureWidth, height: on.pictureHeight, alt: say.typed(on.title) }}
           on={looking.on}
           lens={lens}
-          layered={{ ...work.layered, handled: true, sets: [{ template, points: placing.points }] }}
+          layered={shown ? undefined : { ...work.layered, handled: true, sets: [{ template, points: placing.points }] }}
         />
       }
       strip={<WorkStrip works={works} current={work.id} href={base} />}
     >
-      <TemplateChoice current={template} href={(t) => `${base}?work=${work.id}&template=${t}`} />
+      <TemplateChoice current={template} href={(t) => `${base}?work=${work.id}&template=${t}${shown ? `&model=${shown.id}` : ''}`} />
+      <ModelChoice work={work} shown={shown} href={(m) => `${base}?work=${work.id}&template=${template}${m ? `&model=${m}` : ''}`} />
       <PlacingPrompt placing={placing}>
         <label className="inline-flex items-center gap-1">
           <input type="checkbox" className="checkbox checkbox-xs" checked={lens} onChange={(e) => setLens(e.target.checked)} />{' '}
@@ -70,10 +90,41 @@ function Placing({ studyId, works, work, template, rules }: Props & { work: Prop
         </label>
       </PlacingPrompt>
       <Notice said={placing.problem} />
-      <MeasureTable studyId={studyId} works={works} work={work} template={template} points={placing.points} rules={rules} />
+      <MeasureTable studyId={studyId} works={works} work={work} template={template} points={placing.points} rules={shown ? null : rules} />
+      <Changed
+        template={template}
+        work={shown ? (work.sets.find((s) => s.template === template)?.points ?? null) : placing.points}
+        models={work.models.map((m) => ({
+          id: m.id,
+          title: m.title,
+          points: m === shown ? placing.points : (m.sets.find((s) => s.template === template)?.points ?? null),
+        }))}
+      />
       <GridLinks studyId={studyId} workId={work.id} template={template} />
       <RuleList studyId={studyId} rules={rules} />
     </Bench>
+  );
+}
+
+/** The work itself or what stood model for it: points are placed on either. */
+function ModelChoice({ work, shown, href }: { work: ProportionWork; shown: Model | null; href: (model: string | null) => string }) {
+  const say = useSay();
+  if (!work.models.length) return null;
+  const link = (model: Model | null, said: string) => (
+    <Link
+      key={model?.id ?? ''}
+      className={`btn btn-sm ${model === shown ? 'btn-primary' : ''}`}
+      aria-current={model === shown ? 'true' : undefined}
+      href={href(model?.id ?? null)}
+    >
+      {said}
+    </Link>
+  );
+  return (
+    <nav aria-label={say('proportion.model.choice')} className="mt-2 flex flex-wrap gap-2">
+      {link(null, say('proportion.model.work'))}
+      {work.models.map((m) => link(m, say('proportion.model.of', { title: typed(m.title) })))}
+    </nav>
   );
 }
 

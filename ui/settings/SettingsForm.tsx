@@ -14,19 +14,29 @@ const CHOICES = [
   ['spelling', ['british', 'american']],
   ['paper', ['A4', 'Letter']],
   ['hand', ['right', 'left']],
+  ['theme', ['auto', 'day', 'night']],
 ] as const;
 
-export interface SettingsView {
+interface SettingsView {
   units: string;
   spelling: string;
   paper: string;
   hand: string;
+  theme: string;
   timeZone: string;
   /** The one that is spoken now. */
   language: Language;
 }
 
-export function SettingsForm({ settings, name, email }: { settings: SettingsView; name: string; email: string }) {
+interface Props {
+  settings: SettingsView;
+  /** Time zones the machine knows. */
+  zones: string[];
+  name: string;
+  email: string;
+}
+
+export function SettingsForm({ settings, zones, name, email }: Props) {
   const say = useSay();
   const { act, busy, problem, refused, other } = useChange();
   return (
@@ -60,9 +70,29 @@ export function SettingsForm({ settings, name, email }: { settings: SettingsView
           </select>
         </Field>
       ))}
+      <Field label={say('settings.timeZone')} problem={refused('timeZone')}>
+        <select
+          className="select w-full"
+          value={settings.timeZone}
+          onChange={(e) => void act(() => send('PUT', '/api/settings', { ...settings, timeZone: e.target.value }))}
+        >
+          {[...new Set(['UTC', settings.timeZone, ...zones])].map((z) => (
+            <option key={z} value={z}>
+              {say.typed(z.replaceAll('_', ' '))}
+            </option>
+          ))}
+        </select>
+      </Field>
       <p role="status">{busy ? say('shared.saving') : problem ? '' : say('shared.saved')}</p>
-      <Notice said={other(['language', ...CHOICES.map(([name]) => name)])} />
+      <Notice said={other(['language', 'timeZone', ...CHOICES.map(([name]) => name)])} />
       <OneselfForm key={`${name} ${email}`} name={name} email={email} />
+      <section className="grid gap-2 border-t border-base-300 pt-3">
+        <h2 className="text-xl font-semibold">{say('settings.everything.title')}</h2>
+        <p>{say('settings.everything.how')}</p>
+        <a className="btn justify-self-start" href="/api/account/everything" download>
+          {say('settings.everything.save')}
+        </a>
+      </section>
       <section className="grid gap-2 border-t border-base-300 pt-3">
         <h2 className="text-xl font-semibold">{say('deleting.accountTitle')}</h2>
         <p>{say('deleting.accountHow')}</p>

@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { MouseEvent, useContext, useEffect, useTransition } from 'react';
+import { ComponentType, Fragment, MouseEvent, ReactNode, useContext, useEffect, useTransition } from 'react';
 import { PanelLock } from './panelLock';
 import { useSay } from '../words/Words';
 
@@ -18,12 +18,15 @@ export function WorkStrip({
   href,
   query = 'work',
   label,
+  around: Around,
 }: {
   works: readonly StripWork[];
   current: string;
   href: string;
   query?: string;
   label?: string;
+  /** What stands round each of them. */
+  around?: ComponentType<{ work: StripWork; children: ReactNode }>;
 }) {
   const say = useSay();
   const router = useRouter();
@@ -44,18 +47,26 @@ export function WorkStrip({
       aria-label={label ?? say('shared.works')}
       className="no-print flex flex-none gap-2 overflow-x-auto border-t border-base-300 px-4 py-1"
     >
-      {works.map((w) => (
-        <Link
-          key={w.id}
-          href={`${href}?${query}=${w.id}`}
-          aria-current={w.id === current ? 'true' : undefined}
-          className={`flex shrink-0 flex-col items-center p-1 text-xs ${w.id === current ? 'outline-2 outline-base-content' : ''}`}
-          onClick={(e) => go(e, `${href}?${query}=${w.id}`)}
-        >
-          <img src={`/api/pictures/${w.pictureId}?size=small`} alt="" className="h-12 w-auto max-sm:h-8" />
-          <span className="max-w-28 truncate">{say.typed(w.title)}</span>
-        </Link>
-      ))}
+      {works.map((w) => {
+        const link = (
+          <Link
+            href={`${href}?${query}=${w.id}`}
+            aria-current={w.id === current ? 'true' : undefined}
+            className={`flex shrink-0 flex-col items-center p-1 text-xs ${w.id === current ? 'outline-2 outline-base-content' : ''}`}
+            onClick={(e) => go(e, `${href}?${query}=${w.id}`)}
+          >
+            <img src={`/api/pictures/${w.pictureId}?size=small`} alt="" draggable={false} className="h-12 w-auto max-sm:h-8" />
+            <span className="max-w-28 truncate">{say.typed(w.title)}</span>
+          </Link>
+        );
+        return Around ? (
+          <Around key={w.id} work={w}>
+            {link}
+          </Around>
+        ) : (
+          <Fragment key={w.id}>{link}</Fragment>
+        );
+      })}
     </nav>
   );
 }

@@ -3,7 +3,7 @@ import { Archive, ArchiveRestore, Copy } from 'lucide-react';
 import { useState } from 'react';
 import { LESSON_MEDIA, mediumName, isLessonMedium } from '@/core/lesson/media';
 import type { Size } from '@/core/lesson/sheets';
-import type { Message } from '@/core/message';
+import { Message, typed } from '@/core/message';
 import { ClassChoice, ClassOptions } from '../classes/ClassOptions';
 import { Field } from '../shared/Field';
 import { Notice } from '../shared/Notice';
@@ -25,6 +25,7 @@ interface AboutView {
   otherMedia: string[];
   about: string;
   classId: string | null;
+  otherClasses: string[];
   paperWidthMm: number;
   paperHeightMm: number;
   archived: boolean;
@@ -38,14 +39,28 @@ interface Props {
   source: { title: string; width: number; height: number } | null;
 }
 
-const FIELDS = ['title', 'master', 'medium', 'otherMedia', 'classId', 'about', 'paperWidthMm', 'paperHeightMm', 'kind', 'aim'];
+const FIELDS = [
+  'title',
+  'master',
+  'medium',
+  'otherMedia',
+  'classId',
+  'otherClasses',
+  'about',
+  'paperWidthMm',
+  'paperHeightMm',
+  'kind',
+  'aim',
+];
 const OWN = 'own';
 
 /** Everything a study was begun with, to be changed: saved as it is left, and undone like all else. */
 export function AboutStudy({ study, classes, papers, source }: Props) {
   const say = useSay();
   const { save, busy, refused, other } = useVersioned(`/api/studies/${study.id}`, study.version);
-  const students = classes.find((c) => c.id === study.classId)?.count ?? 1;
+  const taking = classes.filter((c) => c.id === study.classId || study.otherClasses.includes(c.id));
+  const students = taking.reduce((sum, c) => sum + c.count, 0) || 1;
+  const further = classes.filter((c) => c.id !== study.classId);
   const others = LESSON_MEDIA.filter((m) => m !== study.medium);
   return (
     <div className="overflow-y-auto">
@@ -90,6 +105,30 @@ export function AboutStudy({ study, classes, papers, source }: Props) {
               <option value="">{say('newStudy.noClass')}</option>
             </select>
           </Field>
+          {further.length > 0 && (study.classId !== null || study.otherClasses.length > 0) && (
+            <fieldset>
+              <legend>{say('about.otherClasses')}</legend>
+              <div className="mt-1 flex flex-wrap gap-x-5 gap-y-1">
+                {further.map((c) => (
+                  <label key={c.id} className="flex items-center gap-2">
+                    <input
+                      type="checkbox"
+                      className="checkbox checkbox-sm"
+                      checked={study.otherClasses.includes(c.id)}
+                      disabled={busy}
+                      onChange={(e) =>
+                        void save({
+                          otherClasses: e.target.checked ? [...study.otherClasses, c.id] : study.otherClasses.filter((o) => o !== c.id),
+                        })
+                      }
+                    />
+                    {say('newStudy.classOf', { name: typed(c.name), n: c.count })}
+                  </label>
+                ))}
+              </div>
+              <Notice said={refused('otherClasses')} />
+            </fieldset>
+          )}
           <Choice
             legend={say('newStudy.aim')}
             name="aim"

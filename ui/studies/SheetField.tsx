@@ -1,7 +1,7 @@
 'use client';
 import { RectangleHorizontal, RectangleVertical } from 'lucide-react';
 import { useState } from 'react';
-import { nameOfSheet, sheetInShape, sizeNamed } from '@/core/lesson/sheets';
+import { nameOfSheet, sheetInShape, sizeNamed, Strip, stripOf, STRIPS } from '@/core/lesson/sheets';
 import { Message, message, typed } from '@/core/message';
 import { Field } from '../shared/Field';
 import { lengthsFor } from '../shared/lengths';
@@ -9,6 +9,7 @@ import { SheetOptions } from './SheetOptions';
 import { useSay } from '../words/Words';
 
 const OWN = '';
+const keyOf = ({ paper, into }: Strip) => `${paper} / ${into}`;
 
 interface Props {
   label: string;
@@ -25,7 +26,8 @@ export function SheetField({ label, width, height, onSize, source, problem }: Pr
   const say = useSay();
   const { units } = say.voice;
   const { shown, mmOf } = lengthsFor(say);
-  const name = nameOfSheet(width, height);
+  const strip = stripOf(width, height);
+  const name = nameOfSheet(width, height) ?? (strip && keyOf(strip));
   const [own, setOwn] = useState(name === null);
   const [text, setText] = useState<[string, string] | null>(null);
   const across = width > height;
@@ -47,12 +49,19 @@ export function SheetField({ label, width, height, onSize, source, problem }: Pr
           className="select w-full"
           value={own || name === null ? OWN : name}
           onChange={(e) => {
-            const size = sizeNamed(e.target.value);
+            const size = sizeNamed(e.target.value) ?? STRIPS.find((s) => keyOf(s) === e.target.value)?.size;
             setOwn(!size);
             if (size) give(...(across ? ([size[1], size[0]] as const) : size));
           }}
         >
           <SheetOptions />
+          <optgroup label={say('sheets.strips')}>
+            {STRIPS.map((s) => (
+              <option key={keyOf(s)} value={keyOf(s)}>
+                {say('sheets.strip', { paper: typed(s.paper), into: s.into })}
+              </option>
+            ))}
+          </optgroup>
           <option value={OWN}>{say('sheets.ownSize')}</option>
         </select>
       </Field>

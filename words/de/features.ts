@@ -476,6 +476,32 @@ export const groups = {
 
 /** Was von Werk zu Werk einer Hand bleibt oder wechselt, und was sie von einer anderen trennt. */
 export const hand = {
+  sheet: {
+    title: 'Die Hand',
+    back: 'Zurück zu den Werken',
+    works: 'Wessen',
+    all: 'alle Werke',
+    group: 'die Gruppe „{name}“',
+    beside: 'Daneben',
+    nothing: 'nichts',
+    foils: 'eine andere Hand',
+    of: 'Diese Hand: {title}',
+    other: 'Daneben: {title}',
+    reading: 'Die Werke werden in einem Maßstab gelesen: {n, number} von {all, number} Messungen.',
+    parts: 'Was die beiden trennt, das Stärkste zuerst',
+    noParts: 'Nichts, das mehr wäre, als Werke einer Hand voneinander abweichen.',
+    oneBeside: 'Nur ein Werk steht daneben: Wie jene Hand wechselt, ist vom Üblichen genommen.',
+    constant: 'Was alle Werke gemeinsam haben, das Beständigste zuerst',
+    noConstant: 'Nichts ist von Werk zu Werk beständiger als zwischen Händen.',
+    varies: 'Was von Werk zu Werk wechselt',
+    noVaries: 'Nichts wechselt mehr, als es Werke einer Hand gewöhnlich tun.',
+    one: 'Ein einziges Werk kann nicht zeigen, was von Werk zu Werk bleibt. Bitte ein weiteres derselben Hand hinzufügen.',
+    noFoil: 'Stellen Sie ein Werk einer anderen Hand zum Gegenhalten dazu, dann steht hier zuerst, was diese Art ausmacht.',
+    method:
+      'Gelesen an {n, plural, one {# Werk} other {# Werken}} in einem Maßstab; die Spannen halten neun von zehn weiteren Werken. Ein Haken macht die Spanne zur Regel.',
+    more: '{n, number} weitere',
+    fewer: 'weniger',
+  },
   constant: {
     range: '{title}: bleibt von Werk zu Werk, von {from} bis {to}.',
     plain: '{title}: bleibt von Werk zu Werk.',
@@ -485,6 +511,7 @@ export const hand = {
     plain: '{title}: wechselt von Werk zu Werk.',
   },
   parts: {
+    dark: '{title}: {more, select, yes {dunkler} other {heller}} als bei der anderen Hand.',
     pair: '{title}: {here}, bei der anderen Hand {there}.',
     plain: '{title}: {much, select, much {viel } other {}}{more, select, yes {mehr} other {weniger}} als bei der anderen Hand.',
   },

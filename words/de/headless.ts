@@ -48,7 +48,7 @@ export const headless = {
   oneOf: '--{name}: „{text}“ muss eins von {known} sein',
   empty: '{path}: die Datei ist leer',
   large: '{path}: die Datei ist größer als 40 MB; bitte kleiner speichern',
-  noPicture: '{path}: das ist kein Bild, das Old Hand lesen kann; bitte JPEG, PNG, WebP oder TIFF nehmen',
+  noPicture: '{path}: das ist kein Bild, das Old Hand lesen kann; bitte JPEG, PNG, WebP, TIFF oder HEIC nehmen',
   manyPixels: '{path}: das Bild hat mehr als 40 Millionen Bildpunkte; bitte kleiner speichern',
   damaged: '{path}: das Bild ist beschädigt oder abgeschnitten; bitte in einem Bildprogramm öffnen und neu speichern',
   cannotWrite: 'out: {path} lässt sich nicht schreiben; bitte eine .png-Datei in einem Ordner nennen, den es gibt',

@@ -15,7 +15,7 @@ import { plan } from './plan';
 import { parts, points, proportions, templates } from './proportions';
 import { capture, colours, laid, mixing, readings } from './readings';
 import { report } from './report';
-import { cupboard, materials } from './cupboard';
+import { cupboard, materials, swatches } from './cupboard';
 import { about, classes, media, newStudy, rules, settings, sheets, studies } from './studies';
 import { techniques } from './techniques';
 import { units } from './units';
@@ -71,6 +71,7 @@ export const de: Catalogue = {
   schedule,
   settings,
   shared,
+  swatches,
   sheets,
   signIn,
   stand,

@@ -2,6 +2,7 @@
 export const plan = {
   heed: {
     title: 'In dieser Klasse zu beachten',
+    oneself: 'Sie zeichnen mit der linken Hand: von rechts nach links, damit nichts verwischt, ein Blatt unter der Hand.',
     left: '{n, plural, one {{names} zeichnet mit der linken Hand: von rechts nach links, damit nichts verschmiert, ein Blatt unter der Hand.} other {{names} zeichnen mit der linken Hand: von rechts nach links, damit nichts verschmiert, ein Blatt unter der Hand.}}',
     need: '{name}: {need}',
   },
@@ -51,13 +52,6 @@ export const plan = {
   },
   move: '„{step}“ verschieben',
   leaveOut: '„{step}“ weglassen',
-  drag: {
-    how: 'Einen Schritt mit der Leertaste aufnehmen. Mit den Pfeiltasten verschieben; noch einmal die Leertaste setzt ihn ab, Escape lässt ihn, wo er war.',
-    picked: '„{step}“ aufgenommen, Schritt {n, number} von {all, number}.',
-    over: '„{step}“ ist jetzt Schritt {n, number} von {all, number}.',
-    dropped: '„{step}“ wurde als Schritt {n, number} von {all, number} abgesetzt.',
-    cancelled: '„{step}“ bleibt, wo er war.',
-  },
   noteOn: 'Notiz zu „{step}“',
   note: 'Ihre Notiz, wird mit dem Schritt gedruckt',
   watchFor: 'Worauf achten:',

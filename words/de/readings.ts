@@ -46,9 +46,12 @@ export const readings = {
     '{key, select, low {Das Bild ist insgesamt dunkel} high {Das Bild ist insgesamt hell} other {Das Bild ist von mittlerer Helligkeit}}: auf einer Skala von 0, Schwarz, bis 100, Weiß, reicht es von {dark} bis {light}.',
   temperature: 'Warm {warm}, kühl {cool}, keins von beiden {neutral}.',
   proportion: '{measure}: {value}.',
+  range: '{title}: {from} bis {to}, in der Mitte {about}.',
+  likeWorks: '{title}: wie in den Werken.',
   evidence: {
     one: 'Gemessen an „{title}“.',
-    mean: 'Mittel aus {n, plural, one {# Werk} other {# Werken}}.',
+    mean: 'Mittel aus {n, plural, one {# Werk} other {# Werken}}{group, select, none {} other { der Gruppe „{group}“}}.',
+    range: 'Spanne von {n, plural, one {# Werk} other {# Werken}}{group, select, none {} other { der Gruppe „{group}“}}.',
     nature: '{evidence} In der Natur: {canon}.',
   },
 } as const;

@@ -52,6 +52,13 @@ export const shared = {
     'Was entfernt wird, lässt sich 30 Tage oder 200 spätere Änderungen lang mit Rückgängig zurückholen, je nachdem, was zuerst endet. Dann wird es endgültig gelöscht, Fotos eingeschlossen.',
   lost: 'Die Verbindung zu Old Hand ging verloren. Was zu sehen ist, ist noch da; bitte gleich noch einmal versuchen.',
   busy: 'Gerade kommen zu viele Bilder herein. Dieses wurde nicht angenommen; bitte in einer Minute noch einmal senden.',
+  drag: {
+    how: 'Mit der Leertaste aufnehmen. Mit den Pfeiltasten verschieben; noch einmal die Leertaste setzt ab, Escape lässt alles, wie es war.',
+    picked: '„{thing}“ aufgenommen, {n, number} von {all, number}.',
+    over: '„{thing}“ ist jetzt {n, number} von {all, number}.',
+    dropped: '„{thing}“ wurde als {n, number} von {all, number} abgesetzt.',
+    cancelled: '„{thing}“ bleibt am alten Platz.',
+  },
   undo: 'Rückgängig',
   redo: 'Wiederholen',
   undone: 'Rückgängig gemacht: {label}',

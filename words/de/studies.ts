@@ -56,6 +56,8 @@ export const media = {
 
 export const sheets = {
   own: '{width} × {height}',
+  strips: 'Streifen, an der langen Seite geschnitten',
+  strip: '{paper}, längs {into, plural, =2 {die Hälfte} =3 {ein Drittel} other {ein Viertel}}',
   ownSize: 'eine eigene Größe',
   series: { A: 'ISO A', B: 'ISO B', ANSI: 'ANSI', Arch: 'Zeichenformate in Zoll' },
   width: 'Breite ({unit})',
@@ -76,6 +78,7 @@ export const about = {
   open: 'Über diese Studie: {title}',
   ownMedium: 'etwas anderes',
   ownMediumName: 'Wie es heißt',
+  otherClasses: 'Weitere Klassen, die mitmachen',
   otherMedia: 'Daneben',
   about: 'Worum es geht',
   sheet: 'Das Blatt',
@@ -172,6 +175,13 @@ export const settings = {
   language: 'Sprache',
   units: { label: 'Maße in', mm: 'Millimetern', inch: 'Zoll' },
   spelling: { label: 'Englische Schreibweise', british: 'britisch', american: 'amerikanisch' },
+  theme: { label: 'Hell oder dunkel', auto: 'wie der Rechner es hat', day: 'hell', night: 'dunkel' },
+  timeZone: 'Zeitzone: wessen Tag auf gedruckten Blättern steht',
+  everything: {
+    title: 'Alles, was Ihnen gehört',
+    how: 'Studien, Werke, Klassen, Stücke, Pläne, Regeln und der Schrank als JSON, mit den Bildern, in einem ZIP. Messungen sind nicht dabei: Sie lassen sich wiederholen.',
+    save: 'Alles sichern',
+  },
   paper: { label: 'Papier des Druckers', A4: 'A4', Letter: 'Letter' },
   hand: { label: 'Sie zeichnen mit der', right: 'rechten Hand', left: 'linken Hand' },
 } as const;

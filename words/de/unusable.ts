@@ -7,6 +7,7 @@ export const unusable = {
     line: 'corners: drei davon liegen auf einer Linie; bitte die vier Ecken des Blatts setzen',
   },
   paper: {
+    narrow: 'Papier: zu klein für eine Reihe Muster; bitte A4 oder Letter einstellen',
     shape: 'paper: Bild und Blatt haben verschiedene Formen',
     size: 'paper: Breite und Höhe müssen zwischen 1 und 5000 mm liegen, geschrieben als WxH',
   },
@@ -21,12 +22,23 @@ export const unusable = {
     name: 'kit: Farbe {n, number}: das Feld „name“ fehlt; bitte der Farbe einen Namen geben',
     masstone: 'kit: Farbe „{name}“: das Feld „masstone“ muss als #rrggbb geschrieben sein',
     tint: 'kit: Farbe „{name}“: das Feld „tint.hex“ muss als #rrggbb geschrieben sein',
+    tints: 'Kasten: Farbe „{name}“: Feld „tints“ ist eine Liste von höchstens {n, number} Abtönungen',
     tintParts: 'kit: Farbe „{name}“: das Feld „tint.parts“ muss aus zwei Zahlen über 0 bestehen, Farbe : Weiß',
     strength: 'kit: Farbe „{name}“: das Feld „strength“ muss eine Zahl über 0 sein',
     none: 'kit: das Feld „paints“ muss mindestens eine Farbe enthalten',
     many: 'kit: das Feld „paints“ enthält mehr als 40 Farben; bitte den Kasten teilen',
     twice: 'kit: zwei Farben haben denselben Namen; bitte eine umbenennen',
     whiteField: 'kit: das Feld „white“ nennt „{name}“, das nicht unter seinen Farben ist',
+  },
+  swatches: {
+    noSheet: 'In diesem Foto ist kein Blatt zu sehen. Legen Sie es ganz auf einen Tisch von anderem Ton und fotografieren Sie von oben.',
+    noMarks:
+      'Die vier Eckmarken des Musterblatts sind nicht alle zu sehen. Fotografieren Sie das ganze Blatt, jede Ecke gut im Bild, und sehen Sie nach, ob es das Blatt dieses Kastens ist.',
+    dark: 'Dieses Foto ist zu dunkel, um dunkle Farben zu unterscheiden. Bitte bei Tageslicht noch einmal aufnehmen.',
+    burnt:
+      'Das Papier ist in diesem Foto ausgebrannt. Bitte etwas dunkler noch einmal aufnehmen, ohne dass sich eine Lampe darin spiegelt.',
+    blue: 'Dieses Foto ist so blau, dass sich seine Farben nicht richten lassen. Bitte bei Tageslicht noch einmal aufnehmen, nicht im tiefen Schatten oder vor einem Bildschirm.',
+    warm: 'Dieses Foto ist so warm, dass sich seine Farben nicht richten lassen. Bitte bei Tageslicht noch einmal aufnehmen, nicht unter einer Lampe.',
   },
   roster: {
     empty: 'Die Liste ist leer: Schreiben Sie eine Person in jede Zeile.',
@@ -35,6 +47,7 @@ export const unusable = {
     line: 'Zeile {line, number}, „{is}“, hat keinen Vornamen.',
   },
   cupboard: {
+    tints: 'Zeile {line, number}: Weitere Abtönungen schreibt man #rrggbb 1:3, mit Strichpunkten getrennt, in die Spalte „tints“.',
     none: 'Die Datei nennt nichts: Geben Sie mindestens ein Material an.',
     many: 'Die Datei nennt {n, number} Materialien, in einen Satz passen höchstens {most, number}: Teilen Sie sie in zwei Dateien.',
     long: 'Der Name „{name} …“ ist zu lang: höchstens {most, number} Buchstaben, beim Pigment {pigment, number}.',

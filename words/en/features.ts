@@ -481,6 +481,32 @@ export const groups = {
 
 /** What stays or changes from work to work of a hand, and what parts it from another. */
 export const hand = {
+  sheet: {
+    title: 'The hand',
+    back: 'Back to the works',
+    works: 'Whose',
+    all: 'all works',
+    group: 'the group “{name}”',
+    beside: 'Beside it',
+    nothing: 'nothing',
+    foils: 'another hand',
+    of: 'This hand: {title}',
+    other: 'Beside it: {title}',
+    reading: 'The works are read at one scale: {n, number} of {all, number} readings.',
+    parts: 'What parts the two, strongest first',
+    noParts: 'Nothing that is more than works of one hand vary by.',
+    oneBeside: 'Only one work stands beside it: how that hand varies is taken from what is usual.',
+    constant: 'What every work shares, steadiest first',
+    noConstant: 'Nothing is steadier from work to work than between hands.',
+    varies: 'What changes from work to work',
+    noVaries: 'Nothing changes more than works of one hand usually do.',
+    one: 'One work cannot show what stays from work to work. Add another by the same hand.',
+    noFoil: 'Set a foil beside these works, one by another hand, and what names this manner is told first.',
+    method:
+      'Read on {n, plural, one {# work} other {# works}} at one scale; ranges hold nine in ten further works. A tick makes the range a rule.',
+    more: '{n, number} more',
+    fewer: 'fewer',
+  },
   constant: {
     range: '{title}: steady from work to work, from {from} to {to}.',
     plain: '{title}: steady from work to work.',
@@ -490,6 +516,7 @@ export const hand = {
     plain: '{title}: changes from work to work.',
   },
   parts: {
+    dark: '{title}: {more, select, yes {darker} other {lighter}} than in the other hand.',
     pair: '{title}: {here}, in the other hand {there}.',
     plain: '{title}: {much, select, much {much } other {}}{more, select, yes {more} other {less}} than in the other hand.',
   },

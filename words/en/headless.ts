@@ -45,7 +45,7 @@ export const headless = {
   oneOf: '--{name}: “{text}” must be one of {known}',
   empty: '{path}: the file is empty',
   large: '{path}: the file is larger than 40 MB; save it smaller',
-  noPicture: '{path}: this is not a picture Old Hand can read; use JPEG, PNG, WebP or TIFF',
+  noPicture: '{path}: this is not a picture Old Hand can read; use JPEG, PNG, WebP, TIFF or HEIC',
   manyPixels: '{path}: the picture has more than 40 million pixels; save it smaller',
   damaged: '{path}: the picture is damaged or cut short; open it in a picture program and save it again',
   cannotWrite: 'out: {path} cannot be written; name a .png file in a folder that exists',

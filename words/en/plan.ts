@@ -2,6 +2,7 @@
 export const plan = {
   heed: {
     title: 'To heed in this class',
+    oneself: 'You draw with the left hand: from right to left, so as not to smear, a sheet under the hand.',
     left: '{n, plural, one {{names} draws with the left hand: from right to left, so as not to smear, a sheet under the hand.} other {{names} draw with the left hand: from right to left, so as not to smear, a sheet under the hand.}}',
     need: '{name}: {need}',
   },
@@ -43,13 +44,6 @@ export const plan = {
   who: { all: 'all', turn: 'your turn', watch: 'watch', meanwhile: 'while it dries', wait: 'wait', spare: 'spare' },
   move: 'Move “{step}”',
   leaveOut: 'Leave out “{step}”',
-  drag: {
-    how: 'To pick up a step, press the space bar. Move it with the arrow keys; press space again to put it down, or Escape to leave it where it was.',
-    picked: 'Picked up “{step}”, step {n, number} of {all, number}.',
-    over: '“{step}” is now step {n, number} of {all, number}.',
-    dropped: '“{step}” was put down as step {n, number} of {all, number}.',
-    cancelled: '“{step}” stays where it was.',
-  },
   noteOn: 'Note on “{step}”',
   note: 'your note, printed with the step',
   watchFor: 'Watch for:',

@@ -44,9 +44,12 @@ export const readings = {
     '{key, select, low {The picture is dark overall} high {The picture is light overall} other {The picture is of middling lightness}}: on a scale from 0, black, to 100, white, it goes from {dark} to {light}.',
   temperature: 'Warm {warm}, cool {cool}, neither {neutral}.',
   proportion: '{measure}: {value}.',
+  range: '{title}: {from} to {to}, {about} in the middle.',
+  likeWorks: '{title}: as in the works.',
   evidence: {
     one: 'Measured on “{title}”.',
-    mean: 'Mean of {n, plural, one {# work} other {# works}}.',
+    mean: 'Mean of {n, plural, one {# work} other {# works}}{group, select, none {} other { of the group “{group}”}}.',
+    range: 'Range of {n, plural, one {# work} other {# works}}{group, select, none {} other { of the group “{group}”}}.',
     nature: '{evidence} In nature: {canon}.',
   },
 } as const;

@@ -52,6 +52,13 @@ export const shared = {
     'What you remove can be brought back with Undo for 30 days or 200 later edits, whichever ends first. Then it is deleted for good, photographs included.',
   lost: 'The connection to Old Hand was lost. What you see is still here; try again in a moment.',
   busy: 'Too many pictures are coming in just now. This one was not taken; send it again in a minute.',
+  drag: {
+    how: 'To pick it up, press the space bar. Move it with the arrow keys; press space again to put it down, or Escape to leave it where it was.',
+    picked: 'Picked up “{thing}”, {n, number} of {all, number}.',
+    over: '“{thing}” is now {n, number} of {all, number}.',
+    dropped: '“{thing}” was put down as {n, number} of {all, number}.',
+    cancelled: '“{thing}” stays where it was.',
+  },
   undo: 'Undo',
   redo: 'Redo',
   undone: 'Undone: {label}',

@@ -52,6 +52,8 @@ export const media = {
 
 export const sheets = {
   own: '{width} × {height}',
+  strips: 'Strips, cut along the long side',
+  strip: '{paper}, {into, plural, =2 {half} =3 {a third} other {a quarter}} lengthwise',
   ownSize: 'a size of its own',
   series: { A: 'ISO A', B: 'ISO B', ANSI: 'ANSI', Arch: 'Architect’s sizes' },
   width: 'Width ({unit})',
@@ -72,6 +74,7 @@ export const about = {
   open: 'About this study: {title}',
   ownMedium: 'something else',
   ownMediumName: 'What it is called',
+  otherClasses: 'Further classes that take part',
   otherMedia: 'Beside it',
   about: 'What it is about',
   sheet: 'The sheet',
@@ -168,6 +171,13 @@ export const settings = {
   language: 'Language',
   units: { label: 'Measures in', mm: 'millimetres', inch: 'inches' },
   spelling: { label: 'Spelling', british: 'British', american: 'American' },
+  theme: { label: 'Light or dark', auto: 'as the machine has it', day: 'light', night: 'dark' },
+  timeZone: 'Time zone: whose day stands on printed sheets',
+  everything: {
+    title: 'Everything of yours',
+    how: 'Studies, works, classes, pieces, plans, rules and the cupboard as JSON, with the pictures, in one ZIP. Readings are not in it: they can be taken again.',
+    save: 'Save everything',
+  },
   paper: { label: 'Paper of the printer', A4: 'A4', Letter: 'Letter' },
   hand: { label: 'You draw with the', right: 'right hand', left: 'left hand' },
 } as const;

@@ -7,6 +7,7 @@ export const unusable = {
     line: 'corners: three of them lie on one line; place the four corners of the sheet',
   },
   paper: {
+    narrow: 'paper: too small for a row of swatches; set A4 or Letter',
     shape: 'paper: the picture and the sheet have different shapes',
     size: 'paper: width and height must lie between 1 and 5000 mm, written WxH',
   },
@@ -21,12 +22,22 @@ export const unusable = {
     name: 'kit: paint {n, number}: field “name” is missing; give the paint a name',
     masstone: 'kit: paint “{name}”: field “masstone” must be written #rrggbb',
     tint: 'kit: paint “{name}”: field “tint.hex” must be written #rrggbb',
+    tints: 'kit: paint “{name}”: field “tints” must be a list of at most {n, number} tints',
     tintParts: 'kit: paint “{name}”: field “tint.parts” must be two numbers above 0, paint : white',
     strength: 'kit: paint “{name}”: field “strength” must be a number above 0',
     none: 'kit: field “paints” must list at least one paint',
     many: 'kit: field “paints” lists more than 40 paints; split the kit',
     twice: 'kit: two paints have the same name; rename one',
     whiteField: 'kit: field “white” names “{name}”, which is not among its paints',
+  },
+  swatches: {
+    noSheet: 'No sheet is seen in this photograph. Lay it whole on a table of another tone and take it from above.',
+    noMarks:
+      'The four corner marks of the swatch sheet are not all seen. Take the whole sheet, every corner well inside the picture, and see that it is this kit’s sheet.',
+    dark: 'This photograph is too dark to tell dark colours apart. Take it again by daylight.',
+    burnt: 'The paper is burnt out in this photograph. Take it again a little darker, with no lamp mirrored in it.',
+    blue: 'This photograph is so blue that its colours cannot be set right. Take it again by daylight, not in deep shade or by a screen.',
+    warm: 'This photograph is so warm that its colours cannot be set right. Take it again by daylight, not by a lamp.',
   },
   roster: {
     empty: 'The list is empty: give one student a line.',
@@ -35,6 +46,7 @@ export const unusable = {
     line: 'Line {line, number}, “{is}”, has no first name.',
   },
   cupboard: {
+    tints: 'Line {line, number}: further tints are written #rrggbb 1:3, parted by semicolons, in the column “tints”.',
     none: 'The file lists nothing: give at least one material.',
     many: 'The file lists {n, number} materials, and a kit holds at most {most, number}: split it into two files.',
     long: 'The name “{name} …” is too long: at most {most, number} letters, and {pigment, number} for a pigment.',

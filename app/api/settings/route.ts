@@ -3,7 +3,7 @@ import { typed } from '@/core/message';
 import { saying } from '@/server/validation';
 import { languagesHere } from '@/server/languages';
 import type { Language } from '@/words/languages';
-import { saveSettings } from '@/server/accounts/settings';
+import { isTimeZone, saveSettings } from '@/server/accounts/settings';
 import { body, handle } from '@/server/door/http';
 
 const schema = object({
@@ -24,7 +24,15 @@ const schema = object({
     .defined()
     .default(null)
     .test('language', saying('field.unknown', { name: typed('language') }), (l) => l === null || languagesHere().includes(l)),
-  timeZone: string().max(60).defined().default('UTC'),
+  theme: string()
+    .oneOf(['auto', 'day', 'night'] as const)
+    .defined()
+    .default('auto'),
+  timeZone: string()
+    .max(60)
+    .defined()
+    .default('UTC')
+    .test('timeZone', saying('timeZone'), (z) => isTimeZone(z)),
 });
 
 export const GET = handle(({ teacher }) => Promise.resolve(teacher.settings));

@@ -2,8 +2,10 @@
 import { expose, transfer } from 'comlink';
 import { LaidAnswer, laidFor } from '../../../core/colour/laid';
 import type { Material } from '../../../core/colour/materials';
-import { Kit, MixAnswer, mixerFor } from '../../../core/colour/mixing';
-import { findSheet } from '../../../core/capture/findSheet';
+import type { Kit } from '../../../core/colour/kit';
+import { MixAnswer, mixerFor } from '../../../core/colour/mixing';
+import { findWork } from '../../../core/capture/findWork';
+import { frameOf } from '../../../core/capture/frame';
 import { inMastersPalette, inMastersValues, Regrouped } from '../../../core/colour/regroup';
 import { lightnessPlane } from '../../../core/colour/lab';
 import { posterise, readValues, squint, ValueStep } from '../../../core/colour/values';
@@ -66,7 +68,7 @@ function shown(image: RgbImage): ShownPicture {
 }
 
 /** The mixer of the kit asked for last is kept: colour after colour is asked of one kit. */
-const mixerOf = lately(1, (kit: Kit) => JSON.stringify(kit), mixerFor);
+const mixerOf = lately(1, (...of: [kit: Kit, sheet: string | null]) => JSON.stringify(of), mixerFor);
 
 /** Strokes on grey, read once while a first picture is on its way: the loops are compiled by being run. */
 const warmed = lately(
@@ -114,8 +116,13 @@ const api = {
   },
   /** Corners of a work in its photograph, where one is seen; px of it, from the upper left clockwise. */
   async corners(url: string): Promise<[number, number][] | null> {
-    const found = findSheet(await open(url), null);
+    const found = findWork(await open(url));
     return found && found.confidence > SURE_CORNERS ? found.corners.map(([x, y]): [number, number] => [x, y]) : null;
+  },
+  /** The picture proper, without a mount or a scan's border; px. */
+  async frame(url: string): Promise<[number, number, number, number]> {
+    const [x, y, w, h] = frameOf(await open(url));
+    return [x, y, w, h];
   },
   /** Where everything lies that a profile tells of, but the marks. */
   async places(url: string, as: ReadAs): Promise<Places> {
@@ -158,8 +165,9 @@ const api = {
   async lay(target: string, materials: readonly Material[], sheet?: string): Promise<LaidAnswer> {
     return laidFor(target, materials, sheet);
   },
-  async mix(target: string, kit: Kit): Promise<MixAnswer> {
-    return mixerOf(kit)(target);
+  /** `sheet` is what washes of a kit without white lie on; null for white paper. */
+  async mix(target: string, kit: Kit, sheet: string | null): Promise<MixAnswer> {
+    return mixerOf(kit, sheet)(target);
   },
 };
 

@@ -1,5 +1,6 @@
 import { classesToChoose } from '@/server/classes/classes';
 import { listKits } from '@/server/cupboard/kits';
+import { otherClassesOf } from '@/server/studies/studies';
 import { listWorks } from '@/server/studies/works';
 import { AboutStudy } from '@/ui/studies/AboutStudy';
 import { openStudy } from '../../../session';
@@ -16,6 +17,7 @@ export default async function AboutPage({ params }: { params: Promise<{ study: s
       kind === 'paper' && widthMm && heightMm ? [{ name, size: [Math.min(widthMm, heightMm), Math.max(widthMm, heightMm)] as const }] : [],
     ),
   );
+  const otherClasses = await otherClassesOf(id);
   const source = works.find((w) => !w.foil) ?? null;
   return (
     <AboutStudy
@@ -30,12 +32,13 @@ export default async function AboutPage({ params }: { params: Promise<{ study: s
         otherMedia: study.otherMedia ?? [],
         about: study.about,
         classId: study.classId,
+        otherClasses,
         paperWidthMm: study.paperWidthMm,
         paperHeightMm: study.paperHeightMm,
         archived: study.archivedAt !== null,
         version: study.version,
       }}
-      classes={await classesToChoose(teacher.id, study.classId)}
+      classes={await classesToChoose(teacher.id, study.classId, ...otherClasses)}
       papers={papers}
       source={
         source && { title: source.title, width: source.widthMm ?? source.pictureWidth, height: source.heightMm ?? source.pictureHeight }

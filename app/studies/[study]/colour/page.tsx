@@ -1,6 +1,7 @@
 import { ColourBench } from '@/ui/colour/ColourBench';
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { listKits } from '@/server/cupboard/kits';
+import { ruledBy } from '@/server/studies/hand';
 import { listRules } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
 import { profileOf } from '@/server/pictures/readings';
@@ -31,6 +32,7 @@ export default async function ColourPage({
     pictureId: w.pictureId,
     pictureWidth: w.pictureWidth,
     pictureHeight: w.pictureHeight,
+    foil: w.foil,
     layered: layeredOf(w, w === work ? reading : null),
   }));
   const read = reading && {
@@ -46,8 +48,9 @@ export default async function ColourPage({
       works={slim}
       work={slim.find((w) => w.id === work.id)!}
       read={read}
-      rests={reading && restsOf(reading, work.widthMm, works.filter((w) => !w.foil).length)}
+      rests={reading && restsOf(reading, work.widthMm, works.filter((w) => !w.foil && w.partOf === null).length)}
       kits={await listKits(teacher.id)}
+      ruledBy={await ruledBy(study, work)}
       rules={await listRules(study)}
     />
   );

@@ -2,6 +2,7 @@ import Link from 'next/link';
 import { CompareBench } from '@/ui/compare/CompareBench';
 import { EmptyBench } from '@/ui/shared/EmptyBench';
 import { comparisonOf, listPieces } from '@/server/pieces/pieces';
+import { groupsIn } from '@/server/studies/groups';
 import { rulesWithAnswers } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
 import { openStudy } from '../../../session';
@@ -40,10 +41,6 @@ export default async function ComparePage({
   const { comparison, notes } = await comparisonOf(piece.id);
   const rules = await rulesWithAnswers(study, piece.id);
   const source = works.find((w) => w.id === against) ?? works.find((w) => w.id === comparison?.nearestWorkId) ?? works[0];
-  const groups = [...new Set(works.flatMap((w) => w.groupId ?? []))].map((id) => {
-    const own = works.filter((w) => w.groupId === id);
-    return { id, name: own[0].group ?? '', works: own.length };
-  });
   const slim = works.map((w) => ({
     id: w.id,
     title: w.title,
@@ -63,7 +60,7 @@ export default async function ComparePage({
       piece={piece}
       source={slim.find((w) => w.id === source.id)!}
       sources={slim}
-      groups={groups}
+      groups={groupsIn(works)}
       comparison={comparison}
       notes={notes}
       answers={rules.flatMap((r) => (r.met === null ? [] : [{ ruleId: r.id, met: r.met }]))}

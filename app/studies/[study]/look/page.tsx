@@ -1,5 +1,7 @@
 import { LookBench } from '@/ui/look/LookBench';
-import { factsOf, listWorks } from '@/server/studies/works';
+import { factsOf } from '@/server/studies/noted';
+import { modelsOf } from '@/server/studies/references';
+import { listWorks } from '@/server/studies/works';
 import { sampleChoices } from '@/server/studies/samples';
 import { openStudy } from '../../../session';
 import { layeredOf } from '../../../subject';
@@ -17,11 +19,11 @@ export default async function LookPage({
   const { study } = await params;
   await openStudy(study);
   const works = await listWorks(study);
-  const facts = await factsOf(study);
+  const [facts, models] = [await factsOf(study), await modelsOf(study)];
   return (
     <LookBench
       studyId={study}
-      works={works.map((w) => ({ ...w, facts: facts.get(w.id) ?? [], layered: layeredOf(w) }))}
+      works={works.map((w) => ({ ...w, facts: facts.get(w.id) ?? [], models: models.get(w.id) ?? [], layered: layeredOf(w) }))}
       current={(await searchParams).work ?? null}
       samples={sampleChoices()}
     />

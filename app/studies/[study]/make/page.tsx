@@ -1,6 +1,7 @@
 import { MakeBench } from '@/ui/make/MakeBench';
 import { templateToOpen } from '@/core/proportion/templates';
 import { makingOf } from '@/server/lessons/making';
+import { groupsIn, inGroup } from '@/server/studies/groups';
 import { listRules } from '@/server/studies/rules';
 import { rosterOf } from '@/server/classes/classes';
 import { openStudy } from '../../../session';
@@ -13,12 +14,12 @@ export default async function MakePage({
   searchParams,
 }: {
   params: Promise<{ study: string }>;
-  searchParams: Promise<{ reference?: string; template?: string }>;
+  searchParams: Promise<{ reference?: string; template?: string; group?: string }>;
 }) {
   const { study } = await params;
   await openStudy(study);
   const { references, works } = await makingOf(study);
-  const { reference, template } = await searchParams;
+  const { reference, template, group } = await searchParams;
   const current = references.find((r) => r.id === reference) ?? references[0] ?? null;
   const placed = current?.sets[0]?.template;
   const wanted = templateToOpen(template, placed);
@@ -28,7 +29,9 @@ export default async function MakePage({
       references={references}
       current={current?.id ?? null}
       template={wanted}
-      works={works}
+      works={inGroup(works, group ?? null)}
+      groups={groupsIn(works)}
+      group={group ?? null}
       roster={await rosterOf(study)}
       rules={await listRules(study)}
     />

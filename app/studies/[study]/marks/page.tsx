@@ -2,8 +2,10 @@ import { MarksBench } from '@/ui/marks/MarksBench';
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { tellSurface } from '@/core/style/readings';
 import { MARK_KINDS } from '@/core/marks/kinds';
+import { ruledBy } from '@/server/studies/hand';
 import { listRules } from '@/server/studies/rules';
-import { listWorks, pinsOf } from '@/server/studies/works';
+import { pinsOf } from '@/server/studies/noted';
+import { listWorks } from '@/server/studies/works';
 import { profileOf } from '@/server/pictures/readings';
 import { openStudy } from '../../../session';
 import { restsOf } from '../../../rests';
@@ -36,6 +38,7 @@ export default async function MarksPage({
     pictureId: w.pictureId,
     pictureWidth: w.pictureWidth,
     pictureHeight: w.pictureHeight,
+    foil: w.foil,
     widthMm: w.widthMm,
     pins: pins.get(w.id) ?? [],
     layered: layeredOf(w, w === work ? reading : null),
@@ -51,7 +54,8 @@ export default async function MarksPage({
       edges={reading?.profile.edges ?? null}
       surface={reading ? tellSurface(reading.profile.features, reading.kinds, work.widthMm) : []}
       shares={shares}
-      rests={reading && restsOf(reading, work.widthMm, works.filter((w) => !w.foil).length)}
+      rests={reading && restsOf(reading, work.widthMm, works.filter((w) => !w.foil && w.partOf === null).length)}
+      ruledBy={await ruledBy(study, work)}
       rules={await listRules(study)}
     />
   );

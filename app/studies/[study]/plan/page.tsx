@@ -7,6 +7,6 @@ import { titled } from '../../../voice';
 export const generateMetadata = titled('steps.plan');
 
 export default async function PlanPage({ params }: { params: Promise<{ study: string }> }) {
-  const { study } = await openStudy((await params).study);
-  return <PlanBench studyId={study.id} page={await planOf(study)} heed={await heedOf(study.id)} />;
+  const { teacher, study } = await openStudy((await params).study);
+  return <PlanBench studyId={study.id} page={await planOf(study)} heed={await heedOf(study.id, teacher.settings.hand)} />;
 }

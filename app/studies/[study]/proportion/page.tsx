@@ -1,6 +1,8 @@
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { ProportionBench } from '@/ui/proportion/ProportionBench';
 import { templateToOpen } from '@/core/proportion/templates';
+import { landmarksIn } from '@/server/studies/landmarks';
+import { modelsOf } from '@/server/studies/references';
 import { listRules } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
 import { openStudy } from '../../../session';
@@ -14,24 +16,38 @@ export default async function ProportionPage({
   searchParams,
 }: {
   params: Promise<{ study: string }>;
-  searchParams: Promise<{ work?: string; template?: string }>;
+  searchParams: Promise<{ work?: string; template?: string; model?: string }>;
 }) {
   const { study } = await params;
   await openStudy(study);
   const works = await listWorks(study);
   if (!works.length) return <NoWorks studyId={study} />;
-  const { work, template } = await searchParams;
+  const { work, template, model } = await searchParams;
+  const [models, sets] = [await modelsOf(study), await landmarksIn(study)];
   const withSets = works.map((w) => ({
     id: w.id,
     title: w.title,
+    foil: w.foil,
+    groupId: w.groupId,
+    group: w.group,
     pictureId: w.pictureId,
     pictureWidth: w.pictureWidth,
     pictureHeight: w.pictureHeight,
     sets: w.sets,
+    models: (models.get(w.id) ?? []).map((m) => ({ ...m, sets: sets.get(m.id) ?? [] })),
     layered: layeredOf(w),
   }));
   const current = withSets.find((w) => w.id === work) ?? withSets.find((w) => w.sets.length) ?? withSets[0];
-  const placed = current.sets[0]?.template;
+  const placed = (current.models.find((m) => m.id === model) ?? current).sets[0]?.template ?? current.sets[0]?.template;
   const wanted = templateToOpen(template, placed);
-  return <ProportionBench studyId={study} works={withSets} current={current.id} template={wanted} rules={await listRules(study)} />;
+  return (
+    <ProportionBench
+      studyId={study}
+      works={withSets}
+      current={current.id}
+      model={model ?? null}
+      template={wanted}
+      rules={await listRules(study)}
+    />
+  );
 }

@@ -14,9 +14,16 @@ export const POST = handle(async ({ teacher, request, params }) => {
   return takingIn(request, async ({ bytes, name, fields }) => {
     const kind = fields.kind;
     if (kind !== 'warm-up' && kind !== 'copy' && kind !== 'original') throw new UserError(400, sentence('pieceKind'), 'kind');
+    const capture = fields.capture || 'photograph';
+    if (capture !== 'photograph' && capture !== 'whole' && capture !== 'object')
+      throw new UserError(400, sentence('piece.capture'), 'capture');
+    const size = fields.size || 'sheet';
+    if (size !== 'sheet' && size !== 'print' && size !== 'none') throw new UserError(400, sentence('piece.size'), 'size');
     const id = await addPiece(teacher.id, params.study, bytes, name, {
       studentId: fields.studentId || null,
       kind,
+      capture,
+      size: capture === 'object' ? 'none' : size,
       attempt: fieldNumber(fields, 'attempt', 1, 99, true),
       title: (fields.title ?? '').slice(0, 120),
       paperWidthMm: fieldNumber(fields, 'paperWidthMm', 10, 5000) ?? study.paperWidthMm,

@@ -15,6 +15,7 @@ export const POST = handle(async ({ teacher, request, params }) => {
       title: fields.title?.slice(0, 120),
       credit: fields.credit?.slice(0, 120),
       studentId: fields.studentId || null,
+      workId: fields.workId || null,
     });
     return { id };
   });

@@ -1,6 +1,6 @@
 import { body, handle } from '@/server/door/http';
 import { cropSchema } from '@/server/studies/schemas';
-import { cropWork } from '@/server/studies/works';
+import { cropWork } from '@/server/studies/remaking';
 import { workOf } from '@/server/accounts/ownership';
 
 export const POST = handle(async ({ teacher, request, params }) => {

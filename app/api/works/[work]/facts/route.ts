@@ -1,6 +1,6 @@
 import { body, handle } from '@/server/door/http';
 import { factSchema } from '@/server/studies/schemas';
-import { addFact, removeFact } from '@/server/studies/works';
+import { addFact, removeFact } from '@/server/studies/noted';
 import { workOf } from '@/server/accounts/ownership';
 
 export const POST = handle(async ({ teacher, request, params }) => {

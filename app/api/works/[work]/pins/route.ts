@@ -1,6 +1,6 @@
 import { body, handle } from '@/server/door/http';
 import { pinSchema } from '@/server/studies/schemas';
-import { addPin, removePin } from '@/server/studies/works';
+import { addPin, removePin } from '@/server/studies/noted';
 import { workOf } from '@/server/accounts/ownership';
 
 export const POST = handle(async ({ teacher, request, params }) => {

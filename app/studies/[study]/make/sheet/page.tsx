@@ -2,7 +2,9 @@ import { notFound } from 'next/navigation';
 import { GhostSheet } from '@/ui/make/GhostSheet';
 import { isTemplate } from '@/core/proportion/templates';
 import { makingOf } from '@/server/lessons/making';
+import { inGroup } from '@/server/studies/groups';
 import { listRules } from '@/server/studies/rules';
+import { todayIn } from '@/server/accounts/settings';
 import { openStudy } from '../../../../session';
 import { titled } from '../../../../voice';
 
@@ -13,11 +15,11 @@ export default async function GhostSheetPage({
   searchParams,
 }: {
   params: Promise<{ study: string }>;
-  searchParams: Promise<{ reference?: string; template?: string }>;
+  searchParams: Promise<{ reference?: string; template?: string; group?: string }>;
 }) {
   const { study: id } = await params;
-  const { study } = await openStudy(id);
-  const { reference: wanted, template = '' } = await searchParams;
+  const { teacher, study } = await openStudy(id);
+  const { reference: wanted, template = '', group } = await searchParams;
   const { references, works } = await makingOf(id);
   const reference = references.find((r) => r.id === wanted);
   if (!reference || !isTemplate(template)) notFound();
@@ -26,10 +28,10 @@ export default async function GhostSheetPage({
   return (
     <GhostSheet
       study={study.title}
-      date={new Date().toISOString().slice(0, 10)}
+      date={todayIn(teacher.settings)}
       reference={reference}
       template={template}
-      works={works}
+      works={inGroup(works, group ?? null)}
       rules={await listRules(id)}
       paper={reference.pictureWidth >= reference.pictureHeight ? across : [across[1], across[0]]}
     />

@@ -2,6 +2,7 @@ import { PlanSheet } from '@/ui/plan/PlanSheet';
 import { heedOf } from '@/server/classes/classes';
 import { planOf } from '@/server/lessons/plans';
 import { listWorks } from '@/server/studies/works';
+import { todayIn } from '@/server/accounts/settings';
 import { openStudy } from '../../../../session';
 import { titled } from '../../../../voice';
 
@@ -13,10 +14,10 @@ export default async function PlanSheetPage({ params }: { params: Promise<{ stud
   return (
     <PlanSheet
       page={await planOf(study)}
-      heed={await heedOf(study.id)}
+      heed={await heedOf(study.id, teacher.settings.hand)}
       study={study.title}
       master={study.master}
-      date={new Date().toISOString().slice(0, 10)}
+      date={todayIn(teacher.settings)}
       pictureId={works.find((w) => !w.foil)?.pictureId ?? null}
       paper={teacher.settings.paper === 'A4' ? 'A4' : 'letter'}
     />

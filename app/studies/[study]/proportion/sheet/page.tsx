@@ -1,13 +1,13 @@
 import { GridSheet } from '@/ui/proportion/GridSheet';
+import { sizeNamed } from '@/core/lesson/sheets';
 import { isTemplate, pointName, TEMPLATES } from '@/core/proportion/templates';
 import { listWorks } from '@/server/studies/works';
 import { notFound } from 'next/navigation';
+import { todayIn } from '@/server/accounts/settings';
 import { openStudy } from '../../../../session';
 import { titled } from '../../../../voice';
 
 export const generateMetadata = titled('proportion.sheet.title');
-
-const PAPERS: Record<string, [number, number]> = { A4: [297, 210], A3: [420, 297], Letter: [279.4, 215.9] };
 
 export default async function SheetPage({
   params,
@@ -17,13 +17,13 @@ export default async function SheetPage({
   searchParams: Promise<{ work?: string; template?: string; paper?: string }>;
 }) {
   const { study: id } = await params;
-  const { study } = await openStudy(id);
+  const { teacher, study } = await openStudy(id);
   const { work: wanted, template = '', paper = 'A4' } = await searchParams;
   const work = (await listWorks(id)).find((w) => w.id === wanted);
   if (!work || !isTemplate(template)) notFound();
   const set = work.sets.find((s) => s.template === template);
-  const across = PAPERS[paper] ?? PAPERS.A4;
-  const sheet: [number, number] = work.pictureWidth >= work.pictureHeight ? across : [across[1], across[0]];
+  const [short, long] = sizeNamed(paper) ?? sizeNamed('A4')!;
+  const sheet: [number, number] = work.pictureWidth >= work.pictureHeight ? [long, short] : [short, long];
   const points = TEMPLATES[template].points
     .filter((p) => set?.points[p.name])
     .map((p) => ({ name: p.name, said: pointName(template, p.name), at: set!.points[p.name] }));
@@ -32,7 +32,7 @@ export default async function SheetPage({
       study={study.title}
       work={work.title}
       pictureId={work.pictureId}
-      date={new Date().toISOString().slice(0, 10)}
+      date={todayIn(teacher.settings)}
       source={[work.pictureWidth, work.pictureHeight]}
       paper={sheet}
       columns={8}

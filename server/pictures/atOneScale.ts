@@ -1,0 +1,52 @@
+/** Knows how pictures are read beside each other: all at one scale, one that is known too poorly without its marks. */
+import { Measured, withoutMarks } from '../../core/style/compare';
+import type { ProfileWithMaps } from '../../core/style/profile';
+import { withProportions } from '../../core/style/proportionFeatures';
+import { ownRung, Resolution, Rung } from '../../core/style/scale';
+import { Proportion, proportionsOf } from '../../core/proportion/measures';
+import { isTemplate } from '../../core/proportion/templates';
+import type { Frame } from '../schema/studies';
+import type { AtScale } from './readings';
+
+/** How finely a picture is known, and where it lies in its file. */
+export interface AsKnown extends Resolution {
+  frame: Frame;
+}
+
+interface Placed {
+  template: string;
+  points: Record<string, [number, number]>;
+}
+
+interface Sized {
+  widthMm: number | null;
+  partOf?: string | null;
+}
+
+export const asKnown = ({ widthMm }: Sized, { frame, sharpness }: ProfileWithMaps): AsKnown => ({
+  frame: [...frame],
+  width: frame[2],
+  height: frame[3],
+  widthMm,
+  sharpness,
+});
+
+/** The scale a picture is read at beside others: theirs, or where it is known too poorly for that its own. */
+export const atScale = (known: AsKnown, rung: Rung, tooPoor: boolean): AtScale => ({ ...known, rung: tooPoor ? ownRung(known) : rung });
+
+/** The measures of whatever landmarks have been placed. */
+const measuresOf = (sets: readonly Placed[]): Proportion[] =>
+  proportionsOf(sets.flatMap(({ template, points }) => (isTemplate(template) ? [{ template, name: null, points }] : [])));
+
+/** A picture's readings and landmarks as comparison takes them. */
+export function measured(
+  { profile, layout }: ProfileWithMaps,
+  sets: readonly Placed[],
+  { widthMm, partOf }: Sized,
+  marks = true,
+): Measured {
+  const features = marks ? profile.features : withoutMarks(profile.features);
+  const proportions = measuresOf(sets);
+  const part = partOf !== null && partOf !== undefined;
+  return { features: withProportions(features, proportions), proportions, palette: profile.palette, layout, widthMm, part };
+}

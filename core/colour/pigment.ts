@@ -24,6 +24,12 @@ export const absorptionOf = (inside: number): number => (1 - inside) ** 2 / (2 *
 /** The reverse. */
 export const reflectanceOf = (ratio: number): number => 1 + ratio - Math.sqrt(ratio * ratio + 2 * ratio);
 
+/** What is seen of a hiding layer of so much absorption and scattering: `seenReflectance` of `reflectanceOf` in one division. */
+export function seenOf(absorbs: number, scatters: number): number {
+  const inside = scatters + absorbs - Math.sqrt(absorbs * (absorbs + 2 * scatters));
+  return ((1 - INSIDE) * inside) / (scatters - INSIDE * inside);
+}
+
 /** A colour that was let down: parts of the paint to parts of white, or of water where a kit has no white. */
 export interface Tint {
   hex: string;
@@ -69,7 +75,7 @@ export function mixLinear(pigments: readonly Pigment[], parts: readonly number[]
       k += parts[p] * pigments[p].absorbs[i];
       s += parts[p] * pigments[p].scatters[i];
     }
-    CURVE[i] = seenReflectance(reflectanceOf(k / s));
+    CURVE[i] = seenOf(k, s);
   }
   const out = linearFromReflectance(CURVE);
   let whole = 0;

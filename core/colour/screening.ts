@@ -1,11 +1,11 @@
 /**
  * Knows which mixes of a kit are worth judging for a colour: of one paint and of two all of them, of three those that a search finds which begins at the
- * best of two. Mixes are looked at by bands of the spectrum and by a plain measure near the asked colour; judging them is another's.
+ * best of two. Mixes are looked at by bands of the spectrum; judging them is another's.
  */
-import { ciede2000 } from './difference';
+import { ciede2000From } from './difference';
 import { labFromLinear } from './lab';
 import { MOST_PARTS, ReadyKit } from './kit';
-import { Pigment, reflectanceOf, seenReflectance } from './pigment';
+import { Pigment, seenOf } from './pigment';
 import { byBand, linearFromBands } from './reflectance';
 import { washedInto } from './wash';
 
@@ -49,33 +49,17 @@ function wholeParts(count: number): number[][] {
   return out;
 }
 
-/** How far L*, a*, b* are from the asked colour, in any measure that grows with it. */
-type Measure = (L: number, a: number, b: number) => number;
-
-/**
- * How far a colour is from the asked one, squared: differences of lightness, chroma and hue weighed as CIE94 and, for lightness, CIEDE2000 weigh
- * them round the asked colour.
- */
-function measureRound([L, a, b]: readonly number[]): Measure {
-  const C = Math.hypot(a, b);
-  const dl = (L - 50) ** 2;
-  const [sl, sc, sh] = [1 + (0.015 * dl) / Math.sqrt(20 + dl), 1 + 0.045 * C, 1 + 0.015 * C];
-  return (l, u, v) => {
-    const dC = Math.hypot(u, v) - C;
-    const dH2 = Math.max(0, (u - a) ** 2 + (v - b) ** 2 - dC * dC);
-    return ((l - L) / sl) ** 2 + (dC / sc) ** 2 + dH2 / (sh * sh);
-  };
-}
-
 /** Sets of which three paints are all searched; beyond, only those about the best pairs. */
 const ALL_TRIPLES = 300;
 const PAIRS_BEGUN = 80;
 /** Mixes of each set, and sets, that are handed on to be judged. */
-const [PER_SET, PER_THREE, MOST_SETS] = [4, 16, 160];
-/** Where nothing comes nearer than this the plain measure, which holds near the asked colour, no longer tells which miss is the least. */
-const OUT_OF_REACH = 16;
+const [PER_SET, PER_THREE, MOST_SETS] = [4, 32, 160];
 /** Sets of three that are looked at whole. */
 const MOST_WHOLE = 60;
+
+/** Three paints are held at a time, and white beside them. */
+const WHITE = 3;
+const HELD = 4;
 
 /** Mixes of one or two paints, reckoned once: what they are, and their Lab. */
 interface Table {
@@ -93,50 +77,57 @@ export function screenOf(ready: ReadyKit): (asked: readonly number[]) => Candida
   const curve = new Float64Array(bands);
   const linear = new Float64Array(3);
 
-  /** Linear light of a mix, by bands, into `linear`. */
-  const mix = (chosen: readonly number[], parts: ArrayLike<number>, down: number): void => {
-    const m = chosen.length;
-    const k = white ? down : 0;
-    for (let i = 0; i < bands; i++) {
-      let a = k && k * white!.absorbs[i];
-      let s = k && k * white!.scatters[i];
-      for (let p = 0; p < m; p++) {
-        const paint = paints[chosen[p]];
-        a += parts[p] * paint.absorbs[i];
-        s += parts[p] * paint.scatters[i];
+  /** The paints that are held, white last: absorption of each and scattering of each, band by band; then what no curve gives. */
+  const held = new Float64Array(2 * HELD * bands);
+  const [weights, powers] = [new Float64Array(HELD), new Float64Array(HELD)];
+  const residues = new Float64Array(3 * HELD);
+  const hold = (chosen: readonly number[]): void => {
+    held.fill(0);
+    weights.fill(0);
+    for (let p = 0; p < HELD; p++) {
+      const paint = p === WHITE ? white : paints[chosen[p]];
+      if (!paint) continue;
+      for (let i = 0; i < bands; i++) {
+        held[2 * HELD * i + p] = paint.absorbs[i];
+        held[2 * HELD * i + HELD + p] = paint.scatters[i];
       }
-      curve[i] = seenReflectance(reflectanceOf(a / s));
+      weights[p] = paint.weight;
+      for (let c = 0; c < 3; c++) residues[HELD * c + p] = paint.weight * paint.residue[c];
+      powers[p] = p === WHITE ? 0 : ready.powers[chosen[p]];
     }
-    linearFromBands(curve, linear);
-    let whole = k && k * white!.weight;
-    for (let p = 0; p < m; p++) whole += parts[p] * paints[chosen[p]].weight;
-    for (let c = 0; c < 3; c++) {
-      let left = k && k * white!.weight * white!.residue[c];
-      for (let p = 0; p < m; p++) left += parts[p] * paints[chosen[p]].weight * paints[chosen[p]].residue[c];
-      linear[c] += left / whole;
-    }
-    if (white || !down) return;
-    let [body, power] = [0, 0];
-    for (let p = 0; p < m; p++) {
-      body += parts[p];
-      power += parts[p] * ready.powers[chosen[p]];
-    }
-    washedInto(linear, body / (body + down), ready.sheet, power / body);
   };
 
-  const table = tableOf(n, white !== null, (chosen, way) => {
-    mix(chosen, way, way[chosen.length]);
+  /** Linear light of so many parts of the held paints and of white or water, by bands, into `linear`. */
+  const mix = (p: number, q: number, r: number, down: number): void => {
+    for (let i = 0, at = 0; i < bands; i++, at += 2 * HELD)
+      curve[i] = seenOf(
+        p * held[at] + q * held[at + 1] + r * held[at + 2] + down * held[at + 3],
+        p * held[at + 4] + q * held[at + 5] + r * held[at + 6] + down * held[at + 7],
+      );
+    linearFromBands(curve, linear);
+    const whole = p * weights[0] + q * weights[1] + r * weights[2] + down * weights[3];
+    for (let c = 0, at = 0; c < 3; c++, at += HELD)
+      linear[c] += (p * residues[at] + q * residues[at + 1] + r * residues[at + 2] + down * residues[at + 3]) / whole;
+    if (white || !down) return;
+    const body = p + q + r;
+    washedInto(linear, body / (body + down), ready.sheet, (p * powers[0] + q * powers[1] + r * powers[2]) / body);
+  };
+
+  const table = tableOf(n, white !== null, hold, (way) => {
+    const m = way.length - 1;
+    mix(m > 0 ? way[0] : 0, m > 1 ? way[1] : 0, 0, way[m]);
     return labFromLinear(linear[0], linear[1], linear[2]);
   });
 
-  const search = (far: Measure): { candidates: Candidate[]; score: number } => {
+  return (asked) => {
+    const far = ciede2000From(asked);
     const found: { candidate: Candidate; score: number }[][] = [];
     const pairs: { at: number; score: number; way: number[] }[] = [];
     let i = 0;
     table.sets.forEach((chosen, at) => {
       const ways = table.ways[chosen.length];
-      const kept = nearestOf(ways, PER_SET, () => {
-        const score = far(table.lab[3 * i], table.lab[3 * i + 1], table.lab[3 * i + 2]);
+      const kept = nearestOf(ways, PER_SET, (most) => {
+        const score = far(table.lab[3 * i], table.lab[3 * i + 1], table.lab[3 * i + 2], most);
         i++;
         return score;
       });
@@ -161,36 +152,31 @@ export function screenOf(ready: ReadyKit): (asked: readonly number[]) => Candida
         if (there.starts.length < 2) there.starts.push(start);
         begun.set(key, there);
       }
-    const score = (chosen: readonly number[], parts: number[]): number => {
-      mix(chosen, parts, parts[3]);
+    const score = (parts: number[]): number => {
+      mix(parts[0], parts[1], parts[2], parts[3]);
       const [L, a, b] = labFromLinear(linear[0], linear[1], linear[2]);
       return far(L, a, b);
     };
-    const reached = [...begun.values()].map(({ chosen, starts }) => ({
-      chosen,
-      score: Math.min(...starts.map((s) => descended(s, (parts) => score(chosen, parts)))),
-    }));
+    const reached = [...begun.values()].map(({ chosen, starts }) => {
+      hold(chosen);
+      const once = rememberedBy(score);
+      return { chosen, score: Math.min(...starts.map((s) => descended(s, once))) };
+    });
     // A way down can end beside the best: the sets that come nearest are looked at whole.
     for (const { chosen } of reached.sort((p, q) => p.score - q.score).slice(0, MOST_WHOLE)) {
       const ways = table.ways[3];
       let k = 0;
-      const kept = nearestOf(ways, PER_THREE, () => score(chosen, ways[k++]));
+      hold(chosen);
+      const kept = nearestOf(ways, PER_THREE, () => score(ways[k++]));
       found.push(kept.map(({ way, score: s }) => ({ candidate: { chosen, parts: way.slice(0, 3), down: way[3] }, score: s })));
     }
     const least = (set: { score: number }[]) => Math.min(...set.map((f) => f.score));
     found.sort((p, q) => least(p) - least(q));
-    return {
-      candidates: found.slice(0, MOST_SETS).flatMap((set) => set.map((f) => f.candidate)),
-      score: found.length ? least(found[0]) : 0,
-    };
-  };
-  return (asked) => {
-    const near = search(measureRound(asked));
-    return near.score < OUT_OF_REACH ? near.candidates : search((L, a, b) => ciede2000(asked, [L, a, b])).candidates;
+    return found.slice(0, MOST_SETS).flatMap((set) => set.map((f) => f.candidate));
   };
 }
 
-function tableOf(n: number, hasWhite: boolean, labOf: (chosen: number[], way: number[]) => readonly number[]): Table {
+function tableOf(n: number, hasWhite: boolean, hold: (set: number[]) => void, labOf: (way: number[]) => readonly number[]): Table {
   const sets: number[][] = hasWhite ? [[]] : [];
   for (let a = 0; a < n; a++) {
     sets.push([a]);
@@ -201,19 +187,21 @@ function tableOf(n: number, hasWhite: boolean, labOf: (chosen: number[], way: nu
   const count = sets.reduce((s, set) => s + ways[set.length].length, 0);
   const lab = new Float32Array(3 * count);
   let i = 0;
-  for (const set of sets)
+  for (const set of sets) {
+    hold(set);
     for (const way of ways[set.length]) {
-      lab.set(labOf(set, way), 3 * i);
+      lab.set(labOf(way), 3 * i);
       i++;
     }
+  }
   return { sets, ways, lab };
 }
 
-/** The nearest few of the ways, nearest first; `score` is asked once a way, in order. */
-function nearestOf(ways: readonly number[][], most: number, score: () => number): { way: number[]; score: number }[] {
+/** The nearest few of the ways, nearest first; `score` is asked once a way, in order, and told what it has to better to be of use. */
+function nearestOf(ways: readonly number[][], most: number, score: (most: number) => number): { way: number[]; score: number }[] {
   const kept: { way: number[]; score: number }[] = [];
   for (const way of ways) {
-    const s = score();
+    const s = score(kept.length === most ? kept[most - 1].score : Infinity);
     if (kept.length === most && s >= kept[most - 1].score) continue;
     let at = kept.length;
     while (at > 0 && kept[at - 1].score > s) at--;
@@ -221,6 +209,22 @@ function nearestOf(ways: readonly number[][], most: number, score: () => number)
     if (kept.length > most) kept.pop();
   }
   return kept;
+}
+
+const SEEN = new Float64Array((MOST_PARTS + 1) ** 4);
+const SEEN_BY = new Int32Array(SEEN.length);
+let asking = 0;
+
+/** The same score, reckoned once for the same parts of three paints and what lets them down, until another is remembered. */
+function rememberedBy(score: (parts: number[]) => number): (parts: number[]) => number {
+  const now = (asking = (asking + 1) | 0);
+  return (parts) => {
+    let at = 0;
+    for (let i = 0; i < 4; i++) at = at * (MOST_PARTS + 1) + parts[i];
+    if (SEEN_BY[at] === now) return SEEN[at];
+    SEEN_BY[at] = now;
+    return (SEEN[at] = score(parts));
+  };
 }
 
 /** From a start the steepest way down by one part more, one less, or one for another, three paints keeping a part each at least: the score at its end. */

@@ -1,7 +1,6 @@
 /** Every layer by key and by list, every kind of evidence, and what a reading lights: the picture stays where it is through all of it. */
-import AxeBuilder from '@axe-core/playwright';
 import { expect, Page, test } from '@playwright/test';
-import { demo, open, origin } from './steps';
+import { demo, faults, open, origin } from './steps';
 
 const canvas = (page: Page, which = 0) => page.locator('canvas[data-layers]').nth(which);
 
@@ -56,8 +55,7 @@ test('each layer is drawn over the picture by its key and by the list, and taken
   await expect(page.getByText('The ring stands where')).toBeVisible();
   await expect.poll(() => inkOn(page)).toBeGreaterThan(0);
   expect(await picture.boundingBox()).toEqual(before);
-  const axe = await new AxeBuilder({ page }).analyze();
-  expect(axe.violations.map((v) => [v.id, v.nodes.map((n) => n.html)])).toEqual([]);
+  expect(await faults(page)).toEqual([]);
   await page.keyboard.press('Escape');
   await expect(page.getByRole('checkbox', { name: /Strongest contrast/ })).toBeHidden();
   // Layers stay on from step to step.
@@ -99,8 +97,7 @@ test('each kind of evidence opens beside the picture, which stays still', async 
   await opened(page, /^One small touch/, /colours of the palette/);
   await opened(page, /^Lights and darks lie/, /has each lightness/);
   expect(await picture.boundingBox()).toEqual(before);
-  const axe = await new AxeBuilder({ page }).analyze();
-  expect(axe.violations.map((v) => [v.id, v.nodes.map((n) => n.html)])).toEqual([]);
+  expect(await faults(page)).toEqual([]);
 });
 
 test('what a reading speaks of lights up while it is pointed at or focused, and goes out again', async ({ page }) => {

@@ -1,10 +1,9 @@
 /** A teacher's own things get in: a cupboard filled by hand, from a set and from a file, and a class that changes. */
-import AxeBuilder from '@axe-core/playwright';
 import { expect, Page, test } from '@playwright/test';
 import { differenceCiede2000 } from 'culori';
 import sharp from 'sharp';
 
-import { demo, madePicture, open, origin, ownStudy } from './steps';
+import { demo, faults, madePicture, open, origin, ownStudy } from './steps';
 
 async function newTeacher(page: Page): Promise<void> {
   await open(page, `${origin()}/sign-in`);
@@ -14,8 +13,6 @@ async function newTeacher(page: Page): Promise<void> {
   });
   expect(made.ok()).toBe(true);
 }
-
-const faults = async (page: Page) => (await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id);
 
 test('an empty cupboard is filled by hand, by Lab and from a photograph, changed, and every step taken back', async ({ page }) => {
   await newTeacher(page);

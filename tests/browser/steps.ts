@@ -1,4 +1,5 @@
 /** What browser tests do again and again. */
+import AxeBuilder from '@axe-core/playwright';
 import { expect, Page } from '@playwright/test';
 import { NEW_STUDY } from '../support/study';
 
@@ -10,6 +11,20 @@ export const origin = (): string => process.env.OLDHAND_TEST_ORIGIN ?? '';
 export async function open(page: Page, address: string): Promise<void> {
   await page.goto(address);
   await page.locator('html[data-alive]').waitFor({ state: 'attached' });
+}
+
+/**
+ * Accessibility faults axe finds on a page at rest: with its title streamed in, nothing being saved, and every colour at the
+ * end of its change. Each names the rule and the first element that breaks it.
+ */
+export async function faults(page: Page): Promise<string[]> {
+  await expect(page).toHaveTitle(/./);
+  await expect(page.locator('button:disabled', { hasText: 'Saving' })).toHaveCount(0);
+  await page.evaluate(() =>
+    Promise.allSettled(document.getAnimations().flatMap((a) => (a.effect?.getComputedTiming().iterations === Infinity ? [] : a.finished))),
+  );
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations.map((v) => `${v.id}: ${v.nodes[0].html.slice(0, 160)}`);
 }
 
 interface DemoIds {

@@ -1,10 +1,8 @@
 /** Works of one's own on Look: from a phone's own kind of file, put in order, a part cut out, a place left out, and the hand beside a foil. */
-import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
 import { expect, Page, test } from '@playwright/test';
-import { demo, open, origin } from './steps';
+import { demo, faults, open, origin } from './steps';
 
-const faults = async (page: Page) => (await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id);
 const strip = (page: Page) => page.getByRole('navigation', { name: /works/i }).locator('a');
 
 /** A study of the demo's own teacher with two works of the sample hand and a foil. */

@@ -21,7 +21,7 @@ export interface Amount {
 }
 
 /** `permille` is per thousandth of the picture's width, `share` a part of one, `lightness` L* from 0 to 100. */
-export type AmountUnit = 'mm' | 'permille' | 'degrees' | 'share' | 'lightness' | 'colours' | 'heads' | 'eyes' | 'px' | 'times';
+export type AmountUnit = 'mm' | 'permille' | 'degrees' | 'share' | 'lightness' | 'colours' | 'heads' | 'eyes' | 'things' | 'px' | 'times';
 
 /** A number written with so many decimals. */
 export interface Figure {

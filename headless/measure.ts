@@ -93,7 +93,7 @@ function plainProfile(p: Profile, say: Say): string {
         ? []
         : [
             message('headless.proportion', {
-              name: measureName(name),
+              name: measureName(template, name),
               value: valueWithUnit(proportionFeature(template, name), value, unit) ?? figure(value, 2),
               factor: factor === null ? 'none' : 'some',
               times: figure(factor ?? 0, 2),

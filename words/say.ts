@@ -83,6 +83,7 @@ export function speaker(catalogue: Catalogue, voice: Voice, on: 'paper' | 'scree
       case 'permille':
         return inUnit(unit, number(value, Math.abs(value) < 10 ? 1 : 0));
       case 'colours':
+      case 'things':
         return inUnit(unit, number(value, Number.isInteger(value) ? 0 : 1), { count: value });
       case 'heads':
       case 'eyes':

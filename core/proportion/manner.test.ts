@@ -71,11 +71,15 @@ describe('bending a reference to the manner', () => {
     const short = natural('figure-standing', 200, 640);
     const tall = natural('figure-standing', 200, 640);
     short.crown = [short.chin[0], short.chin[1] - 140];
-    const told = mannerFactors('figure-standing', [short, tall]);
+    const told = mannerFactors('figure-standing', [[short], [tall]]);
     const one = value('figure-standing', short, 'heads-tall') / 7.5;
     const two = value('figure-standing', tall, 'heads-tall') / 7.5;
     expect(told.find((f) => f.measure === 'heads-tall')).toMatchObject({ works: 2 });
     expect(told.find((f) => f.measure === 'heads-tall')!.factor).toBeCloseTo(Math.sqrt(one * two), 9);
+    // Two figures of one work are one work.
+    const twice = mannerFactors('figure-standing', [[short, short, tall], [tall]]).find((f) => f.measure === 'heads-tall')!;
+    expect(twice.works).toBe(2);
+    expect(twice.factor).toBeCloseTo((one ** 2 * two) ** (1 / 6) * Math.sqrt(two), 9);
     expect(told.some((f) => f.measure === 'hem-width' || f.measure === 'lean')).toBe(false);
   });
   test('strength 0 is the reference, 1 the manner, and a part can go its own way', () => {

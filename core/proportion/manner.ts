@@ -23,15 +23,19 @@ export const restOnOneWork = (factors: readonly MannerFactor[]): boolean => fact
 /** With how much of the manner a guide starts. */
 export const startingStrength = (works: number): number => (works === 1 ? 0.5 : 1);
 
-/** The master's factors from the landmarks of the measured works; measures without nature's proportion have none. */
-export function mannerFactors(template: TemplateName, works: readonly Landmarks[]): MannerFactor[] {
+/** The master's factors from the landmarks of the measured works, one or more sets each; measures without nature's proportion have none. */
+export function mannerFactors(template: TemplateName, works: readonly (readonly Landmarks[])[]): MannerFactor[] {
   const sums = new Map<string, { log: number; works: number }>();
-  for (const points of works)
-    for (const { name, factor } of measureProportions(template, points)) {
-      if (factor === null || !(factor > 0)) continue;
+  for (const sets of works) {
+    // Several figures of one work count as one work between them.
+    const here = new Map<string, number[]>();
+    for (const { name, factor } of sets.flatMap((points) => measureProportions(template, points)))
+      if (factor !== null && factor > 0) here.set(name, [...(here.get(name) ?? []), Math.log(factor)]);
+    for (const [name, logs] of here) {
       const sum = sums.get(name) ?? { log: 0, works: 0 };
-      sums.set(name, { log: sum.log + Math.log(factor), works: sum.works + 1 });
+      sums.set(name, { log: sum.log + logs.reduce((a, b) => a + b, 0) / logs.length, works: sum.works + 1 });
     }
+  }
   return [...sums].map(([measure, { log, works: n }]) => ({ measure, factor: Math.exp(log / n), works: n }));
 }
 

@@ -1,8 +1,12 @@
 /** Knows the measures of each template: ratios, angles and offsets, with nature's proportion beside them. */
 import { Message, message } from '../message';
 import { Landmarks } from './align';
-import { Measure, MeasureLine } from './template';
+import { framed, Measure, MeasureLine } from './template';
 import { TemplateName, TEMPLATES } from './templates';
+import { laidTogether } from './templates/twoBodies';
+
+/** The frame of a picture, [x, y, w, h] px: what a view or a still life is measured by. */
+type Frame = readonly [number, number, number, number];
 
 export interface Proportion extends Pick<Measure, 'name' | 'unit' | 'canon'> {
   template: TemplateName;
@@ -13,17 +17,24 @@ export interface Proportion extends Pick<Measure, 'name' | 'unit' | 'canon'> {
   factor: number | null;
 }
 
-/** What a measure is called. */
-export const measureName = (measure: string): Message => message(`features.proportion.${measure}.title`);
+/** Under which name words tell a measure. */
+export const saidAs = ({ name, said }: Pick<Measure, 'name' | 'said'>): string => said ?? name;
+
+/** What a template's measure is called. */
+export const measureName = (template: TemplateName, name: string): Message => {
+  const measure = measureOf(template, name);
+  return message(`features.proportion.${measure ? saidAs(measure) : name}.title`);
+};
 
 /** A template's measure by its name; null where it has none so named. */
 export const measureOf = (template: TemplateName, name: string): Measure | null =>
   TEMPLATES[template].measures.find((m) => m.name === name) ?? null;
 
 /** Where on the picture a measure is read: its length, what it is held against, and helps to an axis; nothing where it cannot be read. */
-export const linesOf = (template: TemplateName, name: string, points: Landmarks): MeasureLine[] => {
+export const linesOf = (template: TemplateName, name: string, points: Landmarks, frame: Frame | null = null): MeasureLine[] => {
   const of = measureOf(template, name)?.of;
-  return of && of(points) !== null ? of.lines(points) : [];
+  const there = framed(points, frame);
+  return of && of(there) !== null ? of.lines(there) : [];
 };
 
 /** Points of one subject on a picture. */
@@ -34,14 +45,45 @@ export interface LandmarkSet {
   points: Landmarks;
 }
 
-/** All measures of all sets, in the templates' order; free points have none. */
-export const proportionsOf = (sets: readonly LandmarkSet[]): Proportion[] =>
-  sets.flatMap(({ template, name, points }) => (template === 'free' ? [] : measureProportions(template, points, name)));
+/** Figures of which two beside each other are told of together. */
+const BODIES: readonly string[] = [
+  'figure-standing',
+  'figure-seated',
+  'figure-part',
+  'figure-bent',
+  'animal-side',
+] satisfies TemplateName[];
 
-/** All measures of a template from its landmarks, in the template's order; null where a needed point is missing. */
-export function measureProportions(template: TemplateName, points: Landmarks, set: string | null = null): Proportion[] {
-  return TEMPLATES[template].measures.map(({ name, unit, canon, of }) => {
-    const value = of(points);
+/** Two bodies for each figure and the next one to its right; none where they have been placed by hand. */
+function bodiesOf(sets: readonly LandmarkSet[]): LandmarkSet[] {
+  if (sets.some((s) => s.template === 'two-bodies')) return [];
+  const middle = ({ points }: LandmarkSet) => {
+    const xs = Object.values(points).map((p) => p[0]);
+    return Math.min(...xs) + Math.max(...xs);
+  };
+  const figures = sets.filter((s) => BODIES.includes(s.template) && Object.keys(s.points).length > 1).sort((a, b) => middle(a) - middle(b));
+  return figures.slice(1).flatMap((right, i): LandmarkSet[] => {
+    const points = laidTogether(figures[i].points, right.points);
+    return points ? [{ template: 'two-bodies', name: [figures[i].name, right.name].filter(Boolean).join(' + ') || null, points }] : [];
+  });
+}
+
+/** All measures of all sets in the frame of their picture, in the templates' order, and of each two figures beside each other; free points have none. */
+export const proportionsOf = (sets: readonly LandmarkSet[], frame: Frame | null): Proportion[] =>
+  [...sets, ...bodiesOf(sets)].flatMap(({ template, name, points }) =>
+    template === 'free' ? [] : measureProportions(template, points, frame, name),
+  );
+
+/** All measures of a template from its landmarks, in the template's order; null where a needed point, or the frame, is missing. */
+export function measureProportions(
+  template: TemplateName,
+  points: Landmarks,
+  frame: Frame | null = null,
+  set: string | null = null,
+): Proportion[] {
+  const there = framed(points, frame);
+  return TEMPLATES[template].measures.map(({ name, unit, canon, of }: Measure) => {
+    const value = of(there);
     const compared = value !== null && canon !== null && unit !== 'degrees' && unit !== 'offset';
     return { template, set, name, value, unit, canon, factor: compared ? value / canon : null };
   });

@@ -1,7 +1,7 @@
 /** What a landmark template is made of, and the few lengths and angles its measures are put together from. */
 import { Landmarks } from './align';
 
-type Unit = 'ratio' | 'heads' | 'degrees' | 'offset';
+type Unit = 'ratio' | 'heads' | 'degrees' | 'offset' | 'count';
 /** A length in px, a ratio or an angle in degrees; null where a point it needs is missing. */
 type Maybe = number | null;
 type Point = readonly [number, number];
@@ -38,6 +38,8 @@ export interface TemplatePoint {
 
 export interface Measure {
   name: string;
+  /** Which words tell it, where another template's measure of the same name is another thing; else its name. */
+  said?: string;
   unit: Unit;
   of: Reading;
   /** Nature's proportion by common practice, no source; null where there is none. */
@@ -46,11 +48,15 @@ export interface Measure {
   vitruvius?: number;
 }
 
-/** What each is called stands in `words/`: `templates`, `points`, `parts` by template, `features.proportion` by measure. */
+/** What each is called stands in `words/`: `templates`, `points`, `parts` by template, `features.proportion` by what the measure is `said` as. */
 export interface Template {
   parts: readonly string[];
   /** In the order they are placed. */
   points: readonly TemplatePoint[];
+  /** Points that are joined in the diagram and over a picture. */
+  joined: readonly (readonly string[])[];
+  /** What the points stand on in the diagram: SVG paths in hundredths of the figure's own box. */
+  drawing: readonly string[];
   /** In the order they are told. */
   measures: readonly Measure[];
 }
@@ -177,3 +183,117 @@ export const either = (...of: readonly Reading[]): Reading => {
     (points) => first(points)?.end(points) ?? null,
   );
 };
+
+/** The same without its sign: what leans to either side alike. */
+export const unsigned = (of: Reading): Reading =>
+  shownBy(
+    (points) => {
+      const value = of(points);
+      return value === null ? null : Math.abs(value);
+    },
+    of.lines,
+    of.end,
+  );
+
+/** So many times a reading. */
+export const times = (k: number, of: Reading): Reading =>
+  shownBy(
+    (points) => {
+      const value = of(points);
+      return value === null ? null : k * value;
+    },
+    of.lines,
+    of.end,
+  );
+
+/** Level, or plumb: how far two points lie apart along one axis of the sheet, drawn from the first, with a help to the second. */
+const apartOn = (axis: 0 | 1, a: string, b: string): Reading => {
+  const foot = (points: Landmarks): Point | null => {
+    const [p, q] = [get(points, a), get(points, b)];
+    return p && q ? (axis ? [p[0], q[1]] : [q[0], p[1]]) : null;
+  };
+  return shownBy(
+    (points) => {
+      const [p, q] = [get(points, a), get(points, b)];
+      return p && q ? Math.abs(q[axis] - p[axis]) : null;
+    },
+    (points) => [...line(get(points, a), foot(points)), ...line(foot(points), get(points, b), 'help')],
+    foot,
+  );
+};
+export const level = (a: string, b: string): Reading => apartOn(0, a, b);
+export const plumb = (a: string, b: string): Reading => apartOn(1, a, b);
+
+/** Where a point stands between two others along the level, 0 at the first and 1 at the second. */
+export const placeBetween = ([from, to]: readonly [string, string], name: string): Reading =>
+  shownBy(
+    (points) => {
+      const [p, q, at] = [get(points, from), get(points, to), get(points, name)];
+      return p && q && at && Math.abs(q[0] - p[0]) >= NOTHING ? (at[0] - p[0]) / (q[0] - p[0]) : null;
+    },
+    (points) => {
+      const [p, q, at] = [get(points, from), get(points, to), get(points, name)];
+      return p && q && at
+        ? [
+            ...line(p, [at[0], p[1]]),
+            ...line(p, [q[0], p[1]], 'unit'),
+            ...line([at[0], p[1]], at, 'help'),
+            ...line([q[0], p[1]], q, 'help'),
+          ]
+        : [];
+    },
+  );
+
+/** Angle at a point between the ways to two others, 0 to 180°. */
+export const corner = (a: string, at: string, b: string): Reading =>
+  shownBy(
+    (points) => {
+      const [p, m, q] = [get(points, a), get(points, at), get(points, b)];
+      if (!p || !m || !q) return null;
+      const [ux, uy, vx, vy] = [p[0] - m[0], p[1] - m[1], q[0] - m[0], q[1] - m[1]];
+      return (ux || uy) && (vx || vy) ? (Math.abs(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy)) * 180) / Math.PI : null;
+    },
+    (points) => [...line(get(points, at), get(points, a)), ...line(get(points, at), get(points, b), 'unit')],
+  );
+
+/** The corners of the picture's frame among the points; no point of a template is so named. */
+const [FRAME_START, FRAME_END] = ['frame-start', 'frame-end'];
+
+/** The points with the corners of the frame they are read in, [x, y, w, h] px. */
+export const framed = (points: Landmarks, frame: readonly [number, number, number, number] | null): Landmarks =>
+  frame ? { ...points, [FRAME_START]: [frame[0], frame[1]], [FRAME_END]: [frame[0] + frame[2], frame[1] + frame[3]] } : points;
+
+export const frameWidth = level(FRAME_START, FRAME_END);
+export const frameHeight = plumb(FRAME_START, FRAME_END);
+
+const fromFrame = (axis: 0 | 1, names: readonly string[], corner: string, size: Reading): Reading =>
+  over(
+    shownBy(
+      (points) => {
+        const [edge, at] = [get(points, corner), middleOf(names.map((n) => get(points, n)))];
+        return edge && at && names.every((n) => get(points, n)) ? Math.abs(at[axis] - edge[axis]) : null;
+      },
+      (points) => {
+        const [edge, at] = [get(points, corner), middleOf(names.map((n) => get(points, n)))];
+        return edge && at ? line(axis ? [at[0], edge[1]] : [edge[0], at[1]], at) : [];
+      },
+    ),
+    size,
+  );
+/** How far down the frame, or across it, the middle of these points stands, 0 to 1; and how far up from its lower edge. */
+export const downFrame = (...names: string[]): Reading => fromFrame(1, names, FRAME_START, frameHeight);
+export const acrossFrame = (...names: string[]): Reading => fromFrame(0, names, FRAME_START, frameWidth);
+export const upFrame = (...names: string[]): Reading => fromFrame(1, names, FRAME_END, frameHeight);
+
+/** A box by the four points that end it, px: left, top, right, bottom; null where one is missing. */
+export type Box = readonly [left: number, top: number, right: number, bottom: number];
+export const boxOf = (points: Landmarks, name: string): Box | null => {
+  const [l, t, r, b] = ['left', 'top', 'right', 'bottom'].map((side) => get(points, `${name}-${side}`));
+  return l && t && r && b ? [Math.min(l[0], r[0]), Math.min(t[1], b[1]), Math.max(l[0], r[0]), Math.max(t[1], b[1])] : null;
+};
+export const boxLines = ([l, t, r, b]: Box, as: MeasureLine['as'] = 'length'): MeasureLine[] => [
+  ...line([l, t], [r, t], as),
+  ...line([r, t], [r, b], as),
+  ...line([r, b], [l, b], as),
+  ...line([l, b], [l, t], as),
+];

@@ -1,10 +1,35 @@
 /** Knows which landmark templates there are, and what their points and parts are called. */
 import { Message, message } from '../message';
 import { Template } from './template';
+import { animalFront, animalSide } from './templates/animal';
+import { birdOpen, birdSide } from './templates/bird';
 import { faceFront } from './templates/faceFront';
+import { faceProfile } from './templates/faceProfile';
+import { faceThreeQuarter } from './templates/faceThreeQuarter';
+import { figureBent } from './templates/figureBent';
+import { figurePart, figureSeated } from './templates/figureSeated';
 import { figureStanding } from './templates/figureStanding';
+import { landscape } from './templates/landscape';
+import { stillLife } from './templates/stillLife';
+import { twoBodies } from './templates/twoBodies';
 
-export const TEMPLATES = { 'face-front': faceFront, 'figure-standing': figureStanding } as const satisfies Record<string, Template>;
+/** In the order they are offered. */
+export const TEMPLATES = {
+  'face-front': faceFront,
+  'face-three-quarter': faceThreeQuarter,
+  'face-profile': faceProfile,
+  'figure-standing': figureStanding,
+  'figure-seated': figureSeated,
+  'figure-part': figurePart,
+  'figure-bent': figureBent,
+  'two-bodies': twoBodies,
+  'animal-side': animalSide,
+  'animal-front': animalFront,
+  'bird-side': birdSide,
+  'bird-open': birdOpen,
+  landscape,
+  'still-life': stillLife,
+} as const satisfies Record<string, Template>;
 
 export type TemplateName = keyof typeof TEMPLATES;
 export const TEMPLATE_NAMES = Object.keys(TEMPLATES) as TemplateName[];

@@ -117,6 +117,7 @@ const PROPORTIONS: Readonly<Record<Measure['unit'], Pick<FeatureSpec, 'unit' | '
   offset: { unit: 'offset', scale: PLAIN, typical: 0.012 },
   heads: { unit: 'heads', scale: log(0), typical: 0.05 },
   ratio: { unit: 'ratio', scale: log(0.05), typical: 0.05 },
+  count: { unit: 'count', scale: log(1), typical: 0.2 },
 };
 
 /** A value on its feature's scale. */

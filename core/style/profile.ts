@@ -98,7 +98,7 @@ export function measurePicture(image: RgbImage, options: ProfileOptions = {}): P
   const composition = readComposition(worked, leftOut);
   const focus = focusOf(form, leftOut);
   const chroma = chromaOf(keptOf(chromaPlane(lab), leftOut));
-  const proportions = proportionsOf(options.landmarks ?? []);
+  const proportions = proportionsOf(options.landmarks ?? [], frame);
   const patches = (options.patches ?? []).map((patch) => ({
     patch,
     ...measurePatch(image, patch, ground?.lab ?? null, { mmPerPixel, pictureWidth: frame[2] }).reading,

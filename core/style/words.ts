@@ -1,6 +1,6 @@
 /** Knows what is said of a reading or a finding: which sentence, and what stands in it. */
 import { amount, Amount, AmountUnit, Figure, figure, Message, message, Typed, typed, Values } from '../message';
-import type { Proportion } from '../proportion/measures';
+import { Proportion, saidAs } from '../proportion/measures';
 import { Feature, FeatureGroup, featureSpec, FeatureUnit } from './features';
 import { isProportion, measureIn, proportionFeature } from './proportionNames';
 
@@ -24,7 +24,7 @@ const PLACE_WEIGHT = 'place.weight.';
 /** Where a feature's sentences stand in `words/`. */
 function keyOf(feature: string): string {
   const known = measureIn(feature);
-  if (known) return `features.proportion.${known.measure.name}`;
+  if (known) return `features.proportion.${saidAs(known.measure)}`;
   return `features.${feature.startsWith(PLACE_WEIGHT) ? 'place.weight' : feature}`;
 }
 
@@ -44,6 +44,7 @@ const UNITS_IN_WORDS: Partial<Record<FeatureUnit, AmountUnit>> = {
 
 /** A ratio of two lengths in a face or figure is a share of the second; the gap between the eyes is counted in eyes. */
 function unitInWords({ feature, unit }: Pick<Said, 'feature' | 'unit'>): AmountUnit | null {
+  if (unit === 'count' && isProportion(feature)) return 'things';
   const named = UNITS_IN_WORDS[unit];
   if (named) return named;
   if (!isProportion(feature)) return null;

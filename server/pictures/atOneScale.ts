@@ -15,6 +15,8 @@ export interface AsKnown extends Resolution {
 
 interface Placed {
   template: string;
+  /** Which figure, where there are several. */
+  name: string;
   points: Record<string, [number, number]>;
 }
 
@@ -35,18 +37,21 @@ export const asKnown = ({ widthMm }: Sized, { frame, sharpness }: ProfileWithMap
 export const atScale = (known: AsKnown, rung: Rung, tooPoor: boolean): AtScale => ({ ...known, rung: tooPoor ? ownRung(known) : rung });
 
 /** The measures of whatever landmarks have been placed. */
-const measuresOf = (sets: readonly Placed[]): Proportion[] =>
-  proportionsOf(sets.flatMap(({ template, points }) => (isTemplate(template) ? [{ template, name: null, points }] : [])));
+const measuresOf = (sets: readonly Placed[], frame: Frame): Proportion[] =>
+  proportionsOf(
+    sets.flatMap(({ template, name, points }) => (isTemplate(template) ? [{ template, name: name || null, points }] : [])),
+    frame,
+  );
 
 /** A picture's readings and landmarks as comparison takes them. */
 export function measured(
-  { profile, layout }: ProfileWithMaps,
+  { profile, layout, frame }: ProfileWithMaps,
   sets: readonly Placed[],
   { widthMm, partOf }: Sized,
   marks = true,
 ): Measured {
   const features = marks ? profile.features : withoutMarks(profile.features);
-  const proportions = measuresOf(sets);
+  const proportions = measuresOf(sets, [...frame]);
   const part = partOf !== null && partOf !== undefined;
   return { features: withProportions(features, proportions), proportions, palette: profile.palette, layout, widthMm, part };
 }

@@ -1,4 +1,4 @@
-/** Points placed on a work, a piece or a reference, one set a template. */
+/** Points placed on a work, a piece or a reference: sets by template and name. */
 import { sql } from 'drizzle-orm';
 import { check, int, mysqlTable, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import { pieces } from './pieces';
@@ -18,14 +18,18 @@ export const landmarkSets = mysqlTable(
     pieceId: key('piece_id').references(() => pieces.id, { onDelete: 'cascade' }),
     referenceId: key('reference_id').references(() => referencePictures.id, { onDelete: 'cascade' }),
     template: varchar('template', { length: 40 }).notNull(),
+    /** Which figure it is, where there are several; empty for the one that is. */
+    name: varchar('name', { length: 60 }).notNull().default(''),
     points: jsonText<Record<string, [number, number]>>('points').notNull(),
+    /** Points that are not to be seen in the picture: nobody is asked for them again. */
+    hidden: jsonText<string[]>('hidden'),
     version: int('version').notNull().default(1),
     updatedAt: instant('updated_at').notNull(),
   },
   (t) => [
-    uniqueIndex('landmark_sets_work').on(t.workId, t.template),
-    uniqueIndex('landmark_sets_piece').on(t.pieceId, t.template),
-    uniqueIndex('landmark_sets_reference').on(t.referenceId, t.template),
+    uniqueIndex('landmark_sets_work').on(t.workId, t.template, t.name),
+    uniqueIndex('landmark_sets_piece').on(t.pieceId, t.template, t.name),
+    uniqueIndex('landmark_sets_reference').on(t.referenceId, t.template, t.name),
     check('landmark_sets_one', sql`(${t.workId} is not null) + (${t.pieceId} is not null) + (${t.referenceId} is not null) = 1`),
   ],
 );

@@ -22,13 +22,15 @@ export const landmarkKey = (subject: LandmarkSubject, id: string) => ({
 /** A set of points as it is shown. */
 export interface PlacedSet {
   template: string;
+  name: string;
   points: Record<string, [number, number]>;
+  hidden: string[] | null;
   version: number;
 }
 
 /** The sets placed on the thing of a row, as one value of it: so a page of many things asks but once. */
 export const setsOn = (owner: AnyColumn, id: AnyColumn) => sql<string | PlacedSet[] | null>`(
-  select json_arrayagg(json_object('template', ${landmarkSets.template}, 'points', json_extract(${landmarkSets.points}, '$'), 'version', ${landmarkSets.version}))
+  select json_arrayagg(json_object('template', ${landmarkSets.template}, 'name', ${landmarkSets.name}, 'hidden', json_extract(${landmarkSets.hidden}, '$'), 'points', json_extract(${landmarkSets.points}, '$'), 'version', ${landmarkSets.version}) order by ${landmarkSets.name})
   from ${landmarkSets} where ${owner} = ${id})`;
 
 /** Such a value as a list; some servers say that a text is JSON, and then it comes parsed. */

@@ -1,38 +1,50 @@
-/** Knows placed landmarks: one set of points a subject and template, each change logged, a stale change refused. */
-import { Message, typed } from '../../core/message';
-import { and, eq } from 'drizzle-orm';
+/** Knows placed landmarks: sets of points by template and name, each change logged, a stale change refused. */
+import { Message, message, typed } from '../../core/message';
+import { and, asc, eq } from 'drizzle-orm';
 import { isTemplate, TEMPLATES } from '../../core/proportion/templates';
 import { database, newId } from '../database/connection';
 import { logged } from '../edits/log';
-import { sentence, conflict, UserError } from '../errors';
+import { unlessTaken } from '../database/failures';
+import { sentence, conflict, notFound, UserError } from '../errors';
 import { landmarkSets } from '../schema';
-import { landmarkKey, landmarksOn, LandmarkSubject } from './landmarkRows';
+import { landmarkKey, landmarksOn, LandmarkSubject, PlacedSet } from './landmarkRows';
 import { inStudy, pieceOf, referenceOf, workOf } from '../accounts/ownership';
 
 export type Points = Record<string, [number, number]>;
 
-export interface LandmarkView {
+/** Which set of a subject: its template, and its name where there are several. */
+export interface SetKey {
+  subject: LandmarkSubject;
+  subjectId: string;
   template: string;
-  points: Points;
-  version: number;
+  name?: string;
 }
 
 const OWNERS = { work: workOf, piece: pieceOf, reference: referenceOf } as const;
-const VIEW = { template: landmarkSets.template, points: landmarkSets.points, version: landmarkSets.version };
+const VIEW = {
+  template: landmarkSets.template,
+  name: landmarkSets.name,
+  points: landmarkSets.points,
+  hidden: landmarkSets.hidden,
+  version: landmarkSets.version,
+};
+/** More figures of one kind than anybody measures on one picture. */
+const MOST_SETS = 24;
 const MOST_POINTS = 80;
 
-export async function landmarksOf(teacherId: string, subject: LandmarkSubject, subjectId: string): Promise<LandmarkView[]> {
+export async function landmarksOf(teacherId: string, subject: LandmarkSubject, subjectId: string): Promise<PlacedSet[]> {
   await OWNERS[subject](teacherId, subjectId);
-  return database().select(VIEW).from(landmarkSets).where(landmarksOn(subject, subjectId));
+  return database().select(VIEW).from(landmarkSets).where(landmarksOn(subject, subjectId)).orderBy(asc(landmarkSets.name));
 }
 
 /** The landmarks on every work and reference of a study of the caller's own, by the thing's id. */
-export async function landmarksIn(studyId: string): Promise<Map<string, LandmarkView[]>> {
+export async function landmarksIn(studyId: string): Promise<Map<string, PlacedSet[]>> {
   const rows = await database()
     .select({ ...VIEW, workId: landmarkSets.workId, referenceId: landmarkSets.referenceId })
     .from(landmarkSets)
-    .where(eq(landmarkSets.studyId, studyId));
-  const out = new Map<string, LandmarkView[]>();
+    .where(eq(landmarkSets.studyId, studyId))
+    .orderBy(asc(landmarkSets.name));
+  const out = new Map<string, PlacedSet[]>();
   for (const { workId, referenceId, ...view } of rows) {
     const id = workId ?? referenceId;
     if (id) out.set(id, [...(out.get(id) ?? []), view]);
@@ -40,35 +52,81 @@ export async function landmarksIn(studyId: string): Promise<Map<string, Landmark
   return out;
 }
 
+const strangePoint = (template: string, names: readonly string[]): string | undefined =>
+  isTemplate(template) ? names.find((n) => !TEMPLATES[template].points.some((p) => p.name === n)) : undefined;
+
 /**
- * Stores the points of one template; `version` 0 says that there were none before. Returns the new version. Without a
- * label nothing is written into the log of edits.
+ * Stores a set of points, and which of its template's points are hidden in the picture; `version` 0 says that there was none
+ * before. A set with neither is none. Returns the new version. Without a label nothing is written into the log of edits.
  */
 export async function placeLandmarks(
   teacherId: string,
-  { subject, subjectId, template }: { subject: LandmarkSubject; subjectId: string; template: string },
+  { subject, subjectId, template, name = '' }: SetKey,
   version: number,
   points: Points,
   label: Message | null,
+  hidden: readonly string[] = [],
 ): Promise<number> {
   if (template !== 'free' && !isTemplate(template)) throw new UserError(400, sentence('template'), 'template');
   if (Object.keys(points).length > MOST_POINTS) throw new UserError(400, sentence('most.points', { n: MOST_POINTS }), 'points');
-  const strange = isTemplate(template) ? Object.keys(points).find((n) => !TEMPLATES[template].points.some((p) => p.name === n)) : undefined;
-  if (strange !== undefined) throw new UserError(400, sentence('noPoint', { point: typed(strange) }), 'points');
+  for (const [field, names] of [
+    ['points', Object.keys(points)],
+    ['hidden', hidden],
+  ] as const) {
+    const strange = strangePoint(template, names);
+    if (strange !== undefined) throw new UserError(400, sentence('noPoint', { point: typed(strange) }), field);
+  }
   const owner = await OWNERS[subject](teacherId, subjectId);
   const { studyId } = owner;
   const studentId = 'studentId' in owner ? owner.studentId : null;
   return inStudy(teacherId, studyId, async (tx) => {
-    const where = and(landmarksOn(subject, subjectId), eq(landmarkSets.template, template))!;
+    const where = setWhere({ subject, subjectId, template, name });
     const [row] = await tx.select().from(landmarkSets).where(where);
     if ((row?.version ?? 0) !== version) throw conflict('points');
     const about = { teacherId, studyId, studentId, subject: 'landmarks', subjectId, label };
-    const now = { points, version: version + 1, updatedAt: new Date() };
+    const unseen = hidden.filter((n) => !Object.hasOwn(points, n));
+    const now = { points, hidden: unseen.length ? unseen : null, version: version + 1, updatedAt: new Date() };
+    const kept = Object.keys(points).length > 0 || unseen.length > 0;
+    if (kept && !row) {
+      const all = await tx.select({ id: landmarkSets.id }).from(landmarkSets).where(landmarksOn(subject, subjectId));
+      if (all.length >= MOST_SETS) throw new UserError(400, sentence('most.sets', { n: MOST_SETS }), 'name');
+    }
     await logged(tx, about, [{ table: landmarkSets, where }], async () => {
-      if (!Object.keys(points).length) await tx.delete(landmarkSets).where(where);
+      if (!kept) await tx.delete(landmarkSets).where(where);
       else if (row) await tx.update(landmarkSets).set(now).where(where);
-      else await tx.insert(landmarkSets).values({ id: newId(), studyId, ...landmarkKey(subject, subjectId), template, ...now, version: 1 });
+      else
+        await tx
+          .insert(landmarkSets)
+          .values({ id: newId(), studyId, ...landmarkKey(subject, subjectId), template, name, ...now, version: 1 });
     });
-    return Object.keys(points).length ? version + 1 : 0;
+    return kept ? version + 1 : 0;
   });
 }
+
+/** Gives a set another name, one that no other set of its template on the subject has. */
+export async function renameSet(teacherId: string, key: SetKey, to: string): Promise<void> {
+  const { subject, subjectId, name = '' } = key;
+  const owner = await OWNERS[subject](teacherId, subjectId);
+  const { studyId } = owner;
+  const studentId = 'studentId' in owner ? owner.studentId : null;
+  await inStudy(teacherId, studyId, async (tx) => {
+    const where = setWhere(key);
+    const [row] = await tx.select({ id: landmarkSets.id }).from(landmarkSets).where(where);
+    if (!row) throw notFound('points');
+    const label = message('edits.renameSet', { name: typed(name), to: typed(to) });
+    const itself = eq(landmarkSets.id, row.id);
+    await unlessTaken(
+      () =>
+        logged(
+          tx,
+          { teacherId, studyId, studentId, subject: 'landmarks', subjectId, label },
+          [{ table: landmarkSets, where: itself }],
+          () => tx.update(landmarkSets).set({ name: to, updatedAt: new Date() }).where(itself),
+        ),
+      () => new UserError(409, sentence('sameSet', { name: typed(to) }), 'name'),
+    );
+  });
+}
+
+const setWhere = ({ subject, subjectId, template, name = '' }: SetKey) =>
+  and(landmarksOn(subject, subjectId), eq(landmarkSets.template, template), eq(landmarkSets.name, name))!;

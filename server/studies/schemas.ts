@@ -146,8 +146,15 @@ const point = mixed<[number, number]>().test(
   (v) => Array.isArray(v) && v.length === 2 && v.every((n) => typeof n === 'number' && Number.isFinite(n)),
 );
 
+const MOST_SET_NAME = 60;
+const setName = () => string().trim().max(MOST_SET_NAME);
+
+export const setNameSchema = object({ template: string().required(), name: setName().default(''), to: setName().defined() });
+
 export const landmarksSchema = object({
   template: string().required(),
+  name: setName().default(''),
+  hidden: array(string().required()).max(80).default([]),
   version: number().integer().min(0).required(),
   label: label('edits.points'),
   points: mixed<Record<string, [number, number]>>()

@@ -39,7 +39,7 @@ const SCREEN_SIDE = 900;
 export function Drawing({ studyId, reference, template, works, group, roster, rules, head, strip }: Props) {
   const say = useSay();
   const looking = useLooking();
-  const placing = usePlacing('reference', reference.id, template, reference.sets);
+  const placing = usePlacing({ subject: 'reference', id: reference.id, template, sets: reference.sets });
   const { factors, bent } = useManner(template, works, placing.points);
   const [view, setView] = useState<View>(bent ? 'ghost' : 'points');
   // After an undo or redo the stored strengths count again.
@@ -87,7 +87,12 @@ export function Drawing({ studyId, reference, template, works, group, roster, ru
       strip={strip}
     >
       {head}
-      <TemplateChoice current={template} href={(t) => `${base}?reference=${reference.id}&template=${t}${group ? `&group=${group}` : ''}`} />
+      <TemplateChoice
+        current={template}
+        href={(t) => `${base}?reference=${reference.id}&template=${t}${group ? `&group=${group}` : ''}`}
+        placed={new Set(reference.sets.map((s) => s.template))}
+        open={false}
+      />
       <Notice said={problem ?? placing.problem} />
       {view === 'points' && <PlacingPrompt placing={placing} />}
       {!factors.length && <p className="mt-2">{say('make.noMaster')}</p>}

@@ -41,7 +41,7 @@ export function Factors({ template, factors, bent }: { template: TemplateName; f
           {rows.map((r) => (
             <tr key={r.measure} className="border-t border-base-300">
               <td className="py-0.5">
-                {say(measureName(r.measure))} <span className="text-xs">{say('make.fromWorks', { n: r.works })}</span>
+                {say(measureName(template, r.measure))} <span className="text-xs">{say('make.fromWorks', { n: r.works })}</span>
               </td>
               <td className="ps-2 text-end whitespace-nowrap">{say.amount(r.factor, 'times')}</td>
               <td className="ps-2 text-end whitespace-nowrap">{withUnit(r.measure, r.at!.from)}</td>

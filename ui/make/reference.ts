@@ -24,7 +24,7 @@ export interface MasterWork {
   id: string;
   title: string;
   pictureId: string;
-  points: Record<string, Landmarks>;
+  points: Record<string, Landmarks[]>;
   palette: { hex: string; share: number; accent: boolean }[];
 }
 

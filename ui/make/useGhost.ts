@@ -13,7 +13,7 @@ export function useManner(template: TemplateName, works: readonly MasterWork[], 
     () =>
       mannerFactors(
         template,
-        works.flatMap((w) => (w.points[template] ? [w.points[template]] : [])),
+        works.map((w) => w.points[template] ?? []),
       ),
     [template, works],
   );

@@ -25,8 +25,8 @@ interface Props {
 export function PiecePoints({ base, piece, size, template, sets }: Props) {
   const say = useSay();
   const looking = useLooking();
-  const placing = usePlacing('piece', piece.id, template, sets);
-  const measures = measureProportions(template, placing.points).filter((m) => m.value !== null);
+  const placing = usePlacing({ subject: 'piece', id: piece.id, template, sets });
+  const measures = measureProportions(template, placing.points, [0, 0, size.width, size.height]).filter((m) => m.value !== null);
   const name = say(pieceTitle(piece));
   return (
     <Bench
@@ -44,13 +44,18 @@ export function PiecePoints({ base, piece, size, template, sets }: Props) {
       }
     >
       <h2 className="text-lg font-semibold">{name}</h2>
-      <TemplateChoice current={template} href={(t) => `${base}?piece=${piece.id}&points=${t}`} />
+      <TemplateChoice
+        current={template}
+        href={(t) => `${base}?piece=${piece.id}&points=${t}`}
+        placed={new Set(sets.map((s) => s.template))}
+        open={false}
+      />
       <PlacingPrompt placing={placing} />
       <Notice said={placing.problem} />
       {measures.length > 0 && (
         <ul className="mt-3 grid gap-1 text-sm">
           {measures.map((m) => (
-            <li key={m.name}>{say('pieces.measure', { measure: measureName(m.name), value: measureWithUnit(m) })}</li>
+            <li key={m.name}>{say('pieces.measure', { measure: measureName(template, m.name), value: measureWithUnit(m) })}</li>
           ))}
         </ul>
       )}

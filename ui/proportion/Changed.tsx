@@ -36,7 +36,7 @@ export function Changed({ template, work, models }: Props) {
               <Place as="li" key={c.measure} of={proportionFeature(template, c.measure)}>
                 {say(
                   told(c.times, {
-                    measure: measureName(c.measure),
+                    measure: measureName(template, c.measure),
                     from: measureWithUnit({ template, name: c.measure, unit: c.unit, value: c.from }),
                     to: measureWithUnit({ template, name: c.measure, unit: c.unit, value: c.to }),
                   }),

@@ -12,10 +12,16 @@ import { Rule, TickRule } from '../rules/RuleList';
 import { Grounds, Opened, Opener } from '../shared/evidence/Told';
 import { Place } from '../shared/layers/Layers';
 import { useSay } from '../words/Words';
+import type { Layered } from '../shared/layers/LayerCanvas';
 import type { LandmarkSet } from './useLandmarks';
+
+type Frame = readonly [number, number, number, number];
 
 interface MeasuredWork {
   id: string;
+  pictureWidth: number;
+  pictureHeight: number;
+  layered: Layered;
   title: string;
   foil: boolean;
   groupId: string | null;
@@ -28,7 +34,11 @@ interface Props {
   works: readonly MeasuredWork[];
   work: MeasuredWork;
   template: TemplateName;
+  /** Which figure of the work it is. */
+  set: string;
   points: LandmarkSet['points'];
+  /** What a view or a still life is a share of, px of the picture. */
+  frame: Frame;
   /** Null where the points are no rule of the hand's: those of a model. */
   rules: Rule[] | null;
 }
@@ -57,24 +67,28 @@ const column = createColumnHelper<Row>();
 const COLUMNS = ['measure', 'here', 'nature', 'times'] as const;
 
 /** Every measure of the points placed, sorted by any of its columns; each opens to where it is read and how it is on other works. */
-export function MeasureTable({ studyId, works, work, template, points, rules }: Props) {
+export function MeasureTable({ studyId, works, work, template, set, points, frame, rules }: Props) {
   const say = useSay();
   const id = useId();
   const [opened, setOpened] = useState<string | null>(null);
   const [sorting, setSorting] = useState<SortingState>([{ id: 'times', desc: true }]);
-  const data = useMemo(() => measureProportions(template, points).filter((r): r is Row => r.value !== null), [template, points]);
+  const data = useMemo(
+    () => measureProportions(template, points, frame).filter((r): r is Row => r.value !== null),
+    [template, points, frame],
+  );
   const columns = useMemo(
     () => [
-      column.accessor((r) => say(measureName(r.name)), {
+      column.accessor((r) => say(measureName(template, r.name)), {
         id: 'measure',
         sortDescFirst: false,
-        sortingFn: (a, b) => say(measureName(a.original.name)).localeCompare(say(measureName(b.original.name)), say.locale),
+        sortingFn: (a, b) =>
+          say(measureName(template, a.original.name)).localeCompare(say(measureName(template, b.original.name)), say.locale),
       }),
       column.accessor((r) => r.value, { id: 'here' }),
       column.accessor((r) => r.canon ?? undefined, { id: 'nature', sortUndefined: 'last' }),
       column.accessor(departure, { id: 'times' }),
     ],
-    [say],
+    [say, template],
   );
   // The library's table is made anew with each drawing and handed to nothing that remembers it.
   // eslint-disable-next-line react-hooks/incompatible-library
@@ -88,10 +102,14 @@ export function MeasureTable({ studyId, works, work, template, points, rules }: 
     getRowId: (r) => r.name,
     enableSortingRemoval: false,
   });
-  // A work of a group is told beside that group; a foil enters no mean, and nothing read on it is a rule.
+  // A work of a group is told beside that group, and each figure of it beside the others; a foil enters no mean, and nothing read on it is a rule.
   const others = (rules && !work.foil ? works : [])
-    .filter((w) => w.id !== work.id && !w.foil && (work.groupId === null || w.groupId === work.groupId))
-    .flatMap((w) => w.sets.filter((s) => s.template === template).map((s) => measureProportions(template, s.points)));
+    .filter((w) => !w.foil && (work.groupId === null || w.groupId === work.groupId))
+    .flatMap((w) =>
+      w.sets
+        .filter((s) => s.template === template && !(w.id === work.id && s.name === set))
+        .map((s) => measureProportions(template, s.points, w.layered.as.frame ?? [0, 0, w.pictureWidth, w.pictureHeight])),
+    );
   if (!data.length) return <p className="mt-3">{say('proportion.none')}</p>;
   return (
     <table className="mt-3 w-full text-sm">
@@ -129,7 +147,7 @@ export function MeasureTable({ studyId, works, work, template, points, rules }: 
           const elsewhere = others.flatMap((o) => o.filter((p) => p.name === r.name && p.value !== null).map((p) => p.value!));
           const mean = [r.value, ...elsewhere].reduce((s, v) => s + v, 0) / (elsewhere.length + 1);
           const feature = proportionFeature(template, r.name);
-          const measure = measureName(r.name);
+          const measure = measureName(template, r.name);
           const vitruvius = measureOf(template, r.name)?.vitruvius;
           const withUnit = (value: number) => say(measureWithUnit({ ...r, value }));
           return (

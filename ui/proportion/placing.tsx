@@ -1,27 +1,79 @@
 'use client';
+import { EyeOff, SkipForward, Sparkles } from 'lucide-react';
 import { useState } from 'react';
 import { amount, message } from '@/core/message';
+import { Expected, expectedPlace } from '@/core/proportion/guessing';
 import { pointName, TEMPLATES, TemplateName } from '@/core/proportion/templates';
+import { turnedHead } from '@/core/proportion/turned';
 import type { Layered } from '../shared/layers/LayerCanvas';
 import { PictureView } from '../shared/looking/PictureView';
 import { Looking } from '../shared/looking/tools';
-import { turnedHead } from '@/core/proportion/turned';
+import { readingWorker, wholePicture } from '../shared/reading/client';
+import { TemplateDiagram } from '../shared/TemplateDiagram';
 import { LandmarkLayer } from './LandmarkLayer';
-import { LandmarkSet, useLandmarks } from './useLandmarks';
+import { LandmarkSet, Subject, useLandmarks } from './useLandmarks';
 import { useSay } from '../words/Words';
 
+/** How far a click may lie beside the edge that it snaps to, px of the screen. */
+const SNAP_REACH = 14;
+
+/** Points are known to a quarter of a pixel. */
+const quarter = ([x, y]: readonly [number, number]): [number, number] => [Math.round(x * 4) / 4, Math.round(y * 4) / 4];
+
+interface PlacedOn {
+  subject: Subject;
+  id: string;
+  template: TemplateName;
+  sets: readonly LandmarkSet[];
+  /** Which of several figures; empty for the only one. */
+  name?: string;
+}
+
 /** Placing the points of a template, one after another, on a work, a piece or a reference. */
-export function usePlacing(subject: 'work' | 'piece' | 'reference', id: string, template: TemplateName, sets: readonly LandmarkSet[]) {
+export function usePlacing({ subject, id, template, sets, name = '' }: PlacedOn) {
   const landmarks = useLandmarks(
     subject,
     id,
     template,
-    sets.find((s) => s.template === template),
+    name,
+    sets.find((s) => s.template === template && s.name === name),
   );
   const [selected, setSelected] = useState<string | null>(null);
+  const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set());
+  const [snap, setSnap] = useState(false);
+  const { points, hidden, show, save } = landmarks;
   const all = TEMPLATES[template].points.map((p) => ({ ...p, said: pointName(template, p.name) }));
-  const next = all.find((p) => !landmarks.points[p.name] && p.name === selected) ?? all.find((p) => !landmarks.points[p.name]) ?? null;
-  return { ...landmarks, template, all, next, selected, setSelected };
+  const open = all.filter((p) => !points[p.name] && !hidden.includes(p.name));
+  const next = all.find((p) => !points[p.name] && p.name === selected) ?? open.find((p) => !skipped.has(p.name)) ?? null;
+  const expected = next && expectedPlace(template, next.name, points);
+  /** Puts the point that is asked for somewhere. */
+  const put = (at: readonly [number, number]) => {
+    if (!next) return;
+    show(
+      { ...points, [next.name]: quarter(at) },
+      hidden.filter((n) => n !== next.name),
+    );
+    setSelected(null);
+    save(message('edits.place', { point: next.said }));
+  };
+  const skip = () => {
+    if (!next) return;
+    setSkipped(new Set([...skipped, next.name]));
+    setSelected(null);
+  };
+  /** It is not to be seen in the picture: nobody is asked for it again. */
+  const hide = () => {
+    if (!next) return;
+    show(points, [...hidden, next.name]);
+    setSelected(null);
+    save(message('edits.hidePoint', { point: next.said }));
+  };
+  /** Asks for a point by its name, one that was hidden or passed over too. */
+  const ask = (point: string) => {
+    setSkipped(new Set([...skipped].filter((n) => n !== point)));
+    setSelected(point);
+  };
+  return { ...landmarks, template, all, open, next, expected, selected, setSelected, put, skip, hide, ask, snap, setSnap };
 }
 
 type Placing = ReturnType<typeof usePlacing>;
@@ -40,7 +92,7 @@ export function PlacingView({
   lens: boolean;
   layered?: Layered;
 }) {
-  const { points, show, save, all, next, selected, setSelected } = placing;
+  const { points, show, save, all, next, expected, selected, setSelected, put, snap, template } = placing;
   return (
     <PictureView
       pictureId={picture.id}
@@ -51,45 +103,108 @@ export function PlacingView({
       layered={layered}
       lensAlways={lens && !!next}
       placing
-      onPoint={(at) => {
+      onPoint={(at, event) => {
         if (!next) return;
-        show({ ...points, [next.name]: [Math.round(at[0] * 4) / 4, Math.round(at[1] * 4) / 4] });
-        setSelected(null);
-        save(message('edits.place', { point: next.said }));
+        if (!snap) return put(at);
+        const perScreen = picture.width / event.currentTarget.getBoundingClientRect().width;
+        void readingWorker()
+          .edge(wholePicture(picture.id), at, SNAP_REACH * perScreen)
+          .catch(() => null)
+          .then((edge) => put(edge ?? at));
       }}
     >
       {(unit) => (
-        <LandmarkLayer
-          points={points}
-          names={all}
-          selected={selected}
-          unit={unit}
-          onSelect={setSelected}
-          onDrag={(name, at) => show({ ...points, [name]: at })}
-          onRest={save}
-          onRemove={(name) => {
-            const { [name]: _gone, ...rest } = points;
-            show(rest);
-            save(message('edits.removePoint', { point: all.find((p) => p.name === name)!.said }));
-          }}
-        />
+        <>
+          <Joined template={template} points={points} unit={unit} />
+          {expected && <Ring expected={expected} unit={unit} />}
+          <LandmarkLayer
+            points={points}
+            names={all}
+            selected={selected}
+            unit={unit}
+            onSelect={setSelected}
+            onDrag={(name, at) => show({ ...points, [name]: at })}
+            onRest={save}
+            onRemove={(name) => {
+              const { [name]: _gone, ...rest } = points;
+              show(rest);
+              save(message('edits.removePoint', { point: all.find((p) => p.name === name)!.said }));
+            }}
+          />
+        </>
       )}
     </PictureView>
+  );
+}
+
+/** Points that belong together, joined: a point put in the wrong place is seen at once. */
+function Joined({ template, points, unit }: { template: TemplateName; points: LandmarkSet['points']; unit: number }) {
+  const lines = TEMPLATES[template].joined.flatMap((names) =>
+    names.slice(1).flatMap((name, i) => (points[names[i]] && points[name] ? [[points[names[i]], points[name]] as const] : [])),
+  );
+  const d = lines.map(([[x, y], [u, v]]) => `M${x} ${y}L${u} ${v}`).join('');
+  return (
+    <g fill="none" aria-hidden>
+      <path d={d} stroke="#000" strokeWidth={2.2 * unit} opacity={0.35} />
+      <path d={d} stroke="#fff" strokeWidth={unit} opacity={0.9} />
+    </g>
+  );
+}
+
+/** Where the next point is to be looked for. */
+function Ring({ expected: { at }, unit }: { expected: Expected; unit: number }) {
+  const ring = { cx: at[0], cy: at[1], r: 11 * unit, fill: 'none', strokeDasharray: `${3 * unit} ${3 * unit}` };
+  return (
+    <g aria-hidden data-expected>
+      <circle {...ring} stroke="#000" strokeWidth={2.6 * unit} />
+      <circle {...ring} stroke="#fff" strokeWidth={1.2 * unit} />
+    </g>
   );
 }
 
 /** Which point comes next, how many are placed, and all of them by name. */
 export function PlacingPrompt({ placing, children }: { placing: Placing; children?: React.ReactNode }) {
   const say = useSay();
-  const { template, points, all, next, selected, setSelected, state } = placing;
+  const { template, points, hidden, all, open, next, expected, selected, ask, put, skip, hide, snap, setSnap, state } = placing;
   const turned = turnedHead({ template, points });
+  const placed = all.filter((p) => points[p.name]);
   return (
     <>
-      <p className="mt-3 text-lg" role="status">
-        {next ? say('proportion.next', { point: next.said }) : say('proportion.done')}
-      </p>
-      <p className="text-sm">
-        {say('proportion.placed', { placed: Object.keys(points).length, all: all.length, state: message(`shared.${state}`) })} {children}
+      <div className="mt-3 grid grid-cols-[7.5rem_1fr] gap-3">
+        <TemplateDiagram
+          template={template}
+          next={next?.name}
+          placed={new Set(placed.map((p) => p.name))}
+          className="max-h-40 w-full border border-base-300"
+        />
+        <div className="flex min-h-40 flex-col gap-2">
+          <p className="text-lg leading-snug" role="status">
+            {next
+              ? say('proportion.next', { point: next.said })
+              : say(open.length ? 'proportion.passed' : 'proportion.done', { n: open.length })}
+          </p>
+          <div className="mt-auto flex flex-wrap gap-1">
+            <button type="button" className="btn btn-sm" disabled={!expected} onClick={() => expected && put(expected.at)}>
+              <Sparkles aria-hidden className="size-4" /> {say(expected?.by === 'twin' ? 'proportion.asTwin' : 'proportion.asExpected')}
+            </button>
+            <button type="button" className="btn btn-sm" disabled={!next} onClick={skip}>
+              <SkipForward aria-hidden className="size-4" /> {say('proportion.skip')}
+            </button>
+            <button type="button" className="btn btn-sm" disabled={!next} onClick={hide}>
+              <EyeOff aria-hidden className="size-4" /> {say('proportion.hide')}
+            </button>
+          </div>
+        </div>
+      </div>
+      <p className="mt-2 flex flex-wrap items-center gap-x-4 text-sm">
+        <span>
+          {say('proportion.placed', { placed: placed.length, all: all.length - hidden.length, state: message(`shared.${state}`) })}
+        </span>
+        <label className="inline-flex items-center gap-1">
+          <input type="checkbox" className="checkbox checkbox-xs" checked={snap} onChange={(e) => setSnap(e.target.checked)} />
+          {say('proportion.snap')}
+        </label>
+        {children}
       </p>
       {turned && (
         <p className="alert mt-2 text-sm" role="status">
@@ -104,9 +219,9 @@ export function PlacingPrompt({ placing, children }: { placing: Placing; childre
               <button
                 type="button"
                 className={`text-start hover:underline ${p.name === selected ? 'font-semibold' : ''}`}
-                onClick={() => setSelected(p.name)}
+                onClick={() => ask(p.name)}
               >
-                {points[p.name] ? '●' : '○'} {say(p.said)}
+                {points[p.name] ? '●' : hidden.includes(p.name) ? '–' : '○'} {say(p.said)}
               </button>
             </li>
           ))}

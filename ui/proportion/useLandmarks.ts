@@ -6,26 +6,40 @@ import type { Points } from './LandmarkLayer';
 
 export interface LandmarkSet {
   template: string;
+  /** Which figure, where there are several; empty for the one that is. */
+  name: string;
   points: Points;
+  /** Points that are not to be seen. */
+  hidden: readonly string[] | null;
   version: number;
 }
 
-const NONE: Points = {};
+export type Subject = 'work' | 'piece' | 'reference';
 
-/** The points of one template on one subject, saved as they are placed. */
-export function useLandmarks(subject: 'work' | 'piece' | 'reference', id: string, template: string, first: LandmarkSet | undefined) {
+type Placed = Pick<LandmarkSet, 'points' | 'hidden'>;
+
+/** One set of points on one subject, saved as they are placed. */
+export function useLandmarks(subject: Subject, id: string, template: string, name: string, first: LandmarkSet | undefined) {
   const path = `/api/landmarks/${subject}/${id}`;
-  const none: LandmarkSet = { template, points: NONE, version: 0 };
-  const { value, show, save, state, problem } = useSaved<LandmarkSet, Points>({
-    key: [...KEYS.landmarks, subject, id, template],
+  const none: LandmarkSet = { template, name, points: {}, hidden: null, version: 0 };
+  const { value, show, save, state, problem } = useSaved<LandmarkSet, Placed>({
+    key: [...KEYS.landmarks, subject, id, template, name],
     first: first ?? none,
-    load: async () => (await get<LandmarkSet[]>(path)).find((s) => s.template === template) ?? none,
-    valueOf: (set) => set.points,
-    store: async (points, { version }, label) => {
-      const answer = await send<{ version: number }>('PUT', path, { template, version, points, label });
-      // A set without points is none.
-      return { template, points, version: Object.keys(points).length ? answer.version : 0 };
+    load: async () => (await get<LandmarkSet[]>(path)).find((s) => s.template === template && s.name === name) ?? none,
+    valueOf: (set) => set,
+    store: async ({ points, hidden }, { version }, label) => {
+      const answer = await send<{ version: number }>('PUT', path, { template, name, version, points, hidden: hidden ?? [], label });
+      return { template, name, points, hidden, version: answer.version };
     },
   });
-  return { points: value, show, save, state, problem };
+  return {
+    points: value.points,
+    hidden: value.hidden ?? NONE,
+    show: (points: Points, hidden: readonly string[] = value.hidden ?? NONE) => show({ points, hidden }),
+    save,
+    state,
+    problem,
+  };
 }
+
+const NONE: readonly string[] = [];

@@ -1,9 +1,24 @@
 /** Die Werkbänke Proportion, Spuren, Farbe, Machen, Arbeiten, Vergleichen und Hängung. */
 export const proportion = {
-  template: 'Art der Punkte',
+  template: 'Im Bild ist etwas anderes',
   next: 'Nächster Punkt: {point}. Im Bild darauf klicken.',
+  passed: 'Die übersprungenen Punkte warten unten in der Liste: {n, plural, one {einer ist übrig} other {{n, number} sind übrig}}.',
+  skip: 'Später',
+  hide: 'Nicht zu sehen',
+  asTwin: 'Gegenstück spiegeln',
+  asExpected: 'Dort, wo der Ring ist',
+  snap: 'an der nächsten Kante einrasten',
+  hasPoints: 'Punkte gesetzt',
+  sets: {
+    which: 'Welche Figur',
+    first: 'die erste',
+    nth: 'Nummer {n, number}',
+    another: 'Noch eine dieser Art',
+    name: 'Name dieser Figur',
+    remove: 'Ihre Punkte entfernen',
+  },
   done: 'Alle Punkte sind gesetzt. Mit dem Zeiger oder den Pfeiltasten lassen sie sich verschieben.',
-  placed: '{placed, number} von {all, number} Punkten; ein verdeckter darf fehlen. {state}.',
+  placed: '{placed, number} von {all, number} Punkten. {state}.',
   all: 'Alle Punkte',
   handle: '{point}, bei {x, number} quer, {y, number} hinunter',
   turned:

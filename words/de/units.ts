@@ -9,6 +9,7 @@ export const units = {
   heads: '{n} Köpfe',
   eyes: '{n} Augenbreiten',
   colours: '{count, plural, one {{n} Farbe} other {{n} Farben}}',
+  things: '{count, plural, one {{n} Ding} other {{n} Dinge}}',
   times: '× {n}',
   px: '{n} px',
   ml: '{n} ml',

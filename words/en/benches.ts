@@ -1,9 +1,24 @@
 /** The benches Proportion, Marks, Colour, Make, Pieces, Compare and Hanging. */
 export const proportion = {
-  template: 'Kind of points',
+  template: 'Something else is in the picture',
   next: 'Next point: {point}. Click on it in the picture.',
+  passed: 'The points passed over wait in the list below: {n, plural, one {one is left} other {{n, number} are left}}.',
+  skip: 'Later',
+  hide: 'Not to be seen',
+  asTwin: 'Mirror its twin',
+  asExpected: 'Where the ring is',
+  snap: 'snap to the nearest edge',
+  hasPoints: 'points placed',
+  sets: {
+    which: 'Which figure',
+    first: 'first',
+    nth: 'number {n, number}',
+    another: 'Another one of the kind',
+    name: 'Name of this figure',
+    remove: 'Remove its points',
+  },
   done: 'Every point is placed. Move one with the pointer or the arrow keys.',
-  placed: '{placed, number} of {all, number} points; a hidden one can be left out. {state}.',
+  placed: '{placed, number} of {all, number} points. {state}.',
   all: 'All points',
   handle: '{point}, at {x, number} across, {y, number} down',
   turned:

@@ -9,6 +9,7 @@ export const units = {
   heads: '{n} heads',
   eyes: '{n} eye widths',
   colours: '{count, plural, one {{n} colour} other {{n} colours}}',
+  things: '{count, plural, one {{n} thing} other {{n} things}}',
   times: '× {n}',
   px: '{n} px',
   ml: '{n} ml',

@@ -1,19 +1,46 @@
 /** A face seen from the front. */
-import { along, between, meanOfAll, meanOfKnown, over, pointsOf, span, Template, tilt } from '../template';
+import {
+  between,
+  meanOfAll,
+  meanOfKnown,
+  over,
+  placeBetween,
+  pointsOf,
+  Reading,
+  shownBy,
+  span,
+  Template,
+  tilt,
+  times,
+  unsigned,
+} from '../template';
+import { axis, faceHeights } from './head';
 
-// Heights along the axis from crown to chin.
-const down = (name: string) => along(['crown', 'chin'], name);
-const head = between('crown', 'chin');
+const { down, head } = axis;
 const face = between('face-left', 'face-right');
 const gap = between('eye-left-inner', 'eye-right-inner');
-const hair = down('hairline');
 const brow = meanOfKnown(down('brow-left'), down('brow-right'));
-const nose = down('nose-base');
-const hairToChin = span(hair, head);
-const eyeWidth = meanOfKnown(between('eye-left-outer', 'eye-left-inner'), between('eye-right-inner', 'eye-right-outer'));
-const eyeHeight = meanOfKnown(between('eye-left-top', 'eye-left-bottom'), between('eye-right-top', 'eye-right-bottom'));
-const pupil = meanOfKnown(between('pupil-left-inner', 'pupil-left-outer'), between('pupil-right-inner', 'pupil-right-outer'));
+type Side = 'left' | 'right';
+/** The same on both sides. */
+const each = (of: (side: Side) => Reading): Reading => meanOfKnown(of('left'), of('right'));
+/** Left over right: a pair that the master made unequal is told as that, never as a fault. */
+const pair = (of: (side: Side) => Reading): Reading => over(of('left'), of('right'));
+const eye = (side: Side) => between(`eye-${side}-outer`, `eye-${side}-inner`);
+const opening = (side: Side) => between(`eye-${side}-top`, `eye-${side}-bottom`);
+const pupil = (side: Side) => times(2, between(`pupil-${side}`, `pupil-${side}-rim`));
 const eyeLine = meanOfAll(...['eye-left-outer', 'eye-left-inner', 'eye-right-inner', 'eye-right-outer'].map(down));
+/** How far the inner end of a brow lies below the outer one, in degrees. */
+const browSlope = (side: Side): Reading => {
+  const of = unsigned(tilt(`brow-${side}-outer`, `brow-${side}-inner`));
+  return shownBy((points) => {
+    const value = of(points);
+    return value === null ? null : points[`brow-${side}-inner`][1] < points[`brow-${side}-outer`][1] ? -value : value;
+  }, of.lines);
+};
+const gaze = meanOfKnown(
+  placeBetween(['eye-left-outer', 'eye-left-inner'], 'pupil-left'),
+  placeBetween(['eye-right-inner', 'eye-right-outer'], 'pupil-right'),
+);
 
 export const faceFront: Template = {
   parts: ['head', 'eyes', 'nose', 'mouth', 'ears', 'neck'],
@@ -44,16 +71,42 @@ export const faceFront: Template = {
     ['neck-left', 'neck', 0.22, 1.1],
     ['neck-right', 'neck', 0.78, 1.1],
     ['neck-base', 'neck', 0.5, 1.3],
+    // What a close look adds: lids, rims of the pupils, ends of the brows.
+    ['eye-left-top', 'eyes', 0.32, 0.47],
+    ['eye-left-bottom', 'eyes', 0.32, 0.53],
+    ['eye-right-top', 'eyes', 0.68, 0.47],
+    ['eye-right-bottom', 'eyes', 0.68, 0.53],
+    ['pupil-left-rim', 'eyes', 0.35, 0.5],
+    ['pupil-right-rim', 'eyes', 0.71, 0.5],
+    ['brow-left-outer', 'eyes', 0.21, 0.45],
+    ['brow-left-inner', 'eyes', 0.42, 0.43],
+    ['brow-right-inner', 'eyes', 0.58, 0.43],
+    ['brow-right-outer', 'eyes', 0.79, 0.45],
   ),
+  joined: [
+    ['crown', 'hairline', 'nose-base', 'mouth-centre', 'chin'],
+    ['face-left', 'face-right'],
+    ['eye-left-outer', 'eye-left-inner'],
+    ['eye-right-inner', 'eye-right-outer'],
+    ['nose-left', 'nose-base', 'nose-right'],
+    ['mouth-left', 'mouth-centre', 'mouth-right'],
+  ],
+  drawing: [
+    'M50 0C80 0 97 26 95 52C93 80 70 100 50 100C30 100 7 80 5 52C3 26 20 0 50 0Z',
+    'M8 36C18 16 34 14 50 14C66 14 82 16 92 36',
+    'M22 50Q32 44 42 50Q32 56 22 50ZM58 50Q68 44 78 50Q68 56 58 50Z',
+    'M21 45Q32 38 42 43M58 43Q68 38 79 45',
+    'M47 50L44 64Q40 70 50 71Q60 70 56 64L53 50',
+    'M36 80Q43 77 50 78Q57 77 64 80Q50 87 36 80Z',
+    'M5 46Q-4 43 -2 56Q0 67 7 68M95 46Q104 43 102 56Q100 67 93 68',
+    'M22 92V116Q24 126 4 132M78 92V116Q76 126 96 132',
+  ],
   measures: [
-    { name: 'eye-line', unit: 'ratio', of: over(eyeLine, head), canon: 0.5 },
-    { name: 'brow-third', unit: 'ratio', of: over(span(hair, brow), hairToChin), canon: 1 / 3, vitruvius: 1 / 3 },
-    { name: 'nose-third', unit: 'ratio', of: over(span(brow, nose), hairToChin), canon: 1 / 3, vitruvius: 1 / 3 },
-    { name: 'mouth-line', unit: 'ratio', of: over(span(nose, down('mouth-centre')), span(nose, head)), canon: 1 / 3 },
-    { name: 'eye-width', unit: 'ratio', of: over(eyeWidth, face), canon: 0.2 },
-    { name: 'eye-gap', unit: 'ratio', of: over(gap, eyeWidth), canon: 1 },
-    { name: 'eye-height', unit: 'ratio', of: over(eyeHeight, eyeWidth), canon: null },
-    { name: 'pupil-size', unit: 'ratio', of: over(pupil, eyeWidth), canon: null },
+    ...faceHeights({ brow, eyes: eyeLine, nose: down('nose-base'), mouth: down('mouth-centre') }),
+    { name: 'eye-width', unit: 'ratio', of: over(each(eye), face), canon: 0.2 },
+    { name: 'eye-gap', unit: 'ratio', of: over(gap, each(eye)), canon: 1 },
+    { name: 'eye-height', unit: 'ratio', of: each((side) => over(opening(side), eye(side))), canon: null },
+    { name: 'pupil-size', unit: 'ratio', of: each((side) => over(pupil(side), eye(side))), canon: null },
     { name: 'mouth-width', unit: 'ratio', of: over(between('mouth-left', 'mouth-right'), between('pupil-left', 'pupil-right')), canon: 1 },
     { name: 'nose-width', unit: 'ratio', of: over(between('nose-left', 'nose-right'), gap), canon: 1 },
     { name: 'face-shape', unit: 'ratio', of: over(face, head), canon: 0.67 },
@@ -63,5 +116,13 @@ export const faceFront: Template = {
     { name: 'mouth-tilt', unit: 'degrees', of: tilt('mouth-left', 'mouth-right'), canon: null },
     // Height grows upward, the axis downward: the right pupil higher is positive.
     { name: 'eye-level', unit: 'offset', of: over(span(down('pupil-right'), down('pupil-left')), head), canon: null },
+    { name: 'brow-slope-left', unit: 'degrees', of: browSlope('left'), canon: null },
+    { name: 'brow-slope-right', unit: 'degrees', of: browSlope('right'), canon: null },
+    { name: 'gaze', unit: 'ratio', of: gaze, canon: null },
+    { name: 'eye-width-pair', unit: 'ratio', of: pair(eye), canon: null },
+    { name: 'eye-height-pair', unit: 'ratio', of: pair(opening), canon: null },
+    { name: 'pupil-size-pair', unit: 'ratio', of: pair(pupil), canon: null },
+    { name: 'ear-length-pair', unit: 'ratio', of: pair((side) => between(`ear-${side}-top`, `ear-${side}-bottom`)), canon: null },
+    { name: 'nose-wing-pair', unit: 'ratio', of: pair((side) => between(`nose-${side}`, 'nose-base')), canon: null },
   ],
 };

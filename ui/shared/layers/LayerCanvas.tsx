@@ -145,6 +145,6 @@ function paintLayers(sheet: Parameters<typeof draw.drawPoints>[0], { subject, wi
       );
     const measure = lit?.measure;
     for (const { template, points } of sets)
-      if (measure?.template === template && isTemplate(template)) draw.drawMeasure(sheet, linesOf(template, measure.name, points));
+      if (measure?.template === template && isTemplate(template)) draw.drawMeasure(sheet, linesOf(template, measure.name, points, frame));
   }
 }

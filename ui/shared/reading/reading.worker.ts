@@ -13,7 +13,8 @@ import { ShownReading } from '../../../core/marks/reading';
 import { MarksWhere } from '../../../core/marks/where';
 import { Landmarks } from '../../../core/proportion/align';
 import { drawGhost, ghostMap } from '../../../core/proportion/ghost';
-import { Rect, RgbImage } from '../../../core/raster/image';
+import { nearestEdge } from '../../../core/proportion/snapping';
+import { cropImage, Rect, RgbImage } from '../../../core/raster/image';
 import { reduceToLongSide } from '../../../core/raster/resample';
 import { Places, placesOf } from '../../../core/style/places';
 import { ReadAs } from '../../../core/style/prepare';
@@ -81,6 +82,8 @@ const warmed = lately(
   },
 );
 
+/** Px round a reach that an edge's softness is read from. */
+const SNAP_MARGIN = 8;
 const SHOWN_SIDE = 900;
 /** Corners found with less are no better than a guess. */
 const SURE_CORNERS = 0.5;
@@ -113,6 +116,16 @@ const api = {
       mmPerPixel: widthMm === null ? null : widthMm / properWidth,
     });
     return { ...shownReading, ms: performance.now() - begun };
+  },
+  /** The edge of a form nearest to a place within a reach, all in px of the picture; null where there is none. */
+  async edge(url: string, at: [number, number], reach: number): Promise<[number, number] | null> {
+    const image = await open(url);
+    const r = Math.ceil(reach) + SNAP_MARGIN;
+    const [x0, y0] = [0, 1].map((k) => Math.max(0, Math.floor(at[k]) - r));
+    const [w, h] = [Math.min(image.width - x0, 2 * r + 1), Math.min(image.height - y0, 2 * r + 1)];
+    if (w < 4 || h < 4) return null;
+    const found = nearestEdge(lightnessPlane(cropImage(image, [x0, y0, w, h])), [at[0] - x0, at[1] - y0], reach);
+    return found && [x0 + found[0], y0 + found[1]];
   },
   /** Corners of a work in its photograph, where one is seen; px of it, from the upper left clockwise. */
   async corners(url: string): Promise<[number, number][] | null> {

@@ -16,13 +16,13 @@ export default async function ProportionPage({
   searchParams,
 }: {
   params: Promise<{ study: string }>;
-  searchParams: Promise<{ work?: string; template?: string; model?: string }>;
+  searchParams: Promise<{ work?: string; template?: string; set?: string; model?: string }>;
 }) {
   const { study } = await params;
   await openStudy(study);
   const works = await listWorks(study);
   if (!works.length) return <NoWorks studyId={study} />;
-  const { work, template, model } = await searchParams;
+  const { work, template, set, model } = await searchParams;
   const [models, sets] = [await modelsOf(study), await landmarksIn(study)];
   const withSets = works.map((w) => ({
     id: w.id,
@@ -38,7 +38,8 @@ export default async function ProportionPage({
     layered: layeredOf(w),
   }));
   const current = withSets.find((w) => w.id === work) ?? withSets.find((w) => w.sets.length) ?? withSets[0];
-  const placed = (current.models.find((m) => m.id === model) ?? current).sets[0]?.template ?? current.sets[0]?.template;
+  const on = current.models.find((m) => m.id === model) ?? current;
+  const placed = on.sets[0]?.template ?? current.sets[0]?.template;
   const wanted = templateToOpen(template, placed);
   return (
     <ProportionBench
@@ -47,6 +48,8 @@ export default async function ProportionPage({
       current={current.id}
       model={model ?? null}
       template={wanted}
+      chosen={template !== undefined || placed !== undefined}
+      set={set ?? on.sets.find((s) => s.template === wanted)?.name ?? ''}
       rules={await listRules(study)}
     />
   );

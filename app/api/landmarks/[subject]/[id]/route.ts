@@ -1,8 +1,8 @@
 import { body, handle } from '@/server/door/http';
 import { sentence, UserError } from '@/server/errors';
 import type { LandmarkSubject } from '@/server/studies/landmarkRows';
-import { landmarksOf, placeLandmarks } from '@/server/studies/landmarks';
-import { landmarksSchema } from '@/server/studies/schemas';
+import { landmarksOf, placeLandmarks, renameSet } from '@/server/studies/landmarks';
+import { landmarksSchema, setNameSchema } from '@/server/studies/schemas';
 
 function subjectOf(text: string): LandmarkSubject {
   if (text !== 'work' && text !== 'piece' && text !== 'reference') throw new UserError(404, sentence('placeOn'));
@@ -14,8 +14,13 @@ export const GET = handle(({ teacher, params }) => landmarksOf(teacher.id, subje
 export const PUT = handle(async ({ teacher, request, params }) => {
   const subject = subjectOf(params.subject);
   await landmarksOf(teacher.id, subject, params.id);
-  const { template, version, points, label } = await body(request, landmarksSchema);
+  const { template, name, version, points, hidden, label } = await body(request, landmarksSchema);
   return {
-    version: await placeLandmarks(teacher.id, { subject, subjectId: params.id, template }, version, points, label),
+    version: await placeLandmarks(teacher.id, { subject, subjectId: params.id, template, name }, version, points, label, hidden),
   };
+});
+
+export const PATCH = handle(async ({ teacher, request, params }) => {
+  const { template, name, to } = await body(request, setNameSchema);
+  await renameSet(teacher.id, { subject: subjectOf(params.subject), subjectId: params.id, template, name }, to);
 });

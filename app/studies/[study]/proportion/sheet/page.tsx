@@ -14,14 +14,14 @@ export default async function SheetPage({
   searchParams,
 }: {
   params: Promise<{ study: string }>;
-  searchParams: Promise<{ work?: string; template?: string; paper?: string }>;
+  searchParams: Promise<{ work?: string; template?: string; set?: string; paper?: string }>;
 }) {
   const { study: id } = await params;
   const { teacher, study } = await openStudy(id);
-  const { work: wanted, template = '', paper = 'A4' } = await searchParams;
+  const { work: wanted, template = '', set: name, paper = 'A4' } = await searchParams;
   const work = (await listWorks(id)).find((w) => w.id === wanted);
   if (!work || !isTemplate(template)) notFound();
-  const set = work.sets.find((s) => s.template === template);
+  const set = work.sets.find((s) => s.template === template && s.name === (name ?? s.name));
   const [short, long] = sizeNamed(paper) ?? sizeNamed('A4')!;
   const sheet: [number, number] = work.pictureWidth >= work.pictureHeight ? [long, short] : [short, long];
   const points = TEMPLATES[template].points

@@ -1,6 +1,6 @@
 /** Knows about where a point is to be expected: over the axis of a figure from its twin, or where the figure's other points put it. */
 import { align, applyAlignment, Landmarks } from './align';
-import { TemplateName, TEMPLATES } from './templates';
+import type { Template } from './template';
 import type { Point } from '../raster/image';
 
 export interface Expected {
@@ -12,13 +12,13 @@ export interface Expected {
 const SIDES = ['left', 'right'] as const;
 
 /** The name of the same point on the other side; null for one that has none. */
-export function twinOf(template: TemplateName, name: string): string | null {
+export function twinOf(template: Template, name: string): string | null {
   const parts = name.split('-');
   const i = parts.findIndex((p) => p === 'left' || p === 'right');
   if (i < 0) return null;
   parts[i] = SIDES[parts[i] === 'left' ? 1 : 0];
   const twin = parts.join('-');
-  return TEMPLATES[template].points.some((p) => p.name === twin) ? twin : null;
+  return template.points.some((p) => p.name === twin) ? twin : null;
 }
 
 /** A line by a point on it and its unit normal. */
@@ -27,20 +27,11 @@ interface Axis {
   normal: Point;
 }
 
-/** Templates whose left and right are two sides of one thing; of a view or of two bodies they are two ends. */
-const SYMMETRIC: ReadonlySet<TemplateName> = new Set<TemplateName>([
-  'face-front',
-  'figure-standing',
-  'figure-seated',
-  'figure-part',
-  'animal-front',
-  'bird-open',
-]);
 const MIDDLE = 0.02;
 
 /** The axis of a figure: across its pairs that are placed and through its middle points; plumb where nothing says how it leans. */
-function axisOf(template: TemplateName, points: Landmarks): Axis | null {
-  const names = TEMPLATES[template].points.filter((p) => Object.hasOwn(points, p.name));
+function axisOf(template: Template, points: Landmarks): Axis | null {
+  const names = template.points.filter((p) => Object.hasOwn(points, p.name));
   const middles: Point[] = names.filter((p) => Math.abs(p.at[0] - 0.5) < MIDDLE).map((p) => points[p.name]);
   let [across, down] = [0, 0];
   for (const { name } of names) {
@@ -69,8 +60,8 @@ function axisOf(template: TemplateName, points: Landmarks): Axis | null {
 }
 
 /** Where a point not yet placed is to be expected, px of the picture; null where too little is placed to say. */
-export function expectedPlace(template: TemplateName, name: string, points: Landmarks): Expected | null {
-  const twin = SYMMETRIC.has(template) ? twinOf(template, name) : null;
+export function expectedPlace(template: Template, name: string, points: Landmarks): Expected | null {
+  const twin = template.symmetric ? twinOf(template, name) : null;
   if (twin && Object.hasOwn(points, twin)) {
     const axis = axisOf(template, points);
     if (axis) {
@@ -79,7 +70,7 @@ export function expectedPlace(template: TemplateName, name: string, points: Land
       return { at: [x - off * axis.normal[0], y - off * axis.normal[1]], by: 'twin' };
     }
   }
-  const usual = Object.fromEntries(TEMPLATES[template].points.map((p) => [p.name, p.at]));
+  const usual = Object.fromEntries(template.points.map((p) => [p.name, p.at]));
   const there = Object.entries(points).filter(([n]) => Object.hasOwn(usual, n));
   if (there.length < 3 || !Object.hasOwn(usual, name) || new Set(there.map(([, p]) => p.join())).size < 2) return null;
   return { at: applyAlignment(align(usual, Object.fromEntries(there)), usual[name]), by: 'figure' };

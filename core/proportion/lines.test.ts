@@ -18,7 +18,7 @@ test.each(TEMPLATE_NAMES)('%s: every measure that can be read shows where, and o
   const points = standing(template);
   let held = 0;
   for (const { name, value, unit } of measureProportions(template, points, FRAME)) {
-    const lines = linesOf(template, name, points, FRAME);
+    const lines = linesOf(TEMPLATES[template], name, points, FRAME);
     const [lengths, units] = ['length', 'unit'].map((as) => lines.filter((l) => l.as === as));
     expect([name, lengths.length > 0]).toEqual([name, value !== null]);
     for (const l of lines) expect([...l.from, ...l.to].every(Number.isFinite)).toBe(true);
@@ -31,8 +31,8 @@ test.each(TEMPLATE_NAMES)('%s: every measure that can be read shows where, and o
 
 test('a measure whose point is hidden shows nothing; of a pair the side that is seen is shown', () => {
   const { chin: _chin, ...noChin } = standing('face-front');
-  expect(linesOf('face-front', 'neck-length', noChin)).toEqual([]);
+  expect(linesOf(TEMPLATES['face-front'], 'neck-length', noChin)).toEqual([]);
   const { 'wrist-left': _wrist, ...oneHand } = standing('figure-standing');
-  const lengths = linesOf('figure-standing', 'hand-length', oneHand).filter((l) => l.as === 'length');
+  const lengths = linesOf(TEMPLATES['figure-standing'], 'hand-length', oneHand).filter((l) => l.as === 'length');
   expect(lengths).toEqual([{ from: oneHand['wrist-right'], to: oneHand['fingertip-right'], as: 'length' }]);
 });

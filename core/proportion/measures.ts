@@ -1,20 +1,25 @@
 /** Knows the measures of each template: ratios, angles and offsets, with nature's proportion beside them. */
 import { Message, message } from '../message';
 import { Landmarks } from './align';
-import { framed, Measure, MeasureLine } from './template';
+import { framed, Measure, MeasureLine, Template } from './template';
 import { TemplateName, TEMPLATES } from './templates';
 import { laidTogether } from './templates/twoBodies';
 
 /** The frame of a picture, [x, y, w, h] px: what a view or a still life is measured by. */
 type Frame = readonly [number, number, number, number];
 
-export interface Proportion extends Pick<Measure, 'name' | 'unit' | 'canon'> {
-  template: TemplateName;
-  /** Name of the set of points, where a picture has several. */
-  set: string | null;
+/** One measure of a template as it is read. */
+export interface ReadMeasure extends Pick<Measure, 'name' | 'unit' | 'canon'> {
   value: number | null;
   /** value ÷ canon; null for angles, offsets, and measures without canon. */
   factor: number | null;
+}
+
+/** Such a measure of a template of the house. */
+export interface Proportion extends ReadMeasure {
+  template: TemplateName;
+  /** Name of the set of points, where a picture has several. */
+  set: string | null;
 }
 
 /** Under which name words tell a measure. */
@@ -31,11 +36,11 @@ export const measureOf = (template: TemplateName, name: string): Measure | null 
   TEMPLATES[template].measures.find((m) => m.name === name) ?? null;
 
 /** Where on the picture a measure is read: its length, what it is held against, and helps to an axis; nothing where it cannot be read. */
-export const linesOf = (template: TemplateName, name: string, points: Landmarks, frame: Frame | null = null): MeasureLine[] => {
-  const of = measureOf(template, name)?.of;
+export function linesOf({ measures }: Template, name: string, points: Landmarks, frame: Frame | null = null): MeasureLine[] {
+  const of = measures.find((m) => m.name === name)?.of;
   const there = framed(points, frame);
   return of && of(there) !== null ? of.lines(there) : [];
-};
+}
 
 /** Points of one subject on a picture. */
 export interface LandmarkSet {
@@ -74,17 +79,20 @@ export const proportionsOf = (sets: readonly LandmarkSet[], frame: Frame | null)
     template === 'free' ? [] : measureProportions(template, points, frame, name),
   );
 
-/** All measures of a template from its landmarks, in the template's order; null where a needed point, or the frame, is missing. */
-export function measureProportions(
+/** All measures of any template from its landmarks, in its order; null where a needed point, or the frame, is missing. */
+export function readAll({ measures }: Template, points: Landmarks, frame: Frame | null): ReadMeasure[] {
+  const there = framed(points, frame);
+  return measures.map(({ name, unit, canon, of }) => {
+    const value = of(there);
+    const compared = value !== null && canon !== null && unit !== 'degrees' && unit !== 'offset';
+    return { name, value, unit, canon, factor: compared ? value / canon : null };
+  });
+}
+
+/** The same of a template of the house, by its name. */
+export const measureProportions = (
   template: TemplateName,
   points: Landmarks,
   frame: Frame | null = null,
   set: string | null = null,
-): Proportion[] {
-  const there = framed(points, frame);
-  return TEMPLATES[template].measures.map(({ name, unit, canon, of }: Measure) => {
-    const value = of(there);
-    const compared = value !== null && canon !== null && unit !== 'degrees' && unit !== 'offset';
-    return { template, set, name, value, unit, canon, factor: compared ? value / canon : null };
-  });
-}
+): Proportion[] => readAll(TEMPLATES[template], points, frame).map((m) => ({ template, set, ...m }));

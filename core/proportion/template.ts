@@ -50,6 +50,8 @@ export interface Measure {
 
 /** What each is called stands in `words/`: `templates`, `points`, `parts` by template, `features.proportion` by what the measure is `said` as. */
 export interface Template {
+  /** Left and right are two sides of one thing: a point is expected where its twin is mirrored. */
+  symmetric?: boolean;
   parts: readonly string[];
   /** In the order they are placed. */
   points: readonly TemplatePoint[];

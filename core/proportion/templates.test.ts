@@ -226,6 +226,6 @@ test('every template is drawn: its lines join its own points, and its paths can 
     for (const point of joined.flat()) expect([name, point, names.has(point)]).toEqual([name, point, true]);
     expect(drawing.length).toBeGreaterThan(1);
     for (const path of drawing) expect([name, path]).toEqual([name, expect.stringMatching(/^M[-0-9.A-Z ]+$/)]);
-    expect(linesOf(name, 'nothing', {})).toEqual([]);
+    expect(linesOf(TEMPLATES[name], 'nothing', {})).toEqual([]);
   }
 });

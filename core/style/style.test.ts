@@ -208,7 +208,9 @@ test('every measure of every template has a sentence of its own, both ways', () 
       const base = { feature: proportionFeature(template, name), unit, master: { low: 1, mid: 1.5, high: 2 } };
       const [above, below] = [2, -2].map((distance) => english(sayFinding({ ...base, piece: 1.5 + distance, distance })));
       for (const s of [above, below]) {
-        expect(s).toMatch(/^The [a-z ]+ than the master’s: −?[\d.]+ ?(%|°|heads|eye widths|things) against [\d.]+ ?(%|°|heads|eye widths|things)\.$/);
+        expect(s).toMatch(
+          /^The [a-z ]+ than the master’s: −?[\d.]+ ?(%|°|heads|eye widths|things) against [\d.]+ ?(%|°|heads|eye widths|things)\.$/,
+        );
         // The measure's name is a term of the trade; a student is told what it is.
         if (name.includes('-')) expect(s).not.toContain(name.replace('-', ' '));
       }

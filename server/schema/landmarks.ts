@@ -1,6 +1,8 @@
 /** Points placed on a work, a piece or a reference: sets by template and name. */
 import { sql } from 'drizzle-orm';
 import { check, int, mysqlTable, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
+import type { OwnTemplate } from '../../core/proportion/ownTemplate';
+import { user } from './accounts';
 import { pieces } from './pieces';
 import { referencePictures } from './references';
 import { studies, works } from './studies';
@@ -32,4 +34,19 @@ export const landmarkSets = mysqlTable(
     uniqueIndex('landmark_sets_reference').on(t.referenceId, t.template, t.name),
     check('landmark_sets_one', sql`(${t.workId} is not null) + (${t.pieceId} is not null) + (${t.referenceId} is not null) = 1`),
   ],
+);
+
+/** Kinds of points that a teacher has made; a set of one is of the template `own-ID`. */
+export const ownTemplates = mysqlTable(
+  'own_templates',
+  {
+    id: id(),
+    teacherId: key('teacher_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    name: varchar('name', { length: 80 }).notNull(),
+    template: jsonText<OwnTemplate>('template').notNull(),
+    version: int('version').notNull().default(1),
+  },
+  (t) => [uniqueIndex('own_templates_name').on(t.teacherId, t.name)],
 );

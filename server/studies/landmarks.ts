@@ -9,6 +9,7 @@ import { sentence, conflict, notFound, UserError } from '../errors';
 import { landmarkSets } from '../schema';
 import { landmarkKey, landmarksOn, LandmarkSubject, PlacedSet } from './landmarkRows';
 import { inStudy, pieceOf, referenceOf, workOf } from '../accounts/ownership';
+import { ownId, ownTemplateOf } from './ownTemplates';
 
 export type Points = Record<string, [number, number]>;
 
@@ -52,8 +53,14 @@ export async function landmarksIn(studyId: string): Promise<Map<string, PlacedSe
   return out;
 }
 
-const strangePoint = (template: string, names: readonly string[]): string | undefined =>
-  isTemplate(template) ? names.find((n) => !TEMPLATES[template].points.some((p) => p.name === n)) : undefined;
+/** The points a set of a template may have; null where they are anybody's. */
+async function pointsOfTemplate(teacherId: string, template: string): Promise<readonly string[] | null> {
+  if (template === 'free') return null;
+  if (isTemplate(template)) return TEMPLATES[template].points.map((p) => p.name);
+  const own = ownId(template);
+  if (own === null) throw new UserError(400, sentence('template'), 'template');
+  return (await ownTemplateOf(teacherId, own)).template.points.map((p) => p.name);
+}
 
 /**
  * Stores a set of points, and which of its template's points are hidden in the picture; `version` 0 says that there was none
@@ -67,13 +74,13 @@ export async function placeLandmarks(
   label: Message | null,
   hidden: readonly string[] = [],
 ): Promise<number> {
-  if (template !== 'free' && !isTemplate(template)) throw new UserError(400, sentence('template'), 'template');
   if (Object.keys(points).length > MOST_POINTS) throw new UserError(400, sentence('most.points', { n: MOST_POINTS }), 'points');
+  const allowed = await pointsOfTemplate(teacherId, template);
   for (const [field, names] of [
     ['points', Object.keys(points)],
     ['hidden', hidden],
   ] as const) {
-    const strange = strangePoint(template, names);
+    const strange = allowed ? names.find((n) => !allowed.includes(n)) : undefined;
     if (strange !== undefined) throw new UserError(400, sentence('noPoint', { point: typed(strange) }), field);
   }
   const owner = await OWNERS[subject](teacherId, subjectId);

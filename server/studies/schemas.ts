@@ -1,4 +1,5 @@
 /** What may be sent for studies, classes, works and rules, checked before anything is stored. */
+import { isPointName, MOST_POINT_NAME } from '../../core/formats/templateFile';
 import { array, boolean, mixed, number, object, string } from 'yup';
 import { amount, asMessage, Message, message } from '../../core/message';
 import { MOST_LEAN } from '../../core/capture/leaning';
@@ -138,8 +139,6 @@ const label = (usual: string) =>
     .transform((v: unknown) => asMessage(v, 'edits.') ?? message(usual))
     .default(() => message(usual));
 
-const MOST_POINT_NAME = 40;
-
 const point = mixed<[number, number]>().test(
   'point',
   saying('point'),
@@ -151,6 +150,23 @@ const setName = () => string().trim().max(MOST_SET_NAME);
 
 export const setNameSchema = object({ template: string().required(), name: setName().default(''), to: setName().defined() });
 
+const MOST_TEMPLATE_FILE = 200_000;
+
+/** A kind of points, looked over by the core; or the text of its file. */
+export const newTemplateSchema = object({ template: mixed().default(null), file: string().max(MOST_TEMPLATE_FILE).default('') });
+
+export const templateChangeSchema = object({
+  version: number().integer().min(1).required(),
+  template: mixed().required(),
+  renamed: mixed<Record<string, string>>()
+    .test(
+      'renamed',
+      saying('points'),
+      (v) => v === undefined || (typeof v === 'object' && v !== null && Object.values(v).every((n) => typeof n === 'string')),
+    )
+    .default({}),
+});
+
 export const landmarksSchema = object({
   template: string().required(),
   name: setName().default(''),
@@ -160,11 +176,7 @@ export const landmarksSchema = object({
   points: mixed<Record<string, [number, number]>>()
     .required()
     .test('points', saying('points'), (v) => !!v && typeof v === 'object' && Object.values(v).every((p) => point.isValidSync(p)))
-    .test(
-      'names',
-      saying('pointNames', { n: MOST_POINT_NAME }),
-      (v) => !v || Object.keys(v).every((n) => n.length <= MOST_POINT_NAME && /^[\p{L}\p{N}][\p{L}\p{N} -]*$/u.test(n)),
-    ),
+    .test('names', saying('pointNames', { n: MOST_POINT_NAME }), (v) => !v || Object.keys(v).every(isPointName)),
 });
 
 /** A ticked reading as it was told, with where it was measured; anything else is none. */

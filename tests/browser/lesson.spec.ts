@@ -133,7 +133,7 @@ test('compared pieces hang on the wall, open from the list, and take points by h
     .first()
     .click({ position: { x: 150, y: 80 }, force: true });
   await placed;
-  await expect(page.getByText('1 of 26 points')).toBeVisible();
+  await expect(page.getByText('1 of 36 points')).toBeVisible();
 });
 
 test('the report is one PDF with a page for each student who has a compared piece', async ({ page }) => {

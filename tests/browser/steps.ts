@@ -65,6 +65,8 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
     ['PATCH', `/api/studies/${study}`],
     ['DELETE', `/api/studies/${study}`],
     ['POST', `/api/studies/${study}/copy`],
+    ['GET', `/api/studies/${study}/templates`],
+    ['POST', `/api/studies/${study}/templates`],
     ['GET', `/api/studies/${study}/works`],
     ['POST', `/api/studies/${study}/works`],
     ['GET', `/api/studies/${study}/rules`],

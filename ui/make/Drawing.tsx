@@ -1,6 +1,7 @@
 'use client';
-import { ReactNode, useEffect, useRef, useState } from 'react';
+import { ReactNode, useEffect, useRef, useState, useMemo } from 'react';
 import { amount, type Message } from '@/core/message';
+import { houseKind } from '../shared/kinds';
 import type { TemplateName } from '@/core/proportion/templates';
 import { PlacingPrompt, PlacingView, usePlacing } from '../proportion/placing';
 import { Bench } from '../shared/Bench';
@@ -39,7 +40,8 @@ const SCREEN_SIDE = 900;
 export function Drawing({ studyId, reference, template, works, group, roster, rules, head, strip }: Props) {
   const say = useSay();
   const looking = useLooking();
-  const placing = usePlacing({ subject: 'reference', id: reference.id, template, sets: reference.sets });
+  const kind = useMemo(() => houseKind(template), [template]);
+  const placing = usePlacing({ subject: 'reference', id: reference.id, kind, sets: reference.sets });
   const { factors, bent } = useManner(template, works, placing.points);
   const [view, setView] = useState<View>(bent ? 'ghost' : 'points');
   // After an undo or redo the stored strengths count again.
@@ -88,7 +90,7 @@ export function Drawing({ studyId, reference, template, works, group, roster, ru
     >
       {head}
       <TemplateChoice
-        current={template}
+        current={kind}
         href={(t) => `${base}?reference=${reference.id}&template=${t}${group ? `&group=${group}` : ''}`}
         placed={new Set(reference.sets.map((s) => s.template))}
         open={false}

@@ -1,14 +1,15 @@
 'use client';
 import Link from 'next/link';
-import { measureName, measureProportions } from '@/core/proportion/measures';
-import { measureWithUnit } from '@/core/style/words';
-import type { TemplateName } from '@/core/proportion/templates';
+import { useMemo } from 'react';
+import { templateToOpen } from '@/core/proportion/templates';
+import { readAll } from '@/core/proportion/measures';
 import { PlacingPrompt, PlacingView, usePlacing } from '../proportion/placing';
 import type { LandmarkSet } from '../proportion/useLandmarks';
 import { Bench } from '../shared/Bench';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
+import { houseKind, kindOf, OwnKept } from '../shared/kinds';
 import { TemplateChoice } from '../shared/TemplateChoice';
 import { pieceTitle, type Piece } from './piece';
 import { useSay } from '../words/Words';
@@ -17,16 +18,19 @@ interface Props {
   base: string;
   piece: Piece & { rectifiedId: string };
   size: { width: number; height: number };
-  template: TemplateName;
+  /** Template of the points; one of the house, or a teacher's own. */
+  points: string;
+  own: OwnKept[];
   sets: LandmarkSet[];
 }
 
 /** The points of a piece, placed with the same tool as the master's; the comparison follows by itself. */
-export function PiecePoints({ base, piece, size, template, sets }: Props) {
+export function PiecePoints({ base, piece, size, points, own, sets }: Props) {
   const say = useSay();
   const looking = useLooking();
-  const placing = usePlacing({ subject: 'piece', id: piece.id, template, sets });
-  const measures = measureProportions(template, placing.points, [0, 0, size.width, size.height]).filter((m) => m.value !== null);
+  const kind = useMemo(() => kindOf(points, own) ?? houseKind(templateToOpen()), [points, own]);
+  const placing = usePlacing({ subject: 'piece', id: piece.id, kind, sets });
+  const measures = readAll(kind.template, placing.points, [0, 0, size.width, size.height]).filter((m) => m.value !== null);
   const name = say(pieceTitle(piece));
   return (
     <Bench
@@ -45,17 +49,20 @@ export function PiecePoints({ base, piece, size, template, sets }: Props) {
     >
       <h2 className="text-lg font-semibold">{name}</h2>
       <TemplateChoice
-        current={template}
+        current={kind}
         href={(t) => `${base}?piece=${piece.id}&points=${t}`}
         placed={new Set(sets.map((s) => s.template))}
         open={false}
+        own={own}
       />
       <PlacingPrompt placing={placing} />
       <Notice said={placing.problem} />
       {measures.length > 0 && (
         <ul className="mt-3 grid gap-1 text-sm">
           {measures.map((m) => (
-            <li key={m.name}>{say('pieces.measure', { measure: measureName(template, m.name), value: measureWithUnit(m) })}</li>
+            <li key={m.name}>
+              {say('pieces.measure', { measure: kind.measureSaid(m.name), value: kind.value({ ...m, value: m.value! }) })}
+            </li>
           ))}
         </ul>
       )}

@@ -1,5 +1,5 @@
 'use client';
-import { Message, message } from '@/core/message';
+import { Message, message, Typed } from '@/core/message';
 import { Handle } from '../shared/looking/Handle';
 import { useSay } from '../words/Words';
 
@@ -7,7 +7,7 @@ export type Points = Record<string, [number, number]>;
 
 interface Props {
   points: Points;
-  names: readonly { name: string; said: Message }[];
+  names: readonly { name: string; said: Message | Typed }[];
   selected: string | null;
   /** Px of the picture in one px of the screen. */
   unit: number;

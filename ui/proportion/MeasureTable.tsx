@@ -3,13 +3,11 @@ import { createColumnHelper, getCoreRowModel, getSortedRowModel, SortingState, u
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { Fragment, useId, useMemo, useState } from 'react';
 import { Message, message, several, typed } from '@/core/message';
-import { measureName, measureOf, measureProportions, Proportion } from '@/core/proportion/measures';
-import type { TemplateName } from '@/core/proportion/templates';
-import { proportionFeature } from '@/core/style/proportionNames';
+import { measureOf, readAll, ReadMeasure } from '@/core/proportion/measures';
 import { howMeasured, surerBy } from '@/core/style/surer';
-import { measureWithUnit } from '@/core/style/words';
 import { Rule, TickRule } from '../rules/RuleList';
 import { Grounds, Opened, Opener } from '../shared/evidence/Told';
+import type { Kind } from '../shared/kinds';
 import { Place } from '../shared/layers/Layers';
 import { useSay } from '../words/Words';
 import type { Layered } from '../shared/layers/LayerCanvas';
@@ -33,7 +31,7 @@ interface Props {
   studyId: string;
   works: readonly MeasuredWork[];
   work: MeasuredWork;
-  template: TemplateName;
+  kind: Kind;
   /** Which figure of the work it is. */
   set: string;
   points: LandmarkSet['points'];
@@ -44,51 +42,47 @@ interface Props {
 }
 
 /** Where a measure comes from, and what nature has in its place. */
-function evidenceOf({ title, group }: MeasuredWork, works: number, { template, canon, factor, name, unit }: Proportion): Message {
+function evidenceOf({ title, group }: MeasuredWork, works: number, { canon, factor, name, unit }: ReadMeasure, kind: Kind): Message {
   const evidence =
     works > 1
       ? message('readings.evidence.mean', { n: works, group: group === null ? 'none' : typed(group) })
       : message('readings.evidence.one', { title: typed(title) });
   return canon === null || factor === null
     ? evidence
-    : message('readings.evidence.nature', { evidence, canon: measureWithUnit({ template, name, unit, value: canon }) });
+    : message('readings.evidence.nature', { evidence, canon: kind.value({ name, unit, value: canon }) });
 }
 
 /** What decides how sure a measure is: its points alone. */
 const UNKNOWN = { widthMm: null, pxPerMm: null, counted: null, sheet: true };
 
-type Row = Proportion & { value: number };
+type Row = ReadMeasure & { value: number };
 
 /** How far a measure departs from nature, whichever way. */
-const departure = ({ factor }: Proportion): number => Math.abs(Math.log(factor ?? 1));
+const departure = ({ factor }: ReadMeasure): number => Math.abs(Math.log(factor ?? 1));
 
 const column = createColumnHelper<Row>();
 /** In their order on the screen; what they are called stands in `words/`. */
 const COLUMNS = ['measure', 'here', 'nature', 'times'] as const;
 
 /** Every measure of the points placed, sorted by any of its columns; each opens to where it is read and how it is on other works. */
-export function MeasureTable({ studyId, works, work, template, set, points, frame, rules }: Props) {
+export function MeasureTable({ studyId, works, work, kind, set, points, frame, rules }: Props) {
   const say = useSay();
   const id = useId();
   const [opened, setOpened] = useState<string | null>(null);
   const [sorting, setSorting] = useState<SortingState>([{ id: 'times', desc: true }]);
-  const data = useMemo(
-    () => measureProportions(template, points, frame).filter((r): r is Row => r.value !== null),
-    [template, points, frame],
-  );
+  const data = useMemo(() => readAll(kind.template, points, frame).filter((r): r is Row => r.value !== null), [kind, points, frame]);
   const columns = useMemo(
     () => [
-      column.accessor((r) => say(measureName(template, r.name)), {
+      column.accessor((r) => say(kind.measureSaid(r.name)), {
         id: 'measure',
         sortDescFirst: false,
-        sortingFn: (a, b) =>
-          say(measureName(template, a.original.name)).localeCompare(say(measureName(template, b.original.name)), say.locale),
+        sortingFn: (a, b) => say(kind.measureSaid(a.original.name)).localeCompare(say(kind.measureSaid(b.original.name)), say.locale),
       }),
       column.accessor((r) => r.value, { id: 'here' }),
       column.accessor((r) => r.canon ?? undefined, { id: 'nature', sortUndefined: 'last' }),
       column.accessor(departure, { id: 'times' }),
     ],
-    [say, template],
+    [say, kind],
   );
   // The library's table is made anew with each drawing and handed to nothing that remembers it.
   // eslint-disable-next-line react-hooks/incompatible-library
@@ -107,8 +101,8 @@ export function MeasureTable({ studyId, works, work, template, set, points, fram
     .filter((w) => !w.foil && (work.groupId === null || w.groupId === work.groupId))
     .flatMap((w) =>
       w.sets
-        .filter((s) => s.template === template && !(w.id === work.id && s.name === set))
-        .map((s) => measureProportions(template, s.points, w.layered.as.frame ?? [0, 0, w.pictureWidth, w.pictureHeight])),
+        .filter((s) => s.template === kind.key && !(w.id === work.id && s.name === set))
+        .map((s) => readAll(kind.template, s.points, w.layered.as.frame ?? [0, 0, w.pictureWidth, w.pictureHeight])),
     );
   if (!data.length) return <p className="mt-3">{say('proportion.none')}</p>;
   return (
@@ -146,10 +140,10 @@ export function MeasureTable({ studyId, works, work, template, set, points, fram
           const r = row.original;
           const elsewhere = others.flatMap((o) => o.filter((p) => p.name === r.name && p.value !== null).map((p) => p.value!));
           const mean = [r.value, ...elsewhere].reduce((s, v) => s + v, 0) / (elsewhere.length + 1);
-          const feature = proportionFeature(template, r.name);
-          const measure = measureName(template, r.name);
-          const vitruvius = measureOf(template, r.name)?.vitruvius;
-          const withUnit = (value: number) => say(measureWithUnit({ ...r, value }));
+          const feature = kind.featureOf(r.name);
+          const measure = kind.measureSaid(r.name);
+          const vitruvius = kind.house ? measureOf(kind.house, r.name)?.vitruvius : undefined;
+          const withUnit = (value: number) => say(kind.value({ ...r, value }));
           return (
             <Fragment key={row.id}>
               <Place as="tr" of={feature} className="border-t border-base-300 align-top">
@@ -159,8 +153,8 @@ export function MeasureTable({ studyId, works, work, template, set, points, fram
                       studyId={studyId}
                       feature={feature}
                       ticked={rules.find((q) => q.feature === feature)}
-                      said={message('readings.proportion', { measure, value: measureWithUnit({ ...r, value: mean }) })}
-                      evidence={evidenceOf(work, elsewhere.length + 1, r)}
+                      said={message('readings.proportion', { measure, value: kind.value({ ...r, value: mean }) })}
+                      evidence={evidenceOf(work, elsewhere.length + 1, r, kind)}
                     />
                   )}
                 </td>
@@ -176,9 +170,7 @@ export function MeasureTable({ studyId, works, work, template, set, points, fram
                 <td
                   className="py-1 ps-2 text-end whitespace-nowrap"
                   title={
-                    vitruvius === undefined
-                      ? undefined
-                      : say('proportion.vitruvius', { value: measureWithUnit({ ...r, value: vitruvius }) })
+                    vitruvius === undefined ? undefined : say('proportion.vitruvius', { value: kind.value({ ...r, value: vitruvius }) })
                   }
                 >
                   {r.canon === null ? say('proportion.nothing') : withUnit(r.canon)}
@@ -192,9 +184,7 @@ export function MeasureTable({ studyId, works, work, template, set, points, fram
                   <td colSpan={5}>
                     <Opened>
                       {elsewhere.length > 0 && (
-                        <p>
-                          {say('proportion.elsewhere', { values: several(elsewhere.map((value) => measureWithUnit({ ...r, value }))) })}
-                        </p>
+                        <p>{say('proportion.elsewhere', { values: several(elsewhere.map((value) => kind.value({ ...r, value }))) })}</p>
                       )}
                       <Grounds spread={null} how={howMeasured(feature)} surer={surerBy(feature, { ...UNKNOWN, works: works.length })} />
                     </Opened>

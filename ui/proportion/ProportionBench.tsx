@@ -1,8 +1,8 @@
 'use client';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { typed } from '@/core/message';
-import type { TemplateName } from '@/core/proportion/templates';
+import { templateToOpen } from '@/core/proportion/templates';
 import { Bench } from '../shared/Bench';
 import type { Layered } from '../shared/layers/LayerCanvas';
 import { LayersOver } from '../shared/layers/Layers';
@@ -10,11 +10,13 @@ import { ToolRow } from '../shared/looking/ToolRow';
 import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
 import { TemplateChoice } from '../shared/TemplateChoice';
+import { houseKind, kindOf, OwnKept } from '../shared/kinds';
 import { StripWork, WorkStrip } from '../shared/WorkStrip';
 import { Rule, RuleList } from '../rules/RuleList';
 import { Changed } from './Changed';
 import { MeasureTable } from './MeasureTable';
 import { SetChoice } from './SetChoice';
+import { OwnEditor } from './OwnEditor';
 import { PlacingPrompt, PlacingView, usePlacing } from './placing';
 import type { LandmarkSet } from './useLandmarks';
 import { useSay } from '../words/Words';
@@ -46,7 +48,11 @@ interface Props {
   current: string;
   /** Which of its models is on the bench; null for the work itself. */
   model: string | null;
-  template: TemplateName;
+  /** What the points are of: a template of the house, or a teacher's own. */
+  template: string;
+  own: OwnKept[];
+  /** A kind of points is being made, or the one shown is being changed. */
+  making: 'new' | 'change' | null;
   /** Has anybody said what is in the picture, by choosing or by placing? */
   chosen: boolean;
   /** Which of several figures; empty for the only one. */
@@ -58,27 +64,71 @@ const POINTS = ['points'] as const;
 
 export function ProportionBench(props: Props) {
   const work = props.works.find((w) => w.id === props.current) ?? props.works[0];
+  const shown = work.models.find((m) => m.id === props.model) ?? null;
+  if (props.making) return <Making {...props} work={work} shown={shown} />;
   return (
     <LayersOver key={`${work.id}:${props.template}:${props.set}:${props.model}`} first={POINTS}>
-      <Placing {...props} work={work} shown={work.models.find((m) => m.id === props.model) ?? null} />
+      <Placing {...props} work={work} shown={shown} />
     </LayersOver>
   );
 }
 
-function Placing({ studyId, works, work, shown, template, chosen, set, rules }: Props & { work: ProportionWork; shown: Model | null }) {
+const addressOf =
+  (studyId: string, workId: string) =>
+  (template: string, model: string | null, set = ''): string =>
+    `/studies/${studyId}/proportion?${new URLSearchParams({
+      work: workId,
+      ...(template && { template }),
+      ...(set && { set }),
+      ...(model && { model }),
+    })}`;
+
+/** A kind of points made or changed on the picture that is open. */
+function Making({ studyId, works, work, shown, template, own, making, set }: Props & { work: ProportionWork; shown: Model | null }) {
+  const say = useSay();
+  const on = shown ?? work;
+  const to = addressOf(studyId, work.id);
+  const kept = (making === 'change' ? kindOf(template, own)?.own : null) ?? null;
+  return (
+    <OwnEditor
+      key={`${on.id}:${kept?.id}:${kept?.version}`}
+      studyId={studyId}
+      kept={kept}
+      subject={shown ? 'reference' : 'work'}
+      id={on.id}
+      picture={{ id: on.pictureId, width: on.pictureWidth, height: on.pictureHeight, alt: say.typed(on.title) }}
+      set={on.sets.find((s) => s.template === template && s.name === set)}
+      strip={<WorkStrip works={works} current={work.id} href={`/studies/${studyId}/proportion`} />}
+      href={(key) => to(key, shown?.id ?? null)}
+    />
+  );
+}
+
+function Placing({
+  studyId,
+  works,
+  work,
+  shown,
+  template,
+  own,
+  chosen,
+  set,
+  rules,
+}: Props & { work: ProportionWork; shown: Model | null }) {
   const say = useSay();
   const looking = useLooking();
   const on = shown ?? work;
-  const placing = usePlacing({ subject: shown ? 'reference' : 'work', id: on.id, template, sets: on.sets, name: set });
+  const kind = useMemo(() => kindOf(template, own) ?? houseKind(templateToOpen()), [template, own]);
+  const subject = shown ? 'reference' : 'work';
+  const placing = usePlacing({ subject, id: on.id, kind, sets: on.sets, name: set, idle: !chosen });
   const [lens, setLens] = useState(true);
   const base = `/studies/${studyId}/proportion`;
-  const to = (t: TemplateName, model: string | null, name = '') =>
-    `${base}?${new URLSearchParams({ work: work.id, template: t, ...(name && { set: name }), ...(model && { model }) })}`;
+  const to = addressOf(studyId, work.id);
   const frame = shown ? null : work.layered.as.frame;
   const within = frame ?? ([0, 0, on.pictureWidth, on.pictureHeight] as const);
   // Points of the same figure in another picture, or of its first one of the kind.
   const pointsIn = (sets: readonly LandmarkSet[]) =>
-    (sets.find((s) => s.template === template && s.name === set) ?? sets.find((s) => s.template === template))?.points ?? null;
+    (sets.find((s) => s.template === kind.key && s.name === set) ?? sets.find((s) => s.template === kind.key))?.points ?? null;
   return (
     <Bench
       tools={<ToolRow {...looking} />}
@@ -88,53 +138,75 @@ function Placing({ studyId, works, work, shown, template, chosen, set, rules }: 
           picture={{ id: on.pictureId, width: on.pictureWidth, height: on.pictureHeight, alt: say.typed(on.title) }}
           on={looking.on}
           lens={lens}
-          layered={shown ? undefined : { ...work.layered, handled: true, sets: [{ template, points: placing.points }] }}
+          layered={
+            shown
+              ? undefined
+              : { ...work.layered, handled: true, sets: [{ template: kind.key, points: placing.points, kind: kind.template }] }
+          }
         />
       }
       strip={<WorkStrip works={works} current={work.id} href={base} />}
     >
       <TemplateChoice
-        current={template}
+        current={kind}
         href={(t) => to(t, shown?.id ?? null)}
+        own={own}
+        making={`${to(kind.key, shown?.id ?? null, set)}&making=new`}
         placed={new Set(on.sets.map((s) => s.template))}
         open={!chosen}
       />
-      <ModelChoice work={work} shown={shown} href={(m) => to(template, m, set)} />
-      <SetChoice
-        subject={shown ? 'reference' : 'work'}
-        id={on.id}
-        template={template}
-        sets={on.sets}
-        current={set}
-        href={(name) => to(template, shown?.id ?? null, name)}
-      />
-      <PlacingPrompt placing={placing}>
-        <label className="inline-flex items-center gap-1">
-          <input type="checkbox" className="checkbox checkbox-xs" checked={lens} onChange={(e) => setLens(e.target.checked)} />{' '}
-          {say('proportion.lens')}
-        </label>
-      </PlacingPrompt>
-      <Notice said={placing.problem} />
-      <MeasureTable
-        studyId={studyId}
-        works={works}
-        work={work}
-        template={template}
-        set={set}
-        points={placing.points}
-        frame={within}
-        rules={shown ? null : rules}
-      />
-      <Changed
-        template={template}
-        work={shown ? pointsIn(work.sets) : placing.points}
-        models={work.models.map((m) => ({
-          id: m.id,
-          title: m.title,
-          points: m === shown ? placing.points : pointsIn(m.sets),
-        }))}
-      />
-      <GridLinks studyId={studyId} workId={work.id} template={template} set={set} />
+      {kind.own && (
+        <p className="mt-1 flex gap-4 text-sm">
+          <Link className="link" href={`${to(kind.key, shown?.id ?? null, set)}&making=change`}>
+            {say('proportion.own.change')}
+          </Link>
+          <a className="link" href={`/api/studies/${studyId}/templates/${kind.own.id}`} download>
+            {say('proportion.own.file')}
+          </a>
+        </p>
+      )}
+      <ModelChoice work={work} shown={shown} href={(m) => to(kind.key, m, set)} />
+      {chosen && (
+        <>
+          <SetChoice
+            subject={subject}
+            id={on.id}
+            template={kind.key}
+            sets={on.sets}
+            current={set}
+            href={(name) => to(kind.key, shown?.id ?? null, name)}
+          />
+          <PlacingPrompt placing={placing}>
+            <label className="inline-flex items-center gap-1">
+              <input type="checkbox" className="checkbox checkbox-xs" checked={lens} onChange={(e) => setLens(e.target.checked)} />{' '}
+              {say('proportion.lens')}
+            </label>
+          </PlacingPrompt>
+          <Notice said={placing.problem} />
+          <MeasureTable
+            studyId={studyId}
+            works={works}
+            work={work}
+            kind={kind}
+            set={set}
+            points={placing.points}
+            frame={within}
+            rules={shown ? null : rules}
+          />
+        </>
+      )}
+      {kind.house && (
+        <Changed
+          template={kind.house}
+          work={shown ? pointsIn(work.sets) : placing.points}
+          models={work.models.map((m) => ({
+            id: m.id,
+            title: m.title,
+            points: m === shown ? placing.points : pointsIn(m.sets),
+          }))}
+        />
+      )}
+      <GridLinks studyId={studyId} workId={work.id} template={kind.key} set={set} />
       <RuleList studyId={studyId} rules={rules} />
     </Bench>
   );
@@ -164,7 +236,7 @@ function ModelChoice({ work, shown, href }: { work: ProportionWork; shown: Model
 
 const PAPERS = ['A4', 'A3', 'Letter'] as const;
 
-function GridLinks({ studyId, workId, template, set }: { studyId: string; workId: string; template: TemplateName; set: string }) {
+function GridLinks({ studyId, workId, template, set }: { studyId: string; workId: string; template: string; set: string }) {
   const say = useSay();
   return (
     <p className="mt-3 text-sm">

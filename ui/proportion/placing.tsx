@@ -3,11 +3,12 @@ import { EyeOff, SkipForward, Sparkles } from 'lucide-react';
 import { useState } from 'react';
 import { amount, message } from '@/core/message';
 import { Expected, expectedPlace } from '@/core/proportion/guessing';
-import { pointName, TEMPLATES, TemplateName } from '@/core/proportion/templates';
+import { shapePath } from '@/core/proportion/ownTemplate';
 import { turnedHead } from '@/core/proportion/turned';
 import type { Layered } from '../shared/layers/LayerCanvas';
 import { PictureView } from '../shared/looking/PictureView';
 import { Looking } from '../shared/looking/tools';
+import type { Kind } from '../shared/kinds';
 import { readingWorker, wholePicture } from '../shared/reading/client';
 import { TemplateDiagram } from '../shared/TemplateDiagram';
 import { LandmarkLayer } from './LandmarkLayer';
@@ -23,29 +24,31 @@ const quarter = ([x, y]: readonly [number, number]): [number, number] => [Math.r
 interface PlacedOn {
   subject: Subject;
   id: string;
-  template: TemplateName;
+  kind: Kind;
   sets: readonly LandmarkSet[];
   /** Which of several figures; empty for the only one. */
   name?: string;
+  /** Nobody has said yet what is in the picture: then no point is asked for. */
+  idle?: boolean;
 }
 
 /** Placing the points of a template, one after another, on a work, a piece or a reference. */
-export function usePlacing({ subject, id, template, sets, name = '' }: PlacedOn) {
+export function usePlacing({ subject, id, kind, sets, name = '', idle = false }: PlacedOn) {
   const landmarks = useLandmarks(
     subject,
     id,
-    template,
+    kind.key,
     name,
-    sets.find((s) => s.template === template && s.name === name),
+    sets.find((s) => s.template === kind.key && s.name === name),
   );
   const [selected, setSelected] = useState<string | null>(null);
   const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set());
   const [snap, setSnap] = useState(false);
   const { points, hidden, show, save } = landmarks;
-  const all = TEMPLATES[template].points.map((p) => ({ ...p, said: pointName(template, p.name) }));
+  const all = kind.template.points.map((p) => ({ ...p, said: kind.pointSaid(p.name) }));
   const open = all.filter((p) => !points[p.name] && !hidden.includes(p.name));
-  const next = all.find((p) => !points[p.name] && p.name === selected) ?? open.find((p) => !skipped.has(p.name)) ?? null;
-  const expected = next && expectedPlace(template, next.name, points);
+  const next = idle ? null : (all.find((p) => !points[p.name] && p.name === selected) ?? open.find((p) => !skipped.has(p.name)) ?? null);
+  const expected = next && expectedPlace(kind.template, next.name, points);
   /** Puts the point that is asked for somewhere. */
   const put = (at: readonly [number, number]) => {
     if (!next) return;
@@ -73,7 +76,7 @@ export function usePlacing({ subject, id, template, sets, name = '' }: PlacedOn)
     setSkipped(new Set([...skipped].filter((n) => n !== point)));
     setSelected(point);
   };
-  return { ...landmarks, template, all, open, next, expected, selected, setSelected, put, skip, hide, ask, snap, setSnap };
+  return { ...landmarks, kind, all, open, next, expected, selected, setSelected, put, skip, hide, ask, snap, setSnap };
 }
 
 type Placing = ReturnType<typeof usePlacing>;
@@ -92,7 +95,7 @@ export function PlacingView({
   lens: boolean;
   layered?: Layered;
 }) {
-  const { points, show, save, all, next, expected, selected, setSelected, put, snap, template } = placing;
+  const { points, show, save, all, next, expected, selected, setSelected, put, snap, kind } = placing;
   return (
     <PictureView
       pictureId={picture.id}
@@ -115,7 +118,7 @@ export function PlacingView({
     >
       {(unit) => (
         <>
-          <Joined template={template} points={points} unit={unit} />
+          <Joined kind={kind} points={points} unit={unit} />
           {expected && <Ring expected={expected} unit={unit} />}
           <LandmarkLayer
             points={points}
@@ -138,11 +141,12 @@ export function PlacingView({
 }
 
 /** Points that belong together, joined: a point put in the wrong place is seen at once. */
-function Joined({ template, points, unit }: { template: TemplateName; points: LandmarkSet['points']; unit: number }) {
-  const lines = TEMPLATES[template].joined.flatMap((names) =>
+function Joined({ kind, points, unit }: { kind: Kind; points: LandmarkSet['points']; unit: number }) {
+  const lines = kind.template.joined.flatMap((names) =>
     names.slice(1).flatMap((name, i) => (points[names[i]] && points[name] ? [[points[names[i]], points[name]] as const] : [])),
   );
-  const d = lines.map(([[x, y], [u, v]]) => `M${x} ${y}L${u} ${v}`).join('');
+  const d =
+    kind.own?.template.shapes.map((s) => shapePath(s, points)).join('') ?? lines.map(([[x, y], [u, v]]) => `M${x} ${y}L${u} ${v}`).join('');
   return (
     <g fill="none" aria-hidden>
       <path d={d} stroke="#000" strokeWidth={2.2 * unit} opacity={0.35} />
@@ -165,14 +169,14 @@ function Ring({ expected: { at }, unit }: { expected: Expected; unit: number }) 
 /** Which point comes next, how many are placed, and all of them by name. */
 export function PlacingPrompt({ placing, children }: { placing: Placing; children?: React.ReactNode }) {
   const say = useSay();
-  const { template, points, hidden, all, open, next, expected, selected, ask, put, skip, hide, snap, setSnap, state } = placing;
-  const turned = turnedHead({ template, points });
+  const { kind, points, hidden, all, open, next, expected, selected, ask, put, skip, hide, snap, setSnap, state } = placing;
+  const turned = kind.house && turnedHead({ template: kind.house, points });
   const placed = all.filter((p) => points[p.name]);
   return (
     <>
       <div className="mt-3 grid grid-cols-[7.5rem_1fr] gap-3">
         <TemplateDiagram
-          template={template}
+          template={kind.template}
           next={next?.name}
           placed={new Set(placed.map((p) => p.name))}
           className="max-h-40 w-full border border-base-300"

@@ -1,8 +1,8 @@
 'use client';
-import { TemplateName, TEMPLATES } from '@/core/proportion/templates';
+import type { Template } from '@/core/proportion/template';
 
 interface Props {
-  template: TemplateName;
+  template: Template;
   /** The point that is asked for: it stands out. */
   next?: string | null;
   /** Points that have been placed: they are filled. Without them the figure alone is drawn. */
@@ -15,7 +15,7 @@ const MARGIN = 14;
 
 /** A template drawn small, its points where they usually stand. */
 export function TemplateDiagram({ template, next = null, placed, className }: Props) {
-  const { points, drawing } = TEMPLATES[template];
+  const { points, drawing } = template;
   const ends = (axis: 0 | 1) => [
     Math.min(0, ...points.map((p) => 100 * p.at[axis])),
     Math.max(100, ...points.map((p) => 100 * p.at[axis])),

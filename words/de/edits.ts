@@ -34,6 +34,8 @@ export const edits = {
   points: 'Punkte',
   place: '„{point}“ setzen',
   renameSet: 'Punkte von „{name}“ in „{to}“ umbenennen',
+  template: 'Art von Punkten „{name}“ ändern',
+  removeTemplate: 'Art von Punkten „{name}“ entfernen',
   removeSet: 'Punkte von „{name}“ entfernen',
   hidePoint: '„{point}“ auslassen',
   movePoint: '„{point}“ verschieben',

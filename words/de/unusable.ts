@@ -30,6 +30,25 @@ export const unusable = {
     twice: 'kit: zwei Farben haben denselben Namen; bitte eine umbenennen',
     whiteField: 'kit: das Feld „white“ nennt „{name}“, das nicht unter seinen Farben ist',
   },
+  template: {
+    object: 'template: das ist keine Vorlage; eine Datei wählen, die hier gespeichert wurde',
+    list: 'template: Feld „{field}“ muss eine Liste von höchstens {n, number} sein',
+    choice: 'template: „{name}“: Feld „{field}“ muss eines von {known} sein, ist aber {is}',
+    name: 'Geben Sie der Vorlage einen Namen von höchstens {n, number} Buchstaben.',
+    pointName:
+      'Ein Punkt darf mit Buchstaben, Ziffern, Leerzeichen und Bindestrichen heißen, höchstens {n, number}, dieser aber heißt {is}.',
+    place: 'Der Punkt „{name}“ hat keinen Ort: sein „at“ muss aus zwei Zahlen bestehen.',
+    twice: 'Zwei Punkte heißen „{name}“; benennen Sie einen um.',
+    points: 'template: „{name}“: Feld „{field}“ muss eine Liste von Punkten sein',
+    noPoint: '„{name}“ nennt einen Punkt, den es nicht gibt: {is}.',
+    pair: '„{name}“: „{field}“ muss aus zwei verschiedenen Punkten bestehen.',
+    shape:
+      '{as, select, line {Eine Linie braucht zwei Punkte oder mehr.} triangle {Ein Dreieck braucht drei Punkte.} box {Ein Kasten braucht zwei Ecken.} other {Ein Oval braucht zwei Ecken.}}',
+    measureName: 'Maß {i, number} hat keinen Namen oder einen von mehr als {n, number} Buchstaben.',
+    measurePoints: '„{name}“ braucht {n, plural, one {einen Punkt} other {{n, number} verschiedene Punkte}}.',
+    noUnit: '„{name}“ wird in einer Einheit gezählt: wählen Sie zwei Punkte, deren Abstand eins ist.',
+    canon: 'Was die Natur für „{name}“ hat, muss eine Zahl über 0 sein, ist aber {is}.',
+  },
   swatches: {
     noSheet: 'In diesem Foto ist kein Blatt zu sehen. Legen Sie es ganz auf einen Tisch von anderem Ton und fotografieren Sie von oben.',
     noMarks:

@@ -34,6 +34,8 @@ export const edits = {
   points: 'points',
   place: 'placing “{point}”',
   renameSet: 'renaming the points of “{name}” to “{to}”',
+  template: 'changing the kind of points “{name}”',
+  removeTemplate: 'removing the kind of points “{name}”',
   removeSet: 'removing the points of “{name}”',
   hidePoint: 'leaving out “{point}”',
   movePoint: 'moving “{point}”',

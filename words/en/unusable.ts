@@ -30,6 +30,24 @@ export const unusable = {
     twice: 'kit: two paints have the same name; rename one',
     whiteField: 'kit: field “white” names “{name}”, which is not among its paints',
   },
+  template: {
+    object: 'template: this is no template; choose a file that was saved from here',
+    list: 'template: field “{field}” must be a list of at most {n, number}',
+    choice: 'template: “{name}”: field “{field}” must be one of {known}, but is {is}',
+    name: 'Give the template a name of at most {n, number} letters.',
+    pointName: 'A point may be called by letters, digits, blanks and hyphens, at most {n, number}, but this one is {is}.',
+    place: 'The point “{name}” has no place: its “at” must be two numbers.',
+    twice: 'Two points are called “{name}”; rename one.',
+    points: 'template: “{name}”: field “{field}” must be a list of points',
+    noPoint: '“{name}” names a point that is not there: {is}.',
+    pair: '“{name}”: “{field}” must be two different points.',
+    shape:
+      '{as, select, line {A line needs two points or more.} triangle {A triangle needs three points.} box {A box needs two corners.} other {An oval needs two corners.}}',
+    measureName: 'Measure {i, number} has no name, or one of more than {n, number} letters.',
+    measurePoints: '“{name}” needs {n, plural, one {one point} other {{n, number} different points}}.',
+    noUnit: '“{name}” is counted in a unit: choose two points whose distance is one.',
+    canon: 'What nature has for “{name}” must be a number above 0, but is {is}.',
+  },
   swatches: {
     noSheet: 'No sheet is seen in this photograph. Lay it whole on a table of another tone and take it from above.',
     noMarks:

@@ -49,6 +49,7 @@ const eye = meanOfKnown(between('eye-left-outer', 'eye-left-inner'), between('ey
 const eyes = meanOfAll(...['eye-left-outer', 'eye-left-inner', 'eye-right-inner', 'eye-right-outer'].map(down));
 
 export const animalFront: Template = {
+  symmetric: true,
   parts: ['head', 'ears', 'eyes', 'muzzle'],
   points: pointsOf(
     ['crown', 'head', 0.5, 0],

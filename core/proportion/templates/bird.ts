@@ -79,6 +79,7 @@ const open = [
 ].filter((p) => p.name !== 'wing-bend' && p.name !== 'wing-tip');
 
 export const birdOpen: Template = {
+  symmetric: true,
   parts,
   points: open,
   joined: [

@@ -66,32 +66,29 @@ export function limbs(points: readonly TemplatePoint[]): string[] {
   const tall = Math.hypot(hx - cx, hy - cy) / 2;
   const lean = (Math.atan2(hx - cx, hy - cy) * 180) / Math.PI;
   const oval = `M${round(cx)} ${round(cy)}A${round(tall * 0.75)} ${round(tall)} ${round(-lean)} 1 1 ${round(hx)} ${round(hy)}A${round(tall * 0.75)} ${round(tall)} ${round(-lean)} 1 1 ${round(cx)} ${round(cy)}`;
+  /** Beside the place where the legs part, toward the waist of that side, by so much of the waist's width. */
+  const hip = (side: 'left' | 'right', much: number): [number, number] => {
+    const [[x, y], [wx, wy], [ox, oy]] = [at('crotch'), at(`waist-${side}`), at(`waist-${side === 'left' ? 'right' : 'left'}`)];
+    return [x + much * (wx - ox), y + much * (wy - oy)];
+  };
   /** A limb's two outlines, narrower toward its end. */
-  const tube = (names: readonly string[], from: number, to: number) =>
+  const tube = (joints: readonly [number, number][], from: number, to: number) =>
     [1, -1].map((side) =>
       path(
-        ...names.map((n, i): [number, number] => {
-          const here = at(n);
-          const [a, b] = [at(names[Math.max(0, i - 1)]), at(names[Math.min(names.length - 1, i + 1)])];
+        ...joints.map((here, i): [number, number] => {
+          const [a, b] = [joints[Math.max(0, i - 1)], joints[Math.min(joints.length - 1, i + 1)]];
           const long = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
-          const wide = from + ((to - from) * i) / (names.length - 1);
+          const wide = from + ((to - from) * i) / (joints.length - 1);
           return [here[0] - (side * wide * (b[1] - a[1])) / long, here[1] + (side * wide * (b[0] - a[0])) / long];
         }),
       ),
     );
+  const ring = ['neck-base', 'shoulder-left', 'waist-left'].map(at);
   return [
     oval,
-    path(
-      at('shoulder-left'),
-      at('waist-left'),
-      at('crotch'),
-      at('waist-right'),
-      at('shoulder-right'),
-      at('neck-base'),
-      at('shoulder-left'),
-    ),
-    ...SIDES.flatMap((s) => tube([`shoulder-${s}`, `elbow-${s}`, `wrist-${s}`, `fingertip-${s}`], 2.6, 0.8)),
-    ...SIDES.flatMap((s) => tube(['crotch', `knee-${s}`, `ankle-${s}`], 4.2, 1.6)),
+    path(...ring, hip('left', 0.55), hip('right', 0.55), at('waist-right'), at('shoulder-right'), at('neck-base')),
+    ...SIDES.flatMap((s) => tube([at(`shoulder-${s}`), at(`elbow-${s}`), at(`wrist-${s}`), at(`fingertip-${s}`)], 2.8, 0.8)),
+    ...SIDES.flatMap((s) => tube([hip(s, 0.28), at(`knee-${s}`), at(`ankle-${s}`)], 5, 1.8)),
     path(at('heel'), at('toe')),
   ];
 }

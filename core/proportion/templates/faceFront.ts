@@ -43,6 +43,7 @@ const gaze = meanOfKnown(
 );
 
 export const faceFront: Template = {
+  symmetric: true,
   parts: ['head', 'eyes', 'nose', 'mouth', 'ears', 'neck'],
   points: pointsOf(
     ['crown', 'head', 0.5, 0],

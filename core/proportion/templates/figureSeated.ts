@@ -44,6 +44,7 @@ const seated = standingAs(
 );
 
 export const figureSeated: Template = {
+  symmetric: true,
   parts: BODY_PARTS,
   points: seated,
   joined: JOINED,
@@ -70,6 +71,7 @@ const cut = standingAs(
 );
 
 export const figurePart: Template = {
+  symmetric: true,
   parts: BODY_PARTS,
   points: cut,
   joined: JOINED,

@@ -3,6 +3,7 @@ import { between, over, Template } from '../template';
 import { arms, BODY_PARTS, BODY_POINTS, feet, hand, head, height, JOINED, lean, limbs, shoulders } from './body';
 
 export const figureStanding: Template = {
+  symmetric: true,
   parts: BODY_PARTS,
   points: BODY_POINTS,
   joined: JOINED,

@@ -1,14 +1,14 @@
 'use client';
 import { ChevronDown } from 'lucide-react';
 import { ReactNode, useId, useState } from 'react';
-import type { Message } from '@/core/message';
+import type { Message, Typed } from '@/core/message';
 import { useSay } from '../../words/Words';
 import { useLight } from '../layers/Layers';
 import type { Lit } from '../layers/layers';
 
 interface Props {
   /** The reading in a sentence. */
-  said: Message;
+  said: Message | Typed;
   /** What it lights on the picture while it is pointed at or focused: a feature's name, or a place of its own. */
   lights: string | Lit | null;
   /** What it opens to. */
@@ -31,7 +31,17 @@ export function Told({ said, lights, children }: Props) {
 }
 
 /** A sentence that opens to something. */
-export function Opener({ said, open, onToggle, controls }: { said: Message; open: boolean; onToggle: () => void; controls: string }) {
+export function Opener({
+  said,
+  open,
+  onToggle,
+  controls,
+}: {
+  said: Message | Typed;
+  open: boolean;
+  onToggle: () => void;
+  controls: string;
+}) {
   const say = useSay();
   return (
     <button

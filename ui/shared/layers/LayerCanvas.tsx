@@ -1,7 +1,8 @@
 'use client';
 import { useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { linesOf } from '@/core/proportion/measures';
-import { isTemplate } from '@/core/proportion/templates';
+import type { Template } from '@/core/proportion/template';
+import { isTemplate, TEMPLATES } from '@/core/proportion/templates';
 import type { Rect } from '@/core/raster/image';
 import * as draw from './draw';
 import { useLayers } from './Layers';
@@ -10,8 +11,8 @@ import type { LayerName, Lit } from './layers';
 import { Subject, useWhere, Where } from './where';
 
 export interface Layered extends Subject {
-  /** Landmarks placed on it, by template. */
-  sets?: readonly { template: string; points: Record<string, readonly [number, number]> }[];
+  /** Landmarks placed on it, by template; `kind` is that of a teacher's own. */
+  sets?: readonly { template: string; points: Record<string, readonly [number, number]>; kind?: Template }[];
   patches?: readonly Rect[];
   /** Points stand on it as handles already. */
   handled?: boolean;
@@ -144,7 +145,7 @@ function paintLayers(sheet: Parameters<typeof draw.drawPoints>[0], { subject, wi
         sets.flatMap((s) => Object.values(s.points)),
       );
     const measure = lit?.measure;
-    for (const { template, points } of sets)
-      if (measure?.template === template && isTemplate(template)) draw.drawMeasure(sheet, linesOf(template, measure.name, points, frame));
+    for (const { template, points, kind = isTemplate(template) ? TEMPLATES[template] : null } of sets)
+      if (kind && measure?.template === template) draw.drawMeasure(sheet, linesOf(kind, measure.name, points, frame));
   }
 }

@@ -1,7 +1,6 @@
 /** Knows the layers that can lie over a picture, and which of them shows what a reading or finding speaks of. */
 import type { EDGE_HANDLINGS } from '@/core/marks/edges';
 import type { TEMPERATURES } from '@/core/colour/temperature';
-import { measureIn } from '@/core/style/proportionNames';
 import { FIELD_COLUMNS, FIELD_ROWS } from '@/core/style/words';
 
 export const LAYERS = [
@@ -78,9 +77,8 @@ const LIT: Record<string, Lit> = {
 /** Where on a picture it shows what a feature tells of; null where it has no place. */
 export function litBy(feature: string): Lit | null {
   if (LIT[feature]) return LIT[feature];
-  const proportion = measureIn(feature);
-  if (proportion) return { layer: 'points', measure: { template: proportion.template, name: proportion.measure.name } };
   const [group, name, kind] = feature.split('.');
+  if (group === 'proportion' && kind) return { layer: 'points', measure: { template: name, name: kind } };
   if (group === 'marks') return name === 'share' ? { layer: 'kinds' } : null;
   if (group === 'edges') return { layer: 'edges', handling: name as Lit['handling'] };
   if (group === 'place') {

@@ -1,6 +1,6 @@
-import { isTemplate } from '@/core/proportion/templates';
 import { PiecePoints } from '@/ui/pieces/PiecePoints';
 import { PiecesBench } from '@/ui/pieces/PiecesBench';
+import { ownTemplatesOf } from '@/server/studies/ownTemplates';
 import { landmarksOf } from '@/server/studies/landmarks';
 import { listPieces } from '@/server/pieces/pieces';
 import { rosterOf } from '@/server/classes/classes';
@@ -21,14 +21,15 @@ export default async function PiecesPage({
   const pieces = await listPieces(id);
   const { piece: wanted, points } = await searchParams;
   const piece = pieces.find((p) => p.id === wanted);
-  if (piece?.rectifiedId && points && isTemplate(points)) {
+  if (piece?.rectifiedId && points) {
     return (
       <PiecePoints
         key={`${piece.id}:${points}`}
         base={`/studies/${id}/pieces`}
         piece={{ ...piece, rectifiedId: piece.rectifiedId }}
         size={{ width: piece.uprightWidth ?? 1, height: piece.uprightHeight ?? 1 }}
-        template={points}
+        points={points}
+        own={await ownTemplatesOf(teacher.id)}
         sets={await landmarksOf(teacher.id, 'piece', piece.id)}
       />
     );

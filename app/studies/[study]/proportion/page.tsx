@@ -1,8 +1,9 @@
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { ProportionBench } from '@/ui/proportion/ProportionBench';
-import { templateToOpen } from '@/core/proportion/templates';
+import { isTemplate, templateToOpen } from '@/core/proportion/templates';
 import { landmarksIn } from '@/server/studies/landmarks';
 import { modelsOf } from '@/server/studies/references';
+import { ownKey, ownTemplatesOf } from '@/server/studies/ownTemplates';
 import { listRules } from '@/server/studies/rules';
 import { listWorks } from '@/server/studies/works';
 import { openStudy } from '../../../session';
@@ -16,13 +17,13 @@ export default async function ProportionPage({
   searchParams,
 }: {
   params: Promise<{ study: string }>;
-  searchParams: Promise<{ work?: string; template?: string; set?: string; model?: string }>;
+  searchParams: Promise<{ work?: string; template?: string; set?: string; model?: string; making?: string }>;
 }) {
   const { study } = await params;
-  await openStudy(study);
+  const { teacher } = await openStudy(study);
   const works = await listWorks(study);
   if (!works.length) return <NoWorks studyId={study} />;
-  const { work, template, set, model } = await searchParams;
+  const { work, template, set, model, making } = await searchParams;
   const [models, sets] = [await modelsOf(study), await landmarksIn(study)];
   const withSets = works.map((w) => ({
     id: w.id,
@@ -40,7 +41,9 @@ export default async function ProportionPage({
   const current = withSets.find((w) => w.id === work) ?? withSets.find((w) => w.sets.length) ?? withSets[0];
   const on = current.models.find((m) => m.id === model) ?? current;
   const placed = on.sets[0]?.template ?? current.sets[0]?.template;
-  const wanted = templateToOpen(template, placed);
+  const own = await ownTemplatesOf(teacher.id);
+  const known = (t: string | undefined): t is string => t !== undefined && (isTemplate(t) || own.some((o) => ownKey(o.id) === t));
+  const wanted = [template, placed].find(known) ?? templateToOpen();
   return (
     <ProportionBench
       studyId={study}
@@ -48,7 +51,9 @@ export default async function ProportionPage({
       current={current.id}
       model={model ?? null}
       template={wanted}
-      chosen={template !== undefined || placed !== undefined}
+      own={own}
+      making={making === 'new' || making === 'change' ? making : null}
+      chosen={known(template) || known(placed)}
       set={set ?? on.sets.find((s) => s.template === wanted)?.name ?? ''}
       rules={await listRules(study)}
     />

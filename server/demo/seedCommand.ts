@@ -67,6 +67,22 @@ async function seedKit(teacherId: string): Promise<void> {
   await addKit(teacherId, DEMO_LINE_KIT);
 }
 
+/** Points of the one work that is a view alone, as shares of its sheet; what it is about is the nearest boat. */
+const VIEW = {
+  title: 'Harbour lights',
+  at: {
+    'horizon-left': [0, 0.22],
+    'horizon-right': [1, 0.22],
+    'skyline-high': [0.21, 0.055],
+    'skyline-low': [0.412, 0.113],
+    'subject-top': [0.257, 0.385],
+    'subject-bottom': [0.25, 0.675],
+    'subject-left': [0.073, 0.565],
+    'subject-right': [0.446, 0.56],
+  },
+  hidden: ['foreground-edge'],
+} as const;
+
 const RULES: readonly ['feature' | 'always' | 'never', string, string, string][] = [
   [
     'feature',
@@ -128,15 +144,17 @@ async function seedStudy(teacherId: string, cache: string, say: Say): Promise<st
       'Reed pen in blue-black waterproof ink; two washes, sea green and slate violet; touches of opaque white on ochre-washed paper.',
       i % 2 ? null : 'Harbour museum’s card, Skerrowby',
     );
-    const figure = drawing.landmarks.at(-1);
-    if (figure)
-      await placeLandmarks(
-        teacherId,
-        { subject: 'work', subjectId: workId, template: figure.template },
-        0,
-        scaled(figure.points, PX_PER_MM),
-        null,
+    const figures = [...drawing.landmarks].sort((a, b) => a.points.crown[0] - b.points.crown[0]);
+    for (const [k, { template, points }] of figures.entries()) {
+      const name = figures.length > 1 ? `figure ${k + 1}` : '';
+      await placeLandmarks(teacherId, { subject: 'work', subjectId: workId, template, name }, 0, scaled(points, PX_PER_MM), null);
+    }
+    if (m.title === VIEW.title) {
+      const points = Object.fromEntries(
+        Object.entries(VIEW.at).map(([n, [x, y]]) => [n, [x * m.widthMm * PX_PER_MM, y * m.heightMm * PX_PER_MM] as [number, number]]),
       );
+      await placeLandmarks(teacherId, { subject: 'work', subjectId: workId, template: 'landscape' }, 0, points, null, VIEW.hidden);
+    }
   }
   for (const [title, drawing] of REFERENCES) {
     const png = await cached(cache, [drawing.svg, REFERENCE_PX_PER_MM], 'png', async () =>

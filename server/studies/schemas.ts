@@ -153,7 +153,7 @@ export const setNameSchema = object({ template: string().required(), name: setNa
 const MOST_TEMPLATE_FILE = 200_000;
 
 /** A kind of points, looked over by the core; or the text of its file. */
-export const newTemplateSchema = object({ template: mixed().default(null), file: string().max(MOST_TEMPLATE_FILE).default('') });
+export const newTemplateSchema = object({ template: mixed().nullable().default(null), file: string().max(MOST_TEMPLATE_FILE).default('') });
 
 export const templateChangeSchema = object({
   version: number().integer().min(1).required(),

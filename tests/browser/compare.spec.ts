@@ -1,9 +1,7 @@
 /** Holding a piece against its source, and taking back what was changed. */
 import { expect, Page, test } from '@playwright/test';
-import { compared, demo, madePicture, open, origin, ownStudy } from './steps';
+import { compared, demo, madePicture, open, origin, ownStudy, saved } from './steps';
 
-const put = (page: Page, method: string, path: RegExp) =>
-  page.waitForResponse((r) => r.request().method() === method && path.test(r.url()) && r.ok(), { timeout: 60_000 });
 /** How large each sheet is drawn inside its frame. */
 const zooms = (page: Page) =>
   page.locator('figure [role=group] > div').evaluateAll((all) => all.map((d) => new DOMMatrix(getComputedStyle(d).transform).a));
@@ -45,12 +43,12 @@ test('the aim decides what a copy is held against', async ({ page }) => {
     return comparison.findings.filter((f) => f.feature.startsWith('place.')).length;
   };
   expect(await places()).toBeGreaterThan(5);
-  const saved = put(page, 'PATCH', /\/api\/studies\//);
+  const stored = saved(page, 'PATCH', /\/api\/studies\//);
   await page.getByLabel('Copies are held as').selectOption('remembered');
-  await saved;
+  await stored;
   await expect(page.getByText(/the proportions that tell most/)).toBeVisible();
   await expect.poll(places, { timeout: 120_000 }).toBe(0);
-  const back = put(page, 'PATCH', /\/api\/studies\//);
+  const back = saved(page, 'PATCH', /\/api\/studies\//);
   await page.getByLabel('Copies are held as').selectOption('study');
   await back;
   await expect.poll(places, { timeout: 120_000 }).toBeGreaterThan(5);
@@ -69,7 +67,7 @@ test('a finding set aside, and a work’s words and removal, are taken back from
   }
   const aside = page.getByRole('button', { name: /^Set aside: / });
   const before = await aside.count();
-  const noted = put(page, 'PUT', /\/notes$/);
+  const noted = saved(page, 'PUT', /\/notes$/);
   await aside.first().click();
   await noted;
   await expect(aside).toHaveCount(before - 1);
@@ -82,10 +80,10 @@ test('a finding set aside, and a work’s words and removal, are taken back from
     .setInputFiles({ name: 'ferry.png', mimeType: 'image/png', buffer: await madePicture() });
   const words = page.getByLabel('What strikes you first?');
   await words.fill('It leans to the left.');
-  const kept = put(page, 'PATCH', /\/api\/works\//);
+  const kept = saved(page, 'PATCH', /\/api\/works\//);
   await words.blur();
   await kept;
-  const removed = put(page, 'DELETE', /\/api\/works\//);
+  const removed = saved(page, 'DELETE', /\/api\/works\//);
   await page.getByRole('button', { name: 'Remove this work' }).click();
   await removed;
   await expect(words).toHaveCount(0);
@@ -112,14 +110,14 @@ test('from an empty study to a compared piece: told what is missing, a wrong fil
   await page
     .getByLabel('Choose pictures of works')
     .setInputFiles({ name: 'ferry.png', mimeType: 'image/png', buffer: await madePicture(1485, 1050, 10) });
-  const sized = put(page, 'PATCH', /\/api\/works\//);
+  const sized = saved(page, 'PATCH', /\/api\/works\//);
   await page.getByLabel(/Real width/).fill('297');
   await page.getByLabel(/Real width/).blur();
   await sized;
   // A sample work by another hand, drawn on the spot, is set beside it as a foil.
   await page.getByLabel('Invented hand').selectOption('osk');
   await page.getByLabel(/as a foil/).check();
-  const foil = put(page, 'POST', /\/samples$/);
+  const foil = saved(page, 'POST', /\/samples$/);
   await page.getByRole('button', { name: 'Add a foil' }).click();
   await foil;
   const [, second] = (await (await page.request.get(`${origin()}/api/studies/${study}/works`)).json()) as {
@@ -148,7 +146,7 @@ test('from an empty study to a compared piece: told what is missing, a wrong fil
     .toBuffer();
   const { width, height } = await sharp(photo).metadata();
   expect(width * height).toBeGreaterThan(13e6);
-  const taken = put(page, 'POST', /\/pieces$/);
+  const taken = saved(page, 'POST', /\/pieces$/);
   await choose.setInputFiles({ name: 'sheet.jpg', mimeType: 'image/jpeg', buffer: photo });
   await taken;
   await compared(page, study, 1);

@@ -1,9 +1,6 @@
 /** Plan, Make, Hanging and the report, as a teacher uses them before, in and after the lesson. */
 import { expect, Page, test } from '@playwright/test';
-import { compared, demo, faults, madePicture, open, origin, ownStudy } from './steps';
-
-const saved = (page: Page, method: string, path: RegExp) =>
-  page.waitForResponse((r) => r.request().method() === method && path.test(r.url()) && r.ok(), { timeout: 60_000 });
+import { compared, demo, faults, madePicture, open, origin, ownStudy, saved } from './steps';
 
 test('another ink, another order and half the minutes change the plan; it is kept, undone and printed', async ({ page }) => {
   await demo(page);

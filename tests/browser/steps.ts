@@ -27,6 +27,10 @@ export async function faults(page: Page): Promise<string[]> {
   return violations.map((v) => `${v.id}: ${v.nodes[0].html.slice(0, 160)}`);
 }
 
+/** Answered when a change has been stored. */
+export const saved = (page: Page, method: string, path: RegExp) =>
+  page.waitForResponse((r) => r.request().method() === method && path.test(r.url()) && r.ok(), { timeout: 60_000 });
+
 interface DemoIds {
   study: string;
   work: string;

@@ -1,5 +1,5 @@
 'use client';
-import { amount, Message, typed } from '@/core/message';
+import { amount, Message, Typed, typed } from '@/core/message';
 import { placeLabels } from '@/core/proportion/labels';
 import { placeOnSheet, transferPoint } from '@/core/proportion/transfer';
 import { Paper, Sheet, SHEET_MARGIN, Squares } from '../shared/paper/Paper';
@@ -14,7 +14,7 @@ interface Props {
   source: [number, number];
   paper: [number, number];
   columns: number;
-  points: { name: string; said: Message; at: [number, number] }[];
+  points: { name: string; said: Message | Typed; at: [number, number] }[];
 }
 
 /** Height of a number on paper, mm, and the room it is given. */

@@ -174,6 +174,11 @@ function Placing({
             template={kind.key}
             sets={on.sets}
             current={set}
+            kept={placing.kept}
+            onRemove={(label) => {
+              placing.show({}, []);
+              placing.save(label);
+            }}
             href={(name) => to(kind.key, shown?.id ?? null, name)}
           />
           <PlacingPrompt placing={placing}>

@@ -2,7 +2,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { message, typed } from '@/core/message';
+import { Message, message, typed } from '@/core/message';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import { Notice } from '../shared/Notice';
@@ -16,21 +16,23 @@ interface Props {
   template: string;
   /** All sets on the picture. */
   sets: readonly LandmarkSet[];
-  /** Name of the one that is open, whether it has points yet or not. */
+  /** Name of the one that is open, and whether anything of it is kept yet. */
   current: string;
+  kept: boolean;
+  /** Takes the points of the one that is open away. */
+  onRemove: (label: Message) => void;
   href: (name: string) => string;
 }
 
 /** Which of several figures the points belong to: one more, another name, or away with it. */
-export function SetChoice({ subject, id, template, sets, current, href }: Props) {
+export function SetChoice({ subject, id, template, sets, current, kept, onRemove, href }: Props) {
   const say = useSay();
   const router = useRouter();
   const { act, busy, problem } = useChange();
   const path = `/api/landmarks/${subject}/${id}`;
   const here = sets.filter((s) => s.template === template);
-  const open = here.find((s) => s.name === current);
-  if (!here.length) return null;
-  const names = [...new Set([...here.map((s) => s.name), current])];
+  const names = [...new Set([...here.map((s) => s.name), current])].sort();
+  if (!here.length && !kept) return null;
   const called = (name: string) => (name ? say.typed(name) : say('proportion.sets.first'));
   const proposed = (() => {
     for (let n = names.length + 1; ; n++) {
@@ -43,17 +45,10 @@ export function SetChoice({ subject, id, template, sets, current, href }: Props)
     if (done) router.replace(href(to.trim()));
     return done;
   };
-  const remove = () =>
-    act(() =>
-      send('PUT', path, {
-        template,
-        name: current,
-        version: open!.version,
-        points: {},
-        hidden: [],
-        label: message('edits.removeSet', { name: typed(called(current)) }),
-      }),
-    ).then((done) => done && router.replace(href(names.find((n) => n !== current) ?? '')));
+  const remove = () => {
+    onRemove(message('edits.removeSet', { name: typed(called(current)) }));
+    router.replace(href(names.find((n) => n !== current) ?? ''));
+  };
   return (
     <div className="mt-2">
       <div role="group" aria-label={say('proportion.sets.which')} className="flex flex-wrap items-center gap-2">
@@ -72,7 +67,7 @@ export function SetChoice({ subject, id, template, sets, current, href }: Props)
           <Plus aria-hidden className="size-4" /> {say('proportion.sets.another')}
         </Link>
       </div>
-      {names.length > 1 && open && (
+      {names.length > 1 && kept && (
         <p className="mt-2 flex items-center gap-2 text-sm">
           <TypedInput
             key={current}
@@ -85,7 +80,7 @@ export function SetChoice({ subject, id, template, sets, current, href }: Props)
             skip={(name) => names.includes(name.trim())}
             onSave={rename}
           />
-          <button type="button" className="btn btn-sm" disabled={busy} onClick={() => void remove()}>
+          <button type="button" className="btn btn-sm" disabled={busy} onClick={remove}>
             <Trash2 aria-hidden className="size-4" /> {say('proportion.sets.remove')}
           </button>
         </p>

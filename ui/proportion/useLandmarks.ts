@@ -22,7 +22,7 @@ type Placed = Pick<LandmarkSet, 'points' | 'hidden'>;
 export function useLandmarks(subject: Subject, id: string, template: string, name: string, first: LandmarkSet | undefined) {
   const path = `/api/landmarks/${subject}/${id}`;
   const none: LandmarkSet = { template, name, points: {}, hidden: null, version: 0 };
-  const { value, show, save, state, problem } = useSaved<LandmarkSet, Placed>({
+  const { value, stored, show, save, state, problem } = useSaved<LandmarkSet, Placed>({
     key: [...KEYS.landmarks, subject, id, template, name],
     first: first ?? none,
     load: async () => (await get<LandmarkSet[]>(path)).find((s) => s.template === template && s.name === name) ?? none,
@@ -35,6 +35,8 @@ export function useLandmarks(subject: Subject, id: string, template: string, nam
   return {
     points: value.points,
     hidden: value.hidden ?? NONE,
+    /** Is anything of it kept? */
+    kept: stored.version > 0,
     show: (points: Points, hidden: readonly string[] = value.hidden ?? NONE) => show({ points, hidden }),
     save,
     state,

@@ -1,6 +1,7 @@
 import { GridSheet } from '@/ui/proportion/GridSheet';
 import { sizeNamed } from '@/core/lesson/sheets';
-import { isTemplate, pointName, TEMPLATES } from '@/core/proportion/templates';
+import { kindOf } from '@/ui/shared/kinds';
+import { ownTemplatesOf } from '@/server/studies/ownTemplates';
 import { listWorks } from '@/server/studies/works';
 import { notFound } from 'next/navigation';
 import { todayIn } from '@/server/accounts/settings';
@@ -20,13 +21,14 @@ export default async function SheetPage({
   const { teacher, study } = await openStudy(id);
   const { work: wanted, template = '', set: name, paper = 'A4' } = await searchParams;
   const work = (await listWorks(id)).find((w) => w.id === wanted);
-  if (!work || !isTemplate(template)) notFound();
-  const set = work.sets.find((s) => s.template === template && s.name === (name ?? s.name));
+  const kind = kindOf(template, await ownTemplatesOf(teacher.id));
+  if (!work || !kind) notFound();
+  const set = work.sets.find((s) => s.template === kind.key && s.name === (name ?? s.name));
   const [short, long] = sizeNamed(paper) ?? sizeNamed('A4')!;
   const sheet: [number, number] = work.pictureWidth >= work.pictureHeight ? [long, short] : [short, long];
-  const points = TEMPLATES[template].points
+  const points = kind.template.points
     .filter((p) => set?.points[p.name])
-    .map((p) => ({ name: p.name, said: pointName(template, p.name), at: set!.points[p.name] }));
+    .map((p) => ({ name: p.name, said: kind.pointSaid(p.name), at: set!.points[p.name] }));
   return (
     <GridSheet
       study={study.title}

@@ -1,6 +1,8 @@
 'use client';
 import Link from 'next/link';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
+import { message } from '@/core/message';
+import { Allowed, carriedInto, checkAgainst } from '@/core/proportion/check';
 import { templateToOpen } from '@/core/proportion/templates';
 import { readAll } from '@/core/proportion/measures';
 import { PlacingPrompt, PlacingView, usePlacing } from '../proportion/placing';
@@ -11,6 +13,7 @@ import { useLooking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
 import { houseKind, kindOf, OwnKept } from '../shared/kinds';
 import { TemplateChoice } from '../shared/TemplateChoice';
+import { Arrows, Checked, Source } from './Checked';
 import { pieceTitle, type Piece } from './piece';
 import { useSay } from '../words/Words';
 
@@ -22,20 +25,45 @@ interface Props {
   points: string;
   own: OwnKept[];
   sets: LandmarkSet[];
+  /** What it can be held against, likeliest first. */
+  sources: Source[];
+  /** What may be off before it is told. */
+  allowed: Allowed;
 }
 
 /** The points of a piece, placed with the same tool as the master's; the comparison follows by itself. */
-export function PiecePoints({ base, piece, size, points, own, sets }: Props) {
+export function PiecePoints({ base, piece, size, points, own, sets, sources, allowed }: Props) {
   const say = useSay();
   const looking = useLooking();
   const kind = useMemo(() => kindOf(points, own) ?? houseKind(templateToOpen()), [points, own]);
   const placing = usePlacing({ subject: 'piece', id: piece.id, kind, sets });
   const measures = readAll(kind.template, placing.points, [0, 0, size.width, size.height]).filter((m) => m.value !== null);
   const name = say(pieceTitle(piece));
+  const perMm = piece.sized ? size.width / piece.paperWidthMm : null;
+  const checks = useMemo(
+    () => sources.map((source) => ({ source, check: checkAgainst(kind.template, source.points, placing.points, allowed) })),
+    [sources, kind, placing.points, allowed],
+  );
+  // Until one is chosen, the one that the piece's points lie nearest to.
+  const [chosen, setChosen] = useState<string | null>(null);
+  const nearest = checks.reduce<(typeof checks)[number] | null>(
+    (best, c) => (c.check && (!best?.check || c.check.laid.rms / c.check.extent < best.check.laid.rms / best.check.extent) ? c : best),
+    checks[0] ?? null,
+  );
+  const held = checks.find((c) => c.source.key === chosen) ?? nearest;
+  const bare = Object.keys(placing.points).length === 0;
   return (
     <Bench
       tools={<ToolRow {...looking} only={['mirror', 'flip', 'grid', 'quarters', 'lens']} />}
-      picture={<PlacingView placing={placing} picture={{ id: piece.rectifiedId, ...size, alt: name }} on={looking.on} lens />}
+      picture={
+        <PlacingView
+          placing={placing}
+          picture={{ id: piece.rectifiedId, ...size, alt: name }}
+          on={looking.on}
+          lens
+          over={held?.check ? (unit) => <Arrows check={held.check!} unit={unit} /> : undefined}
+        />
+      }
       strip={
         <p className="flex gap-4 px-5 py-2">
           <Link className="link" href={`${base}?piece=${piece.id}`}>
@@ -57,6 +85,23 @@ export function PiecePoints({ base, piece, size, points, own, sets }: Props) {
       />
       <PlacingPrompt placing={placing} />
       <Notice said={placing.problem} />
+      <Checked
+        kind={kind}
+        sources={sources}
+        current={held?.source ?? null}
+        onSource={setChosen}
+        check={held?.check ?? null}
+        perMm={perMm}
+        allowed={allowed}
+        onCarry={
+          held && bare
+            ? () => {
+                placing.show(carriedInto(held.source.points, held.source.size, [size.width, size.height]));
+                placing.save(message('edits.points'));
+              }
+            : null
+        }
+      />
       {measures.length > 0 && (
         <ul className="mt-3 grid gap-1 text-sm">
           {measures.map((m) => (

@@ -1,6 +1,6 @@
 'use client';
 import { EyeOff, SkipForward, Sparkles } from 'lucide-react';
-import { useState } from 'react';
+import { ReactNode, useState } from 'react';
 import { amount, message } from '@/core/message';
 import { Expected, expectedPlace } from '@/core/proportion/guessing';
 import { shapePath } from '@/core/proportion/ownTemplate';
@@ -88,12 +88,15 @@ export function PlacingView({
   on,
   lens,
   layered,
+  over,
 }: {
   placing: Placing;
   picture: { id: string; width: number; height: number; alt: string };
   on: Looking;
   lens: boolean;
   layered?: Layered;
+  /** Drawn under the points; told how many px of the picture one of the screen is. */
+  over?: (unit: number) => ReactNode;
 }) {
   const { points, show, save, all, next, expected, selected, setSelected, put, snap, kind } = placing;
   return (
@@ -119,6 +122,7 @@ export function PlacingView({
       {(unit) => (
         <>
           <Joined kind={kind} points={points} unit={unit} />
+          {over?.(unit)}
           {expected && <Ring expected={expected} unit={unit} />}
           <LandmarkLayer
             points={points}
@@ -167,7 +171,7 @@ function Ring({ expected: { at }, unit }: { expected: Expected; unit: number }) 
 }
 
 /** Which point comes next, how many are placed, and all of them by name. */
-export function PlacingPrompt({ placing, children }: { placing: Placing; children?: React.ReactNode }) {
+export function PlacingPrompt({ placing, children }: { placing: Placing; children?: ReactNode }) {
   const say = useSay();
   const { kind, points, hidden, all, open, next, expected, selected, ask, put, skip, hide, snap, setSnap, state } = placing;
   const turned = kind.house && turnedHead({ template: kind.house, points });

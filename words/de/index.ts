@@ -1,6 +1,7 @@
 /** Jeder Satz auf Deutsch. */
 import type { Catalogue } from '../catalogue';
 import { background, app, bench, deleting, shared, signIn, steps, trouble } from './shell';
+import { check } from './check';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
 import { edits } from './edits';
 import { errors } from './errors';
@@ -29,6 +30,7 @@ export const de: Catalogue = {
   bench,
   capture,
   cautions,
+  check,
   classes,
   colour,
   colours,

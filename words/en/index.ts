@@ -1,5 +1,6 @@
 /** Every sentence in English, British spelling. Another language is another folder of this shape. */
 import { background, app, bench, deleting, shared, signIn, steps, trouble } from './shell';
+import { check } from './check';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
 import { edits } from './edits';
 import { errors } from './errors';
@@ -28,6 +29,7 @@ export const en = {
   bench,
   capture,
   cautions,
+  check,
   classes,
   colour,
   colours,

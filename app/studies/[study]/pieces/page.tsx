@@ -1,7 +1,10 @@
 import { PiecePoints } from '@/ui/pieces/PiecePoints';
 import { PiecesBench } from '@/ui/pieces/PiecesBench';
 import { ownTemplatesOf } from '@/server/studies/ownTemplates';
-import { landmarksOf } from '@/server/studies/landmarks';
+import { landmarksIn, landmarksOf } from '@/server/studies/landmarks';
+import { listReferences } from '@/server/studies/references';
+import { listWorks } from '@/server/studies/works';
+import { allowedFor, sourcesOf } from './sources';
 import { listPieces } from '@/server/pieces/pieces';
 import { rosterOf } from '@/server/classes/classes';
 import { openStudy } from '../../../session';
@@ -17,7 +20,7 @@ export default async function PiecesPage({
   searchParams: Promise<{ piece?: string; points?: string }>;
 }) {
   const { study: id } = await params;
-  const { teacher } = await openStudy(id);
+  const { teacher, study } = await openStudy(id);
   const pieces = await listPieces(id);
   const { piece: wanted, points } = await searchParams;
   const piece = pieces.find((p) => p.id === wanted);
@@ -31,6 +34,8 @@ export default async function PiecesPage({
         points={points}
         own={await ownTemplatesOf(teacher.id)}
         sets={await landmarksOf(teacher.id, 'piece', piece.id)}
+        sources={sourcesOf(piece, points, await listWorks(id), await listReferences(id), await landmarksIn(id))}
+        allowed={allowedFor(piece, study.aim)}
       />
     );
   }

@@ -1,7 +1,7 @@
 /** Any subject has points: chosen by its picture, placed with help, several of a kind on one picture, and kinds of one's own. */
 import { readFileSync } from 'node:fs';
 import { expect, Page, test } from '@playwright/test';
-import { demo, faults, madePicture, open, origin, ownStudy, saved } from './steps';
+import { compared, demo, faults, madePicture, open, origin, ownStudy, saved } from './steps';
 
 /** A work of one's own on the bench of proportion, nothing placed on it yet. */
 async function bench(page: Page, title: string): Promise<{ study: string; click: (x: number, y: number) => Promise<void> }> {
@@ -162,4 +162,50 @@ test('three passengers of one work are three sets, counted each, and the view am
   const view = ids.works.find((w) => w.title === 'Harbour lights')!;
   await open(page, `${origin()}/studies/${ids.study}/proportion?work=${view.id}`);
   await expect(page.getByRole('row', { name: /How far down the picture the horizon lies/ })).toContainText('22 %');
+});
+
+test('dividers are set and walked along a line by keys, and say how often the one goes into the other and how it leans', async ({
+  page,
+}) => {
+  const { click } = await bench(page, 'Dividers');
+  await page.getByRole('button', { name: 'Dividers', exact: true }).click();
+  await expect(page.getByText('The span goes into the line 4 and a bit less than ¼ times.')).toBeVisible();
+  await expect(page.getByText('The line stands plumb.')).toBeVisible();
+  // Ten px at a time: 60 px of 600 become 120, and the line of 252 px holds two and a tenth of them.
+  await page.getByRole('button', { name: 'Dividers, other end' }).focus();
+  for (let i = 0; i < 6; i++) await page.keyboard.press('Shift+ArrowDown');
+  await expect(page.getByText('The span goes into the line a bit more than 2 times.')).toBeVisible();
+  await page.getByRole('button', { name: 'Line, end' }).focus();
+  for (let i = 0; i < 9; i++) await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByText(/The line leans (19|20)° to the left of plumb, 7[01]° from level/)).toBeVisible();
+  // With dividers in hand a click places no point.
+  await click(0.9, 0.9);
+  await expect(page.getByText('The span goes into the line')).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+});
+
+test('a piece is held against a work by its points: what has grown is told first, and arrows lead to where it went', async ({ page }) => {
+  const { ids } = await demo(page);
+  const [piece] = await compared(page, ids.study, 1);
+  const ferry = ids.works.find((w) => w.title.startsWith('Evening ferry'))!;
+  type Sets = { template: string; name: string; points: Record<string, [number, number]>; version: number }[];
+  const setsOf = async (of: string) => (await (await page.request.get(`${origin()}/api/landmarks/${of}`)).json()) as Sets;
+  const { points } = (await setsOf(`work/${ferry.id}`)).find((s) => s.name === 'figure 3')!;
+  const [cx, cy] = points['neck-base'];
+  const grown = Object.fromEntries(
+    Object.entries(points).map(([n, [x, y]]) => [n, n === 'crown' || n === 'chin' ? [cx + 1.5 * (x - cx), cy + 1.5 * (y - cy)] : [x, y]]),
+  );
+  const mine = (await setsOf(`piece/${piece.id}`)).find((s) => s.template === 'figure-standing');
+  const sent = await page.request.put(`${origin()}/api/landmarks/piece/${piece.id}`, {
+    headers: { origin: origin() },
+    data: { template: 'figure-standing', version: mine?.version ?? 0, points: grown, label: { key: 'edits.points' } },
+  });
+  expect(sent.ok()).toBe(true);
+  await open(page, `${origin()}/studies/${ids.study}/pieces?piece=${piece.id}&points=figure-standing`);
+  await page.getByLabel('Against').selectOption({ label: 'Evening ferry, foredeck, figure 3' });
+  await expect(page.getByText(/^head and neck: 4\d\s% larger against the whole/).first()).toBeVisible();
+  expect(await page.locator('[data-arrows] path').count()).toBeGreaterThan(2);
+  expect(await faults(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/^head and neck: 4\d\s% larger/)).toBeHidden();
 });

@@ -14,6 +14,7 @@ import { houseKind, kindOf, OwnKept } from '../shared/kinds';
 import { StripWork, WorkStrip } from '../shared/WorkStrip';
 import { Rule, RuleList } from '../rules/RuleList';
 import { Changed } from './Changed';
+import { DividersDrawn, DividersRead, useDividers } from './Dividers';
 import { MeasureTable } from './MeasureTable';
 import { SetChoice } from './SetChoice';
 import { OwnEditor } from './OwnEditor';
@@ -120,12 +121,14 @@ function Placing({
   const on = shown ?? work;
   const kind = useMemo(() => kindOf(template, own) ?? houseKind(templateToOpen()), [template, own]);
   const subject = shown ? 'reference' : 'work';
-  const placing = usePlacing({ subject, id: on.id, kind, sets: on.sets, name: set, idle: !chosen });
+  const frame = shown ? null : work.layered.as.frame;
+  const within = useMemo(() => frame ?? ([0, 0, on.pictureWidth, on.pictureHeight] as const), [frame, on.pictureWidth, on.pictureHeight]);
+  const dividers = useDividers(within);
+  const widthMm = shown ? null : (work.layered.as.widthMm ?? null);
+  const placing = usePlacing({ subject, id: on.id, kind, sets: on.sets, name: set, idle: !chosen || dividers.open });
   const [lens, setLens] = useState(true);
   const base = `/studies/${studyId}/proportion`;
   const to = addressOf(studyId, work.id);
-  const frame = shown ? null : work.layered.as.frame;
-  const within = frame ?? ([0, 0, on.pictureWidth, on.pictureHeight] as const);
   // Points of the same figure in another picture, or of its first one of the kind.
   const pointsIn = (sets: readonly LandmarkSet[]) =>
     (sets.find((s) => s.template === kind.key && s.name === set) ?? sets.find((s) => s.template === kind.key))?.points ?? null;
@@ -138,6 +141,7 @@ function Placing({
           picture={{ id: on.pictureId, width: on.pictureWidth, height: on.pictureHeight, alt: say.typed(on.title) }}
           on={looking.on}
           lens={lens}
+          over={dividers.open ? (unit) => <DividersDrawn held={dividers} unit={unit} /> : undefined}
           layered={
             shown
               ? undefined
@@ -166,6 +170,7 @@ function Placing({
         </p>
       )}
       <ModelChoice work={work} shown={shown} href={(m) => to(kind.key, m, set)} />
+      <DividersRead held={dividers} perMm={widthMm ? within[2] / widthMm : null} />
       {chosen && (
         <>
           <SetChoice
@@ -181,12 +186,14 @@ function Placing({
             }}
             href={(name) => to(kind.key, shown?.id ?? null, name)}
           />
-          <PlacingPrompt placing={placing}>
-            <label className="inline-flex items-center gap-1">
-              <input type="checkbox" className="checkbox checkbox-xs" checked={lens} onChange={(e) => setLens(e.target.checked)} />{' '}
-              {say('proportion.lens')}
-            </label>
-          </PlacingPrompt>
+          {!dividers.open && (
+            <PlacingPrompt placing={placing}>
+              <label className="inline-flex items-center gap-1">
+                <input type="checkbox" className="checkbox checkbox-xs" checked={lens} onChange={(e) => setLens(e.target.checked)} />{' '}
+                {say('proportion.lens')}
+              </label>
+            </PlacingPrompt>
+          )}
           <Notice said={placing.problem} />
           <MeasureTable
             studyId={studyId}

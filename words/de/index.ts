@@ -3,6 +3,7 @@ import type { Catalogue } from '../catalogue';
 import { background, app, bench, deleting, shared, signIn, steps, trouble } from './shell';
 import { check } from './check';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
+import { dividers } from './dividers';
 import { edits } from './edits';
 import { errors } from './errors';
 import { evidence } from './evidence';
@@ -39,6 +40,7 @@ export const de: Catalogue = {
   cupboard,
   materials,
   deleting,
+  dividers,
   drying,
   edits,
   errors,

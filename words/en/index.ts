@@ -2,6 +2,7 @@
 import { background, app, bench, deleting, shared, signIn, steps, trouble } from './shell';
 import { check } from './check';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
+import { dividers } from './dividers';
 import { edits } from './edits';
 import { errors } from './errors';
 import { evidence } from './evidence';
@@ -38,6 +39,7 @@ export const en = {
   cupboard,
   materials,
   deleting,
+  dividers,
   drying,
   edits,
   errors,

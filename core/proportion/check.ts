@@ -15,14 +15,14 @@ export interface Allowed {
 }
 
 /** A point that both have: where the source has it, laid over the drawing, and where the drawing has it; px of the drawing. */
-export interface Moved {
+interface Moved {
   name: string;
   from: Point;
   to: Point;
   far: number;
 }
 
-export interface PartCheck {
+interface PartCheck {
   part: string;
   /** Size against the source's, beside that of the whole; null where the part has one point only. */
   size: number | null;
@@ -30,7 +30,7 @@ export interface PartCheck {
   shift: Point;
 }
 
-export interface LineCheck {
+interface LineCheck {
   from: string;
   to: string;
   /** Degrees it is turned by against the source's, anticlockwise as seen positive, −90 to 90. */

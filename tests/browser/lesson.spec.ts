@@ -1,5 +1,5 @@
 /** Plan, Make, Hanging and the report, as a teacher uses them before, in and after the lesson. */
-import { expect, Page, test } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { compared, demo, faults, madePicture, open, origin, ownStudy, saved } from './steps';
 
 test('another ink, another order and half the minutes change the plan; it is kept, undone and printed', async ({ page }) => {

@@ -19,6 +19,14 @@ import {
 } from './template';
 import type { Landmarks } from './align';
 
+const START = 'own-';
+
+/** What a set of points of a teacher's template has as its template. */
+export const ownKey = (id: string): string => `${START}${id}`;
+
+/** Of which one a set is, by its template; null for one of the house. */
+export const ownId = (template: string): string | null => (template.startsWith(START) ? template.slice(START.length) : null);
+
 export const OWN_KINDS = ['ratio', 'level', 'plumb', 'under', 'levelWith', 'share', 'edge', 'middle'] as const;
 export type OwnKind = (typeof OWN_KINDS)[number];
 export const EDGES = ['left', 'top', 'right', 'bottom'] as const;

@@ -1,5 +1,6 @@
 /** Knows what has to be measured or compared anew once rows have changed, whoever changed them: an edit, an undo, a redo. */
 import { and, eq, inArray, sql } from 'drizzle-orm';
+import { ownId } from '../../core/proportion/ownTemplate';
 import type { Transaction } from '../database/connection';
 import { askToCompare, askToMeasure, askToProcess, compareAgain } from '../queue/asking';
 import { landmarkSets, pieces, works } from '../schema';
@@ -66,12 +67,10 @@ export async function reckonAnew(tx: Transaction, where: Where, changes: readonl
   all ||= of('rules').some((c) => (c.before?.feature ?? '') !== (c.after?.feature ?? ''));
   const points = of('landmark_sets');
   if (points.length) {
-    const sides = points.map((c) => ({
-      workId: (c.before?.workId ?? c.after?.workId) as string | undefined,
-      pieceId: (c.before?.pieceId ?? c.after?.pieceId) as string | undefined,
-    }));
+    const side = { workId: landmarkSets.workId, pieceId: landmarkSets.pieceId, template: landmarkSets.template };
+    const sides = points.map((c) => ({ ...c.after, ...c.before }) as Partial<Record<keyof typeof side, string>>);
     const kept = await tx
-      .select({ workId: landmarkSets.workId, pieceId: landmarkSets.pieceId })
+      .select(side)
       .from(landmarkSets)
       .where(
         inArray(
@@ -79,7 +78,8 @@ export async function reckonAnew(tx: Transaction, where: Where, changes: readonl
           points.map((c) => c.key.id as string),
         ),
       );
-    const touched = [...sides, ...kept];
+    // A teacher's own kinds of points enter no comparison.
+    const touched = [...sides, ...kept].filter((s) => ownId(s.template ?? '') === null);
     all ||= touched.some((s) => s.workId);
     const ids = [...new Set(touched.flatMap((s) => s.pieceId ?? []))];
     const ready = ids.length ? await tx.select({ id: pieces.id, studyId: pieces.studyId }).from(pieces).where(inArray(pieces.id, ids)) : [];

@@ -113,7 +113,7 @@ async function keptOf(teacherId: string, studentId: string, say: Say): Promise<K
       cornersPx: piece.corners,
       state: piece.state,
       said: piece.messages.map((m) => say(m)).join(' '),
-      points: points.filter((p) => p.pieceId === piece.id).map(({ template, points }) => ({ template, points })),
+      points: points.filter((p) => p.pieceId === piece.id).map(({ template, name, points }) => ({ template, name, points })),
       notes: notes.filter((note) => note.pieceId === piece.id).map(({ feature, setAside, note }) => ({ feature, setAside, note })),
       rules: answers.filter((a) => a.pieceId === piece.id).map(({ met, ...rule }) => ({ rule: say(ruleSentence(rule)), met })),
       comparison: found.find((c) => c.pieceId === piece.id)?.document ?? null,
@@ -125,7 +125,7 @@ async function keptOf(teacherId: string, studentId: string, say: Say): Promise<K
       picture: file(r.pictureId),
       strength: r.strength,
       parts: r.parts,
-      points: referencePoints.filter((p) => p.referenceId === r.id).map(({ template, points }) => ({ template, points })),
+      points: referencePoints.filter((p) => p.referenceId === r.id).map(({ template, name, points }) => ({ template, name, points })),
       rules: ticks.filter((t) => t.referenceId === r.id).map(({ done, ...rule }) => ({ rule: say(ruleSentence(rule)), done })),
     })),
     /** What was changed or removed and can still be brought back: it ends by itself. */

@@ -1,5 +1,6 @@
 /** Knows what a comparison was made from, as one stamp: another stamp means that it is out of date. */
 import { createHash } from 'node:crypto';
+import { ownId } from '../../core/proportion/ownTemplate';
 import { and, asc, eq, isNotNull, ne } from 'drizzle-orm';
 import { PROFILE_VERSION } from '../../core/style/profile';
 import { database } from '../database/connection';
@@ -17,11 +18,14 @@ interface Stamped {
 
 interface Set {
   id: string;
+  template: string;
   version: number;
 }
 
+/** A teacher's own kinds of points enter no comparison. */
 const setsOf = (sets: readonly Set[]) =>
   sets
+    .filter((s) => ownId(s.template) === null)
     .map((s) => `${s.id}.${s.version}`)
     .sort()
     .join(',');
@@ -70,7 +74,13 @@ export async function outdatedComparisons(): Promise<Outdated[]> {
       .orderBy(asc(works.position));
     if (!sources.length) continue;
     const sets = await db
-      .select({ id: landmarkSets.id, version: landmarkSets.version, workId: landmarkSets.workId, pieceId: landmarkSets.pieceId })
+      .select({
+        id: landmarkSets.id,
+        template: landmarkSets.template,
+        version: landmarkSets.version,
+        workId: landmarkSets.workId,
+        pieceId: landmarkSets.pieceId,
+      })
       .from(landmarkSets)
       .where(eq(landmarkSets.studyId, studyId));
     const ruled = await ruledFeatures(studyId);

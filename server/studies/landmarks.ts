@@ -1,6 +1,7 @@
 /** Knows placed landmarks: sets of points by template and name, each change logged, a stale change refused. */
 import { Message, message, typed } from '../../core/message';
 import { and, asc, eq } from 'drizzle-orm';
+import { ownId } from '../../core/proportion/ownTemplate';
 import { isTemplate, TEMPLATES } from '../../core/proportion/templates';
 import { database, newId } from '../database/connection';
 import { logged } from '../edits/log';
@@ -9,7 +10,7 @@ import { sentence, conflict, notFound, UserError } from '../errors';
 import { landmarkSets } from '../schema';
 import { landmarkKey, landmarksOn, LandmarkSubject, PlacedSet } from './landmarkRows';
 import { inStudy, pieceOf, referenceOf, workOf } from '../accounts/ownership';
-import { ownId, ownTemplateOf } from './ownTemplates';
+import { ownTemplateOf } from './ownTemplates';
 
 export type Points = Record<string, [number, number]>;
 

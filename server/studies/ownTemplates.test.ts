@@ -1,9 +1,9 @@
 /** Sets of points by name, and kinds of points a teacher makes: kept, changed with their sets, undone, and refused where they cannot be. */
-import type { OwnTemplate } from '../../core/proportion/ownTemplate';
+import { OwnTemplate, ownKey } from '../../core/proportion/ownTemplate';
 import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
 import { step } from '../edits/log';
 import { landmarksOf, placeLandmarks, renameSet } from './landmarks';
-import { addTemplate, changeTemplate, ownKey, ownTemplateOf, ownTemplatesOf, removeTemplate } from './ownTemplates';
+import { addTemplate, changeTemplate, ownTemplateOf, ownTemplatesOf, removeTemplate } from './ownTemplates';
 import { addWork, listWorks } from './works';
 
 afterAll(leave);

@@ -2,7 +2,7 @@
 import { and, asc, count, eq } from 'drizzle-orm';
 import { typed, message } from '../../core/message';
 import { checkedTemplate } from '../../core/formats/templateFile';
-import type { OwnTemplate } from '../../core/proportion/ownTemplate';
+import { OwnTemplate, ownKey } from '../../core/proportion/ownTemplate';
 import { inStudy } from '../accounts/ownership';
 import { database, newId, type Querying } from '../database/connection';
 import { unlessTaken } from '../database/failures';
@@ -16,14 +16,7 @@ export interface OwnTemplateView {
   version: number;
 }
 
-const START = 'own-';
 const MOST_TEMPLATES = 60;
-
-/** What a set of a teacher's template has as its template. */
-export const ownKey = (id: string): string => `${START}${id}`;
-
-/** Whose set it is, by its template; null for one of the house. */
-export const ownId = (template: string): string | null => (template.startsWith(START) ? template.slice(START.length) : null);
 
 const view = ({ id, template, version }: typeof ownTemplates.$inferSelect): OwnTemplateView => ({ id, template, version });
 

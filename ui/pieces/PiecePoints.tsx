@@ -6,6 +6,7 @@ import { Allowed, carriedInto, checkAgainst } from '@/core/proportion/check';
 import { templateToOpen } from '@/core/proportion/templates';
 import { readAll } from '@/core/proportion/measures';
 import { PlacingPrompt, PlacingView, usePlacing } from '../proportion/placing';
+import { SetChoice } from '../proportion/SetChoice';
 import type { LandmarkSet } from '../proportion/useLandmarks';
 import { Bench } from '../shared/Bench';
 import { ToolRow } from '../shared/looking/ToolRow';
@@ -24,6 +25,8 @@ interface Props {
   /** Template of the points; one of the house, or a teacher's own. */
   points: string;
   own: OwnKept[];
+  /** Which of several figures; empty for the only one. */
+  set: string;
   sets: LandmarkSet[];
   /** What it can be held against, likeliest first. */
   sources: Source[];
@@ -32,11 +35,11 @@ interface Props {
 }
 
 /** The points of a piece, placed with the same tool as the master's; the comparison follows by itself. */
-export function PiecePoints({ base, piece, size, points, own, sets, sources, allowed }: Props) {
+export function PiecePoints({ base, piece, size, points, own, set, sets, sources, allowed }: Props) {
   const say = useSay();
   const looking = useLooking();
   const kind = useMemo(() => kindOf(points, own) ?? houseKind(templateToOpen()), [points, own]);
-  const placing = usePlacing({ subject: 'piece', id: piece.id, kind, sets });
+  const placing = usePlacing({ subject: 'piece', id: piece.id, kind, sets, name: set });
   const measures = readAll(kind.template, placing.points, [0, 0, size.width, size.height]).filter((m) => m.value !== null);
   const name = say(pieceTitle(piece));
   const perMm = piece.sized ? size.width / piece.paperWidthMm : null;
@@ -82,6 +85,19 @@ export function PiecePoints({ base, piece, size, points, own, sets, sources, all
         placed={new Set(sets.map((s) => s.template))}
         open={false}
         own={own}
+      />
+      <SetChoice
+        subject="piece"
+        id={piece.id}
+        template={kind.key}
+        sets={sets}
+        current={set}
+        kept={placing.kept}
+        onRemove={(label) => {
+          placing.show({}, []);
+          placing.save(label);
+        }}
+        href={(name) => `${base}?${new URLSearchParams({ piece: piece.id, points: kind.key, ...(name && { set: name }) })}`}
       />
       <PlacingPrompt placing={placing} />
       <Notice said={placing.problem} />

@@ -1,10 +1,10 @@
 'use client';
-import { Check, Plus, Trash2 } from 'lucide-react';
+import { Check, FileUp, Plus, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { message, typed } from '@/core/message';
-import { NEEDS, OWN_KINDS, OwnKind, OwnMeasure, OwnShape, OwnTemplate, shapePath, SHAPES } from '@/core/proportion/ownTemplate';
+import { NEEDS, OWN_KINDS, ownKey, OwnKind, OwnMeasure, OwnShape, OwnTemplate, shapePath, SHAPES } from '@/core/proportion/ownTemplate';
 import { Bench } from '../shared/Bench';
 import { Field } from '../shared/Field';
 import { FileButton } from '../shared/FileButton';
@@ -19,7 +19,6 @@ import { useChange } from '../shared/server/useChange';
 import type { Points } from './LandmarkLayer';
 import type { LandmarkSet, Subject } from './useLandmarks';
 import { useSay } from '../words/Words';
-import { FileUp } from 'lucide-react';
 
 interface Props {
   studyId: string;
@@ -48,20 +47,15 @@ type Draft = Pick<OwnTemplate, 'name' | 'unit' | 'shapes' | 'measures'>;
 /** Places as they usually are: in the box that the points here make, those that are not here as they were. */
 function usualPlaces(points: readonly Drafted[]): OwnTemplate['points'] {
   const here = points.flatMap((p) => (p.at ? [p.at] : []));
-  const [least, most] = [0, 1]
-    .map((k) => [Math.min(...here.map((p) => p[k])), Math.max(...here.map((p) => p[k]))])
-    .reduce(
-      ([l, m], [a, b]) => [
-        [...l, a],
-        [...m, b],
-      ],
-      [[], []] as number[][],
-    );
-  const side = Math.max(1, most[0] - least[0], most[1] - least[1]);
+  const ends = ([0, 1] as const).map((k) => {
+    const all = here.map((p) => p[k]);
+    return { least: Math.min(...all), size: Math.max(...all) - Math.min(...all) };
+  });
+  const side = Math.max(1, ends[0].size, ends[1].size);
   const round = (v: number) => Math.round(v * 1000) / 1000;
   return points.map(({ name, at, usual }) => ({
     name: name.trim(),
-    at: at && here.length > 1 ? [round((at[0] - least[0]) / side), round((at[1] - least[1]) / side)] : usual,
+    at: at && here.length > 1 ? [round((at[0] - ends[0].least) / side), round((at[1] - ends[1].least) / side)] : usual,
   }));
 }
 
@@ -126,17 +120,17 @@ export function OwnEditor({ studyId, kept, subject, id, picture, set, strip, hre
         : (await send<{ id: string }>('POST', path, { template: template() })).id;
       if (!kept && Object.keys(places).length)
         await send('PUT', `/api/landmarks/${subject}/${id}`, {
-          template: `own-${own}`,
+          template: ownKey(own),
           version: 0,
           points: Object.fromEntries(points.flatMap((p) => (p.at ? [[p.name.trim(), p.at]] : []))),
           label: message('edits.points'),
         });
-      router.replace(href(`own-${own}`));
+      router.replace(href(ownKey(own)));
     });
   const read = (file: File) =>
     act(async () => {
       const { id: own } = await send<{ id: string }>('POST', path, { file: await file.text() });
-      router.replace(href(`own-${own}`));
+      router.replace(href(ownKey(own)));
     });
   const remove = () =>
     act(async () => {
@@ -302,7 +296,7 @@ export function OwnEditor({ studyId, kept, subject, id, picture, set, strip, hre
           <button className="btn btn-primary" disabled={busy || !points.length}>
             <Check aria-hidden className="size-5" /> {say(kept ? 'proportion.own.change' : 'proportion.own.save')}
           </button>
-          <Link className="btn" href={href(kept ? `own-${kept.id}` : '')}>
+          <Link className="btn" href={href(kept ? ownKey(kept.id) : '')}>
             {say('proportion.own.cancel')}
           </Link>
           {kept ? (

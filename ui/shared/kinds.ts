@@ -1,6 +1,6 @@
 import { amount, Amount, Message, typed, Typed } from '@/core/message';
 import { measureName, ReadMeasure } from '@/core/proportion/measures';
-import { OwnTemplate, templateFrom } from '@/core/proportion/ownTemplate';
+import { ownKey, OwnTemplate, templateFrom } from '@/core/proportion/ownTemplate';
 import type { Template } from '@/core/proportion/template';
 import { isTemplate, pointName, templateName, TemplateName, TEMPLATES } from '@/core/proportion/templates';
 import { proportionFeature } from '@/core/style/proportionNames';
@@ -39,8 +39,6 @@ export const houseKind = (house: TemplateName): Kind => ({
   featureOf: (measure) => proportionFeature(house, measure),
   value: (m) => measureWithUnit({ template: house, ...m }),
 });
-
-const ownKey = (id: string) => `own-${id}`;
 
 export const ownKind = (own: OwnKept): Kind => ({
   key: ownKey(own.id),

@@ -17,23 +17,26 @@ export default async function PiecesPage({
   searchParams,
 }: {
   params: Promise<{ study: string }>;
-  searchParams: Promise<{ piece?: string; points?: string }>;
+  searchParams: Promise<{ piece?: string; points?: string; set?: string }>;
 }) {
   const { study: id } = await params;
   const { teacher, study } = await openStudy(id);
   const pieces = await listPieces(id);
-  const { piece: wanted, points } = await searchParams;
+  const { piece: wanted, points, set } = await searchParams;
   const piece = pieces.find((p) => p.id === wanted);
   if (piece?.rectifiedId && points) {
+    const sets = await landmarksOf(teacher.id, 'piece', piece.id);
+    const name = set ?? sets.find((s) => s.template === points)?.name ?? '';
     return (
       <PiecePoints
-        key={`${piece.id}:${points}`}
+        key={`${piece.id}:${points}:${name}`}
         base={`/studies/${id}/pieces`}
         piece={{ ...piece, rectifiedId: piece.rectifiedId }}
         size={{ width: piece.uprightWidth ?? 1, height: piece.uprightHeight ?? 1 }}
         points={points}
         own={await ownTemplatesOf(teacher.id)}
-        sets={await landmarksOf(teacher.id, 'piece', piece.id)}
+        set={name}
+        sets={sets}
         sources={sourcesOf(piece, points, await listWorks(id), await listReferences(id), await landmarksIn(id))}
         allowed={allowedFor(piece, study.aim)}
       />

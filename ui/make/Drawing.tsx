@@ -96,7 +96,7 @@ export function Drawing({ studyId, reference, template, works, group, roster, ru
         open={false}
       />
       <Notice said={problem ?? placing.problem} />
-      {view === 'points' && <PlacingPrompt placing={placing} />}
+      {view === 'points' && <PlacingPrompt placing={placing} turnedHref={null} />}
       {!factors.length && <p className="mt-2">{say('make.noMaster')}</p>}
       {factors.length > 0 && !bent && <p className="mt-2">{say('make.noPoints')}</p>}
       {bent && (

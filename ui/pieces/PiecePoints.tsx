@@ -99,7 +99,7 @@ export function PiecePoints({ base, piece, size, points, own, set, sets, sources
         }}
         href={(name) => `${base}?${new URLSearchParams({ piece: piece.id, points: kind.key, ...(name && { set: name }) })}`}
       />
-      <PlacingPrompt placing={placing} />
+      <PlacingPrompt placing={placing} turnedHref={`${base}?piece=${piece.id}&points=face-three-quarter`} />
       <Notice said={placing.problem} />
       <Checked
         kind={kind}

@@ -187,7 +187,7 @@ function Placing({
             href={(name) => to(kind.key, shown?.id ?? null, name)}
           />
           {!dividers.open && (
-            <PlacingPrompt placing={placing}>
+            <PlacingPrompt placing={placing} turnedHref={to('face-three-quarter', shown?.id ?? null)}>
               <label className="inline-flex items-center gap-1">
                 <input type="checkbox" className="checkbox checkbox-xs" checked={lens} onChange={(e) => setLens(e.target.checked)} />{' '}
                 {say('proportion.lens')}

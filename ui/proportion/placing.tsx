@@ -1,4 +1,5 @@
 'use client';
+import Link from 'next/link';
 import { EyeOff, SkipForward, Sparkles } from 'lucide-react';
 import { ReactNode, useState } from 'react';
 import { amount, message } from '@/core/message';
@@ -171,7 +172,7 @@ function Ring({ expected: { at }, unit }: { expected: Expected; unit: number }) 
 }
 
 /** Which point comes next, how many are placed, and all of them by name. */
-export function PlacingPrompt({ placing, children }: { placing: Placing; children?: ReactNode }) {
+export function PlacingPrompt({ placing, turnedHref, children }: { placing: Placing; turnedHref: string | null; children?: ReactNode }) {
   const say = useSay();
   const { kind, points, hidden, all, open, next, expected, selected, ask, put, skip, hide, snap, setSnap, state } = placing;
   const turned = kind.house && turnedHead({ template: kind.house, points });
@@ -216,7 +217,14 @@ export function PlacingPrompt({ placing, children }: { placing: Placing; childre
       </p>
       {turned && (
         <p className="alert mt-2 text-sm" role="status">
-          {say('proportion.turned', { far: turned.far, times: amount(turned.narrower, 'times') })}
+          <span>
+            {say('proportion.turned', { far: turned.far, times: amount(turned.narrower, 'times') })}{' '}
+            {turnedHref && (
+              <Link className="link" href={turnedHref}>
+                {say('proportion.turnTo')}
+              </Link>
+            )}
+          </span>
         </p>
       )}
       <details className="mt-1 text-sm">

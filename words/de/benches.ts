@@ -75,6 +75,7 @@ export const proportion = {
   handle: '{point}, bei {x, number} quer, {y, number} hinunter',
   turned:
     'Dieser Kopf scheint gedreht zu sein: seine vom Betrachter aus {far, select, left {linke} other {rechte}} Hälfte ist schmaler, die andere {times} so breit. Was quer gemessen wird, ist die Breite eines gedrehten Kopfs und nicht die der Manier.',
+  turnTo: 'Als halb abgewandtes Gesicht messen.',
   lens: 'Lupe beim Setzen',
   none: 'Maße erscheinen, sobald ihre Punkte gesetzt sind. Die größten Abweichungen von der Natur kommen zuerst.',
   title: 'Maße, größte Abweichung zuerst',

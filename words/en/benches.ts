@@ -75,6 +75,7 @@ export const proportion = {
   handle: '{point}, at {x, number} across, {y, number} down',
   turned:
     'This head seems to be turned: its {far, select, left {left} other {right}} half, as you see it, is narrower; the other is {times} as wide. Widths measured across it are those of a turned head, not of the manner.',
+  turnTo: 'Measure it as a face turned half away.',
   lens: 'lens while placing',
   none: 'Measures appear as soon as their points are placed. The largest departures from nature come first.',
   title: 'Measures, biggest departures first',

@@ -93,10 +93,7 @@ export function PiecePoints({ base, piece, size, points, own, set, sets, sources
         sets={sets}
         current={set}
         kept={placing.kept}
-        onRemove={(label) => {
-          placing.show({}, []);
-          placing.save(label);
-        }}
+        onRemove={placing.clear}
         href={(name) => `${base}?${new URLSearchParams({ piece: piece.id, points: kind.key, ...(name && { set: name }) })}`}
       />
       <PlacingPrompt placing={placing} turnedHref={`${base}?piece=${piece.id}&points=face-three-quarter`} />

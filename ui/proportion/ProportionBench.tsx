@@ -180,10 +180,7 @@ function Placing({
             sets={on.sets}
             current={set}
             kept={placing.kept}
-            onRemove={(label) => {
-              placing.show({}, []);
-              placing.save(label);
-            }}
+            onRemove={placing.clear}
             href={(name) => to(kind.key, shown?.id ?? null, name)}
           />
           {!dividers.open && (

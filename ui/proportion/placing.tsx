@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import { EyeOff, SkipForward, Sparkles } from 'lucide-react';
 import { ReactNode, useState } from 'react';
-import { amount, message } from '@/core/message';
+import { amount, Message, message } from '@/core/message';
 import { Expected, expectedPlace } from '@/core/proportion/guessing';
 import { shapePath } from '@/core/proportion/ownTemplate';
 import { turnedHead } from '@/core/proportion/turned';
@@ -72,12 +72,17 @@ export function usePlacing({ subject, id, kind, sets, name = '', idle = false }:
     setSelected(null);
     save(message('edits.hidePoint', { point: next.said }));
   };
+  /** Takes all of them away. */
+  const clear = (label: Message) => {
+    show({}, []);
+    save(label);
+  };
   /** Asks for a point by its name, one that was hidden or passed over too. */
   const ask = (point: string) => {
     setSkipped(new Set([...skipped].filter((n) => n !== point)));
     setSelected(point);
   };
-  return { ...landmarks, kind, all, open, next, expected, selected, setSelected, put, skip, hide, ask, snap, setSnap };
+  return { ...landmarks, kind, all, open, next, expected, selected, setSelected, put, skip, hide, clear, ask, snap, setSnap };
 }
 
 type Placing = ReturnType<typeof usePlacing>;

@@ -15,7 +15,7 @@ import { ownTemplateOf } from './ownTemplates';
 export type Points = Record<string, [number, number]>;
 
 /** Which set of a subject: its template, and its name where there are several. */
-export interface SetKey {
+interface SetKey {
   subject: LandmarkSubject;
   subjectId: string;
   template: string;

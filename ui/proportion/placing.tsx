@@ -19,6 +19,10 @@ import { useSay } from '../words/Words';
 /** How far a click may lie beside the edge that it snaps to, px of the screen. */
 const SNAP_REACH = 14;
 
+/** Points that stand nearer to each other than this part of the whole are placed through a stronger lens, so that nothing has to move. */
+const CLOSE = 0.07;
+const STRONG_LENS = 6;
+
 /** Points are known to a quarter of a pixel. */
 const quarter = ([x, y]: readonly [number, number]): [number, number] => [Math.round(x * 4) / 4, Math.round(y * 4) / 4];
 
@@ -49,6 +53,8 @@ export function usePlacing({ subject, id, kind, sets, name = '', idle = false }:
   const all = kind.template.points.map((p) => ({ ...p, said: kind.pointSaid(p.name) }));
   const open = all.filter((p) => !points[p.name] && !hidden.includes(p.name));
   const next = idle ? null : (all.find((p) => !points[p.name] && p.name === selected) ?? open.find((p) => !skipped.has(p.name)) ?? null);
+  const close = next !== null && all.some((p) => p.name !== next.name && Math.hypot(p.at[0] - next.at[0], p.at[1] - next.at[1]) < CLOSE);
+  const lensTimes = close ? STRONG_LENS : undefined;
   const expected = next && expectedPlace(kind.template, next.name, points);
   /** Puts the point that is asked for somewhere. */
   const put = (at: readonly [number, number]) => {
@@ -82,7 +88,7 @@ export function usePlacing({ subject, id, kind, sets, name = '', idle = false }:
     setSkipped(new Set([...skipped].filter((n) => n !== point)));
     setSelected(point);
   };
-  return { ...landmarks, kind, all, open, next, expected, selected, setSelected, put, skip, hide, clear, ask, snap, setSnap };
+  return { ...landmarks, kind, all, open, next, lensTimes, expected, selected, setSelected, put, skip, hide, clear, ask, snap, setSnap };
 }
 
 type Placing = ReturnType<typeof usePlacing>;
@@ -104,7 +110,7 @@ export function PlacingView({
   /** Drawn under the points; told how many px of the picture one of the screen is. */
   over?: (unit: number) => ReactNode;
 }) {
-  const { points, show, save, all, next, expected, selected, setSelected, put, snap, kind } = placing;
+  const { points, show, save, all, next, expected, selected, setSelected, put, snap, kind, lensTimes } = placing;
   return (
     <PictureView
       pictureId={picture.id}
@@ -114,6 +120,7 @@ export function PlacingView({
       on={on}
       layered={layered}
       lensAlways={lens && !!next}
+      lensTimes={lensTimes}
       placing
       onPoint={(at, event) => {
         if (!next) return;

@@ -24,6 +24,8 @@ interface Props {
   onMove?: (at: [number, number], event: PointerEvent) => void;
   onRelease?: () => void;
   lensAlways?: boolean;
+  /** How many times larger the lens shows it. */
+  lensTimes?: number;
   /** A click places something: then two of them do not bring the picture nearer. */
   placing?: boolean;
   /** How near a frame of its own is drawn that it fills. */
@@ -59,6 +61,7 @@ function View({
   onMove,
   onRelease,
   lensAlways,
+  lensTimes = LENS,
   placing,
   framed,
   layered,
@@ -190,9 +193,9 @@ function View({
             left: `${100 * at.x}%`,
             top: `${100 * at.y}%`,
             transform: `translate(${at.x > 0.6 ? '-115%' : '15%'}, ${at.y > 0.5 ? '-115%' : '15%'})`,
-            backgroundImage: `url(${screenPicture(pictureId)})`,
-            backgroundSize: `${at.w * LENS}px auto`,
-            backgroundPosition: `${-at.x * at.w * LENS + 72}px ${-((at.y * at.w * height) / width) * LENS + 72}px`,
+            backgroundImage: `url(${lensTimes > LENS ? wholePicture(pictureId) : screenPicture(pictureId)})`,
+            backgroundSize: `${at.w * lensTimes}px auto`,
+            backgroundPosition: `${-at.x * at.w * lensTimes + 72}px ${-((at.y * at.w * height) / width) * lensTimes + 72}px`,
           }}
         >
           <span className="absolute top-1/2 left-0 w-full border-t border-white mix-blend-difference" />

@@ -71,6 +71,12 @@ test('a teacher changes name, e-mail and password; the last two only with the pa
 test('another teacher gets 404 on every page and every route of a study, and no one gets in unsigned', async ({ page, playwright }) => {
   const { ids } = await demo(page);
   const piece = await firstPiece(page, ids.study);
+  // The demo has no kind of points of its own until one is made.
+  const kept = await page.request.post(`${origin()}/api/studies/${ids.study}/templates`, {
+    headers: { origin: origin() },
+    data: { template: { name: 'Buoy', points: [{ name: 'foot', at: [0, 1] }], shapes: [], unit: null, measures: [] } },
+  });
+  const template = `/api/studies/${ids.study}/templates/${((await kept.json()) as { id: string }).id}`;
   const paths = [
     ...[
       'look',
@@ -98,6 +104,9 @@ test('another teacher gets 404 on every page and every route of a study, and no 
     ['POST', `/api/pieces/${piece}/notes`],
     ['GET', `/api/landmarks/piece/${piece}`],
     ['PUT', `/api/landmarks/piece/${piece}`],
+    ['GET', template],
+    ['PATCH', template],
+    ['DELETE', template],
   ];
   // No route that names something is left out of the list.
   for (const { method, pattern } of namedRoutes())

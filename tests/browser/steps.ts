@@ -128,6 +128,7 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
     ['DELETE', `/api/works/${work}/pins?id=none`],
     ['GET', `/api/landmarks/work/${work}`],
     ['PUT', `/api/landmarks/work/${work}`],
+    ['PATCH', `/api/landmarks/work/${work}`],
   ];
   return { ids: { study, work, picture: works[0].pictureId, works, routes } };
 }

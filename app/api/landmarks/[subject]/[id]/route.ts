@@ -21,6 +21,8 @@ export const PUT = handle(async ({ teacher, request, params }) => {
 });
 
 export const PATCH = handle(async ({ teacher, request, params }) => {
+  const subject = subjectOf(params.subject);
+  await landmarksOf(teacher.id, subject, params.id);
   const { template, name, to } = await body(request, setNameSchema);
-  await renameSet(teacher.id, { subject: subjectOf(params.subject), subjectId: params.id, template, name }, to);
+  await renameSet(teacher.id, { subject, subjectId: params.id, template, name }, to);
 });

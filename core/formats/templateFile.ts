@@ -1,6 +1,6 @@
 /** Knows the file of a teacher's own template, oldhand.template/1, and which templates can be used. */
 import { CoreError } from '../errors';
-import { Message, typed } from '../message';
+import { typed } from '../message';
 import { EDGES, MIDDLES, NEEDS, OWN_KINDS, OwnMeasure, OwnShape, OwnTemplate, SHAPES } from '../proportion/ownTemplate';
 import { expectFormat, given, isPoint, parseJson } from './json';
 
@@ -88,14 +88,3 @@ export function readTemplateFile(text: string, what = 'template'): OwnTemplate {
 }
 
 export const templateAsJson = (template: OwnTemplate): string => `${JSON.stringify({ format: FORMAT, ...template }, null, 2)}\n`;
-
-/** Says what is wrong with a template, or null. */
-export function templateFault(value: unknown): Message | null {
-  try {
-    checkedTemplate(value);
-    return null;
-  } catch (error) {
-    if (error instanceof CoreError) return error.said;
-    throw error;
-  }
-}

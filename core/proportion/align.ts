@@ -3,6 +3,12 @@ import { CoreError } from '../errors';
 
 export type Landmarks = Readonly<Record<string, readonly [number, number]>>;
 
+/** Diagonal of the box round some points. */
+export const extentOf = (points: readonly (readonly [number, number])[]): number => {
+  const side = (k: 0 | 1) => Math.max(...points.map((p) => p[k])) - Math.min(...points.map((p) => p[k]));
+  return Math.hypot(side(0), side(1));
+};
+
 export interface Alignment {
   scale: number;
   /** Degrees anticlockwise as seen, (−180, 180]. */

@@ -1,5 +1,5 @@
 /** Knows what a master changed against what stood model: each measure in the work beside the same in the model, beyond what placing points can tell. */
-import { Landmarks } from './align';
+import { extentOf, Landmarks } from './align';
 import { measureProportions, Proportion } from './measures';
 import { TemplateName } from './templates';
 
@@ -24,9 +24,7 @@ const logged = ({ unit }: Pick<Proportion, 'unit'>): boolean => unit !== 'degree
 
 /** Variance that placing puts into each measure (of its logarithm for ratios), to first order by central differences. */
 function variances(template: TemplateName, points: Landmarks): Map<string, number> {
-  const all = Object.values(points);
-  const span = (k: 0 | 1) => Math.max(...all.map((p) => p[k])) - Math.min(...all.map((p) => p[k]));
-  const step = PLACING * Math.hypot(span(0), span(1));
+  const step = PLACING * extentOf(Object.values(points));
   const out = new Map<string, number>();
   if (!(step > 0)) return out;
   const scaled = (p: Proportion): number | null =>

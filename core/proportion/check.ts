@@ -3,7 +3,7 @@
  * whole, what sits too high or too far to a side, and which line has turned.
  */
 import { Amount, amount, Message, message, Typed } from '../message';
-import { align, Alignment, applyAlignment, Landmarks } from './align';
+import { align, Alignment, applyAlignment, extentOf, Landmarks } from './align';
 import type { Template } from './template';
 
 type Point = readonly [number, number];
@@ -53,11 +53,6 @@ export type Fault = { times: number } & (
   | { kind: 'shift'; part: string; shift: Point }
   | { kind: 'turn'; from: string; to: string; turned: number }
 );
-
-const extentOf = (points: readonly Point[]): number => {
-  const side = (k: 0 | 1) => Math.max(...points.map((p) => p[k])) - Math.min(...points.map((p) => p[k]));
-  return Math.hypot(side(0), side(1));
-};
 
 /** A line shorter than this part of the whole is turned by the hand that places its points. */
 const SHORTEST = 0.08;

@@ -1,5 +1,5 @@
-import { readTemplateFile, templateAsJson, templateFault } from '../formats/templateFile';
-import { english } from '../../tests/support/english';
+import { checkedTemplate, readTemplateFile, templateAsJson } from '../formats/templateFile';
+import { toldBy } from '../../tests/support/english';
 import { linesOf, readAll } from './measures';
 import { OwnMeasure, OwnTemplate, shapePath, templateFrom } from './ownTemplate';
 
@@ -89,6 +89,5 @@ test.each<[string, object, RegExp]>([
   ['a triangle of two', { shapes: [{ as: 'triangle', points: ['bow', 'stern'] }] }, /triangle/],
   ['a natural proportion of nothing', { measures: [measure('a', { kind: 'ratio', points: ['bow', 'stern'], canon: 0 })] }, /above 0/],
 ])('%s is told with what to do', (_what, part, said) => {
-  const fault = templateFault({ ...boat, ...part });
-  expect(fault && english(fault)).toMatch(said);
+  expect(toldBy(() => checkedTemplate({ ...boat, ...part }))).toMatch(said);
 });

@@ -1,6 +1,7 @@
 /** Knows what a teacher's own template is made of, and makes a template of it like any of the house. */
 import {
   acrossFrame,
+  backFrame,
   between,
   Box,
   boxLines,
@@ -124,6 +125,9 @@ const boxShare = (a: string, b: string): Reading => {
   );
 };
 
+/** How far a point lies from each edge of the frame. */
+const FROM_EDGE = { left: acrossFrame, top: downFrame, right: backFrame, bottom: upFrame };
+
 function readingOf({ kind, points: [a, b = a], against, from }: OwnMeasure, unit: OwnTemplate['unit']): Reading | null {
   const by = against ?? unit;
   switch (kind) {
@@ -145,16 +149,7 @@ function readingOf({ kind, points: [a, b = a], against, from }: OwnMeasure, unit
     case 'share':
       return boxShare(a, b);
     case 'edge':
-      return from === 'left'
-        ? acrossFrame(a)
-        : from === 'top'
-          ? downFrame(a)
-          : from === 'bottom'
-            ? upFrame(a)
-            : shownBy((points) => {
-                const value = acrossFrame(a)(points);
-                return value === null ? null : 1 - value;
-              }, acrossFrame(a).lines);
+      return from && from in FROM_EDGE ? FROM_EDGE[from as keyof typeof FROM_EDGE](a) : null;
     case 'middle':
       return fromMiddle(from === 'down' ? 1 : 0, a);
   }

@@ -1,6 +1,7 @@
 /** Knows the edge of a form that lies nearest to a place: where lightness changes fastest, to a part of a pixel. */
 import { gaussianGradient } from '../raster/gradient';
-import { Plane, Point } from '../raster/image';
+import { Plane, plane, Point } from '../raster/image';
+import { sampleBilinear } from '../raster/resample';
 
 /** Softness that grain is taken out with, px. */
 const SIGMA = 1.2;
@@ -13,27 +14,22 @@ const PART = 0.4;
 export function nearestEdge(lightness: Plane, [x, y]: Point, radius: number): [number, number] | null {
   const { width: w, height: h } = lightness;
   const { dx: across, dy: down } = gaussianGradient(lightness, SIGMA);
-  const rise = (i: number) => Math.hypot(across.data[i], down.data[i]);
+  const rise = plane(w, h);
+  for (let i = 0; i < rise.data.length; i++) rise.data[i] = Math.hypot(across.data[i], down.data[i]);
   const [x0, x1] = [Math.max(1, Math.floor(x - radius)), Math.min(w - 2, Math.ceil(x + radius))];
   const [y0, y1] = [Math.max(1, Math.floor(y - radius)), Math.min(h - 2, Math.ceil(y + radius))];
   let steepest = 0;
-  for (let v = y0; v <= y1; v++) for (let u = x0; u <= x1; u++) steepest = Math.max(steepest, rise(v * w + u));
+  for (let v = y0; v <= y1; v++) for (let u = x0; u <= x1; u++) steepest = Math.max(steepest, rise.data[v * w + u]);
   if (steepest < LEAST) return null;
   let best: [number, number] | null = null;
   let nearest = radius;
   for (let v = y0; v <= y1; v++)
     for (let u = x0; u <= x1; u++) {
       const i = v * w + u;
-      const here = rise(i);
+      const here = rise.data[i];
       if (here < Math.max(LEAST, PART * steepest)) continue;
       const [dx, dy] = [across.data[i] / here, down.data[i] / here];
-      const at = (s: number): number => {
-        const [px, py] = [u + s * dx, v + s * dy];
-        const [cx, cy] = [Math.min(w - 2, Math.max(0, Math.floor(px))), Math.min(h - 2, Math.max(0, Math.floor(py)))];
-        const [fx, fy] = [px - cx, py - cy];
-        const k = cy * w + cx;
-        return (1 - fy) * ((1 - fx) * rise(k) + fx * rise(k + 1)) + fy * ((1 - fx) * rise(k + w) + fx * rise(k + w + 1));
-      };
+      const at = (s: number) => sampleBilinear(rise, u + s * dx, v + s * dy);
       const [before, after] = [at(-1), at(1)];
       if (before > here || after >= here) continue;
       // The top of the parabola through the three.

@@ -282,10 +282,11 @@ const fromFrame = (axis: 0 | 1, names: readonly string[], corner: string, size: 
     ),
     size,
   );
-/** How far down the frame, or across it, the middle of these points stands, 0 to 1; and how far up from its lower edge. */
+/** How far down the frame, or across it, the middle of these points stands, 0 to 1; and how far up from its lower edge, or back from its right one. */
 export const downFrame = (...names: string[]): Reading => fromFrame(1, names, FRAME_START, frameHeight);
 export const acrossFrame = (...names: string[]): Reading => fromFrame(0, names, FRAME_START, frameWidth);
 export const upFrame = (...names: string[]): Reading => fromFrame(1, names, FRAME_END, frameHeight);
+export const backFrame = (...names: string[]): Reading => fromFrame(0, names, FRAME_END, frameWidth);
 
 /** A box by the four points that end it, px: left, top, right, bottom; null where one is missing. */
 export type Box = readonly [left: number, top: number, right: number, bottom: number];

@@ -87,13 +87,7 @@ export function PiecePoints({ base, piece, size, points, own, set, sets, sources
         own={own}
       />
       <SetChoice
-        subject="piece"
-        id={piece.id}
-        template={kind.key}
-        sets={sets}
-        current={set}
-        kept={placing.kept}
-        onRemove={placing.clear}
+        placing={placing}
         href={(name) => `${base}?${new URLSearchParams({ piece: piece.id, points: kind.key, ...(name && { set: name }) })}`}
       />
       <PlacingPrompt placing={placing} turnedHref={`${base}?piece=${piece.id}&points=face-three-quarter`} />

@@ -17,6 +17,7 @@ import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import type { Points } from './LandmarkLayer';
+import { quarter } from './placing';
 import type { LandmarkSet, Subject } from './useLandmarks';
 import { useSay } from '../words/Words';
 
@@ -101,7 +102,7 @@ export function OwnEditor({ studyId, kept, subject, id, picture, set, strip, hre
   };
   const add = (at: [number, number]) => {
     const waiting = points.findIndex((p) => !p.at);
-    const here: [number, number] = [Math.round(at[0] * 4) / 4, Math.round(at[1] * 4) / 4];
+    const here = quarter(at);
     if (waiting >= 0) return setPoints((all) => all.map((p, k) => (k === waiting ? { ...p, at: here } : p)));
     let n = points.length + 1;
     while (names.includes(say('proportion.own.proposed', { n }))) n++;

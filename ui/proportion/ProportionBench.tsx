@@ -173,16 +173,7 @@ function Placing({
       <DividersRead held={dividers} perMm={widthMm ? within[2] / widthMm : null} />
       {chosen && (
         <>
-          <SetChoice
-            subject={subject}
-            id={on.id}
-            template={kind.key}
-            sets={on.sets}
-            current={set}
-            kept={placing.kept}
-            onRemove={placing.clear}
-            href={(name) => to(kind.key, shown?.id ?? null, name)}
-          />
+          <SetChoice placing={placing} href={(name) => to(kind.key, shown?.id ?? null, name)} />
           {!dividers.open && (
             <PlacingPrompt placing={placing} turnedHref={to('face-three-quarter', shown?.id ?? null)}>
               <label className="inline-flex items-center gap-1">

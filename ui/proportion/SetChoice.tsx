@@ -2,35 +2,26 @@
 import { Plus, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { Message, message, typed } from '@/core/message';
+import { message, typed } from '@/core/message';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import { Notice } from '../shared/Notice';
 import { TypedInput } from '../shared/typing/Typed';
-import type { LandmarkSet, Subject } from './useLandmarks';
+import type { Placing } from './placing';
 import { useSay } from '../words/Words';
 
 interface Props {
-  subject: Subject;
-  id: string;
-  template: string;
-  /** All sets on the picture. */
-  sets: readonly LandmarkSet[];
-  /** Name of the one that is open, and whether anything of it is kept yet. */
-  current: string;
-  kept: boolean;
-  /** Takes the points of the one that is open away. */
-  onRemove: (label: Message) => void;
+  placing: Placing;
   href: (name: string) => string;
 }
 
 /** Which of several figures the points belong to: one more, another name, or away with it. */
-export function SetChoice({ subject, id, template, sets, current, kept, onRemove, href }: Props) {
+export function SetChoice({ placing: { subject, id, kind, sets, name: current, kept, clear }, href }: Props) {
   const say = useSay();
   const router = useRouter();
   const { act, busy, problem } = useChange();
   const path = `/api/landmarks/${subject}/${id}`;
-  const here = sets.filter((s) => s.template === template);
+  const here = sets.filter((s) => s.template === kind.key);
   const names = [...new Set([...here.map((s) => s.name), current])].sort();
   if (!here.length && !kept) return null;
   const called = (name: string) => (name ? say.typed(name) : say('proportion.sets.first'));
@@ -41,12 +32,12 @@ export function SetChoice({ subject, id, template, sets, current, kept, onRemove
     }
   })();
   const rename = async (to: string) => {
-    const done = await act(() => send('PATCH', path, { template, name: current, to }));
+    const done = await act(() => send('PATCH', path, { template: kind.key, name: current, to }));
     if (done) router.replace(href(to.trim()));
     return done;
   };
   const remove = () => {
-    onRemove(message('edits.removeSet', { name: typed(called(current)) }));
+    clear(message('edits.removeSet', { name: typed(called(current)) }));
     router.replace(href(names.find((n) => n !== current) ?? ''));
   };
   return (
@@ -71,7 +62,7 @@ export function SetChoice({ subject, id, template, sets, current, kept, onRemove
         <p className="mt-2 flex items-center gap-2 text-sm">
           <TypedInput
             key={current}
-            place={`set:${id}:${template}:${current}`}
+            place={`set:${id}:${kind.key}:${current}`}
             stored={current}
             aria-label={say('proportion.sets.name')}
             placeholder={say('proportion.sets.first')}

@@ -24,7 +24,7 @@ const CLOSE = 0.07;
 const STRONG_LENS = 6;
 
 /** Points are known to a quarter of a pixel. */
-const quarter = ([x, y]: readonly [number, number]): [number, number] => [Math.round(x * 4) / 4, Math.round(y * 4) / 4];
+export const quarter = ([x, y]: readonly [number, number]): [number, number] => [Math.round(x * 4) / 4, Math.round(y * 4) / 4];
 
 interface PlacedOn {
   subject: Subject;
@@ -88,10 +88,31 @@ export function usePlacing({ subject, id, kind, sets, name = '', idle = false }:
     setSkipped(new Set([...skipped].filter((n) => n !== point)));
     setSelected(point);
   };
-  return { ...landmarks, kind, all, open, next, lensTimes, expected, selected, setSelected, put, skip, hide, clear, ask, snap, setSnap };
+  return {
+    ...landmarks,
+    subject,
+    id,
+    kind,
+    name,
+    sets,
+    all,
+    open,
+    next,
+    lensTimes,
+    expected,
+    selected,
+    setSelected,
+    put,
+    skip,
+    hide,
+    clear,
+    ask,
+    snap,
+    setSnap,
+  };
 }
 
-type Placing = ReturnType<typeof usePlacing>;
+export type Placing = ReturnType<typeof usePlacing>;
 
 /** The picture to click on, with the points that have been placed. */
 export function PlacingView({

@@ -13,6 +13,7 @@ import {
   Pigment,
   plainPigment,
   reflectanceOf,
+  seenOf,
   seenReflectance,
 } from '../../core/colour/pigment';
 import { median, quantile } from '../../core/raster/statistics';
@@ -117,6 +118,13 @@ describe('theory against its sources', () => {
     expect(seenReflectance(0)).toBe(0);
     expect(seenReflectance(1)).toBeCloseTo(1, 12);
     for (const r of [0.02, 0.3, 0.9]) expect(insideReflectance(seenReflectance(r))).toBeCloseTo(r, 12);
+    // The two steps in one division, as mixes are reckoned.
+    for (const [k, s] of [
+      [0.01, 1],
+      [0.7, 0.4],
+      [9, 0.2],
+    ])
+      expect(seenOf(k, s)).toBeCloseTo(seenReflectance(reflectanceOf(k / s)), 12);
   });
 });
 

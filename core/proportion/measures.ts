@@ -6,7 +6,7 @@ import { TemplateName, TEMPLATES } from './templates';
 import { laidTogether } from './templates/twoBodies';
 
 /** The frame of a picture, [x, y, w, h] px: what a view or a still life is measured by. */
-type Frame = readonly [number, number, number, number];
+export type Frame = readonly [number, number, number, number];
 
 /** One measure of a template as it is read. */
 export interface ReadMeasure extends Pick<Measure, 'name' | 'unit' | 'canon'> {

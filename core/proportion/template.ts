@@ -46,6 +46,8 @@ export interface Measure {
   canon: number | null;
   /** Vitruvius, De architectura III.1, where he gives a figure for the same measure. */
   vitruvius?: number;
+  /** What two equal sides would give, where it holds one side of a pair against the other. */
+  even?: number;
 }
 
 /** What each is called stands in `words/`: `templates`, `points`, `parts` by template, `features.proportion` by what the measure is `said` as. */
@@ -61,6 +63,17 @@ export interface Template {
   drawing: readonly string[];
   /** In the order they are told. */
   measures: readonly Measure[];
+  /** What stands under or level with what in nature, by common practice, no source; `inner` of a pair lies toward the other one. */
+  stands?: readonly Stand[];
+  /** Ends of the unit that distances from plumb and level lines are told in: a head. */
+  unit?: readonly [string, string];
+}
+
+export interface Stand {
+  point: string;
+  /** What it stands under, or level with. */
+  of: string;
+  as: 'under' | 'level';
 }
 
 const get = (points: Landmarks, name: string): Point | null => (Object.hasOwn(points, name) ? points[name] : null);

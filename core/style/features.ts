@@ -112,7 +112,7 @@ export const FEATURES: Readonly<Record<string, FeatureSpec>> = Object.fromEntrie
 const PALETTE: FeatureSpec = { group: 'colour', unit: 'ΔE', scale: log(1), family: 'colour.palette', oneSided: true };
 
 /** A twentieth between works of one hand; angles and small offsets by what they are. */
-const PROPORTIONS: Readonly<Record<Measure['unit'], Pick<FeatureSpec, 'unit' | 'scale' | 'typical'>>> = {
+export const PROPORTIONS: Readonly<Record<Measure['unit'], Pick<FeatureSpec, 'unit' | 'scale'> & { typical: number }>> = {
   degrees: { unit: 'degrees', scale: PLAIN, typical: 2 },
   offset: { unit: 'offset', scale: PLAIN, typical: 0.012 },
   heads: { unit: 'heads', scale: log(0), typical: 0.05 },

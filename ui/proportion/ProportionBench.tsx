@@ -15,7 +15,9 @@ import { StripWork, WorkStrip } from '../shared/WorkStrip';
 import { Rule, RuleList } from '../rules/RuleList';
 import { Changed } from './Changed';
 import { DividersDrawn, DividersRead, useDividers } from './Dividers';
+import { Manner } from './Manner';
 import { MeasureTable } from './MeasureTable';
+import { PlumbDrawn, PlumbRead, usePlumb } from './Plumb';
 import { SetChoice } from './SetChoice';
 import { OwnEditor } from './OwnEditor';
 import { PlacingPrompt, PlacingView, usePlacing } from './placing';
@@ -124,6 +126,7 @@ function Placing({
   const frame = shown ? null : work.layered.as.frame;
   const within = useMemo(() => frame ?? ([0, 0, on.pictureWidth, on.pictureHeight] as const), [frame, on.pictureWidth, on.pictureHeight]);
   const dividers = useDividers(within);
+  const plumb = usePlumb();
   const widthMm = shown ? null : (work.layered.as.widthMm ?? null);
   const placing = usePlacing({ subject, id: on.id, kind, sets: on.sets, name: set, idle: !chosen || dividers.open });
   const [lens, setLens] = useState(true);
@@ -132,6 +135,19 @@ function Placing({
   // Points of the same figure in another picture, or of its first one of the kind.
   const pointsIn = (sets: readonly LandmarkSet[]) =>
     (sets.find((s) => s.template === kind.key && s.name === set) ?? sets.find((s) => s.template === kind.key))?.points ?? null;
+  const figures = useMemo(
+    () =>
+      works
+        .filter((w) => !w.foil && (work.groupId === null || w.groupId === work.groupId))
+        .map((w) => ({
+          sets: [
+            ...w.sets.filter((s) => s.template === kind.key && !(!shown && w.id === work.id && s.name === set)).map((s) => s.points),
+            ...(!shown && w.id === work.id ? [placing.points] : []),
+          ],
+          frame: w.layered.as.frame ?? ([0, 0, w.pictureWidth, w.pictureHeight] as const),
+        })),
+    [works, work, kind, set, shown, placing.points],
+  );
   return (
     <Bench
       tools={<ToolRow {...looking} />}
@@ -141,7 +157,12 @@ function Placing({
           picture={{ id: on.pictureId, width: on.pictureWidth, height: on.pictureHeight, alt: say.typed(on.title) }}
           on={looking.on}
           lens={lens}
-          over={dividers.open ? (unit) => <DividersDrawn held={dividers} unit={unit} /> : undefined}
+          over={(unit) => (
+            <>
+              {plumb.open && <PlumbDrawn held={plumb} kind={kind} points={placing.points} frame={within} unit={unit} />}
+              {dividers.open && <DividersDrawn held={dividers} unit={unit} />}
+            </>
+          )}
           layered={
             shown
               ? undefined
@@ -171,6 +192,7 @@ function Placing({
       )}
       <ModelChoice work={work} shown={shown} href={(m) => to(kind.key, m, set)} />
       <DividersRead held={dividers} perMm={widthMm ? within[2] / widthMm : null} />
+      <PlumbRead held={plumb} kind={kind} points={placing.points} />
       {chosen && (
         <>
           <SetChoice placing={placing} href={(name) => to(kind.key, shown?.id ?? null, name)} />
@@ -194,6 +216,15 @@ function Placing({
             rules={shown ? null : rules}
           />
         </>
+      )}
+      {!work.foil && (
+        <Manner
+          studyId={studyId}
+          kind={kind}
+          works={figures}
+          group={work.groupId && works.some((w) => w.groupId !== work.groupId) ? work.group : null}
+          rules={rules}
+        />
       )}
       {kind.house && (
         <Changed

@@ -2,6 +2,7 @@
 import type { Catalogue } from '../catalogue';
 import { background, app, bench, deleting, shared, signIn, steps, trouble } from './shell';
 import { check } from './check';
+import { manner, plumb } from './manner';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
 import { dividers } from './dividers';
 import { edits } from './edits';
@@ -32,6 +33,8 @@ export const de: Catalogue = {
   capture,
   cautions,
   check,
+  manner,
+  plumb,
   classes,
   colour,
   colours,

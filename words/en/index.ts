@@ -1,6 +1,7 @@
 /** Every sentence in English, British spelling. Another language is another folder of this shape. */
 import { background, app, bench, deleting, shared, signIn, steps, trouble } from './shell';
 import { check } from './check';
+import { manner, plumb } from './manner';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
 import { dividers } from './dividers';
 import { edits } from './edits';
@@ -31,6 +32,8 @@ export const en = {
   capture,
   cautions,
   check,
+  manner,
+  plumb,
   classes,
   colour,
   colours,

@@ -53,6 +53,7 @@ const faceAngle: Reading = shownBy(
 const ear = meanOfKnown(placeBetween(['brow', 'nape'], 'ear-top'), placeBetween(['brow', 'nape'], 'ear-bottom'));
 
 export const faceProfile: Template = {
+  unit: ['crown', 'chin'],
   parts: ['head', 'eyes', 'nose', 'mouth', 'ears', 'neck'],
   points: pointsOf(
     ['crown', 'head', 0.6, 0],

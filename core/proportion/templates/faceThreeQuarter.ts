@@ -7,6 +7,7 @@ const brow = down('brow');
 const EYES = ['eye-far-outer', 'eye-far-inner', 'eye-near-inner', 'eye-near-outer'];
 
 export const faceThreeQuarter: Template = {
+  unit: ['crown', 'chin'],
   parts: ['head', 'eyes', 'nose', 'mouth', 'ears'],
   points: pointsOf(
     ['crown', 'head', 0.55, 0],

@@ -38,6 +38,7 @@ const points = standingAs({
 });
 
 export const figureBent: Template = {
+  unit: ['crown', 'chin'],
   parts: BODY_PARTS,
   points,
   joined: JOINED,

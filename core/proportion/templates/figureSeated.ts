@@ -45,6 +45,7 @@ const seated = standingAs(
 
 export const figureSeated: Template = {
   symmetric: true,
+  unit: ['crown', 'chin'],
   parts: BODY_PARTS,
   points: seated,
   joined: JOINED,
@@ -72,6 +73,7 @@ const cut = standingAs(
 
 export const figurePart: Template = {
   symmetric: true,
+  unit: ['crown', 'chin'],
   parts: BODY_PARTS,
   points: cut,
   joined: JOINED,

@@ -4,6 +4,7 @@ import { arms, BODY_PARTS, BODY_POINTS, feet, hand, head, height, JOINED, lean, 
 
 export const figureStanding: Template = {
   symmetric: true,
+  unit: ['crown', 'chin'],
   parts: BODY_PARTS,
   points: BODY_POINTS,
   joined: JOINED,

@@ -98,3 +98,50 @@ export function overlapWithConvex(subject: readonly Point[], convex: readonly Po
   const union = Math.abs(signedArea(subject)) + Math.abs(signedArea(convex)) - both;
   return union > 0 ? both / union : 0;
 }
+
+/** Where a level line at height y runs inside a polygon (even-odd), as from–to pairs in order. */
+function spansAt(p: readonly Point[], y: number): number[] {
+  const xs: number[] = [];
+  for (let i = 0, j = p.length - 1; i < p.length; j = i++) {
+    const [a, b] = [p[j], p[i]];
+    if (a[1] <= y !== b[1] <= y) xs.push(a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0]));
+  }
+  return xs.sort((a, b) => a - b);
+}
+
+/** Area that two simple polygons of any form share, to about one part in `lines`: lengths shared on level lines, added up. */
+export function sharedArea(a: readonly Point[], b: readonly Point[], lines = 400): number {
+  const ends = (p: readonly Point[]) => [Math.min(...p.map((q) => q[1])), Math.max(...p.map((q) => q[1]))];
+  const [[a0, a1], [b0, b1]] = [ends(a), ends(b)];
+  const [top, bottom] = [Math.max(a0, b0), Math.min(a1, b1)];
+  if (!(bottom > top)) return 0;
+  const step = (bottom - top) / lines;
+  let sum = 0;
+  for (let k = 0; k < lines; k++) {
+    const y = top + (k + 0.5) * step;
+    const [p, q] = [spansAt(a, y), spansAt(b, y)];
+    for (let i = 0; i + 1 < p.length; i += 2)
+      for (let j = 0; j + 1 < q.length; j += 2) sum += Math.max(0, Math.min(p[i + 1], q[j + 1]) - Math.max(p[i], q[j]));
+  }
+  return sum * step;
+}
+
+/** Intersection over union of two simple polygons of any form, 0–1. */
+export function overlapOfBoth(a: readonly Point[], b: readonly Point[]): number {
+  const both = sharedArea(a, b);
+  const union = Math.abs(signedArea(a)) + Math.abs(signedArea(b)) - both;
+  return union > 0 ? both / union : 0;
+}
+
+/** Does an outline cross itself? Sides that only meet at a corner do not count. */
+export function crossesItself(p: readonly Point[]): boolean {
+  const n = p.length;
+  const side = (o: Point, a: Point, b: Point) => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
+  for (let i = 0; i < n; i++)
+    for (let j = i + 2; j < n; j++) {
+      if (i === 0 && j === n - 1) continue;
+      const [a, b, c, d] = [p[i], p[(i + 1) % n], p[j], p[(j + 1) % n]];
+      if (side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0) return true;
+    }
+  return false;
+}

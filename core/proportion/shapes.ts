@@ -1,12 +1,15 @@
-/** Knows which basic shape an outline is nearest to: ellipse, triangle, rectangle, trapezoid or egg. */
+/** Knows which basic shape an outline is nearest to: ellipse, triangle, rectangle, trapezoid, egg or bent oval. */
 import { CoreError } from '../errors';
 import { Point } from '../raster/image';
 import { fitEllipse } from './ellipse';
 import { minimise } from './nelderMead';
-import { centroid, convexHull, overlapWithConvex, signedArea } from './polygon';
+import { centroid, clippedArea, convexHull, overlapWithConvex, signedArea } from './polygon';
 import { minimumRectangle } from './rectangle';
 
-export type ShapeKind = 'ellipse' | 'triangle' | 'rectangle' | 'trapezoid' | 'egg';
+export const SHAPE_KINDS = ['ellipse', 'triangle', 'rectangle', 'trapezoid', 'egg', 'bent-oval'] as const;
+export type ShapeKind = (typeof SHAPE_KINDS)[number];
+/** The kinds that a hull, which has no hollow, can be. */
+export const FULL_KINDS = ['ellipse', 'triangle', 'rectangle', 'trapezoid', 'egg'] as const satisfies readonly ShapeKind[];
 
 export interface FittedShape {
   kind: ShapeKind;
@@ -20,6 +23,10 @@ const RAD = Math.PI / 180;
 /** What a shape with more freedom must gain over the plainer one. */
 const FREER = 0.02;
 const ROUND = 48;
+/** Into so many pieces across, each convex, a bent oval is cut. */
+const PIECES = 16;
+/** A bent oval's axis may turn by so many degrees at most; beyond, its ends would meet. */
+const MOST_BEND = 270;
 
 /** Places local (u along the angle as seen, v to its right hand) at a centre. */
 function place(cx: number, cy: number, angle: number, local: readonly Point[]): Point[] {
@@ -68,24 +75,80 @@ const outlines = {
     ),
 };
 
+/**
+ * Cross sections of an ellipse whose long axis is an arc that turns by `bend` degrees, from its one end to the other: the two rim points
+ * of each. A bend over 0 hollows the side of smaller v.
+ */
+function bentSections([cx, cy, length, width, bend, angle]: readonly number[], count: number): [Point, Point][] {
+  const turn = bend * RAD;
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const t = Math.PI * (1 - i / count);
+    const [u, half] = [(length / 2) * Math.cos(t), (width / 2) * Math.sin(t)];
+    const a = (turn * u) / length;
+    // A point of the arc and its normal; straight where there is hardly any turn.
+    const [x, y] = Math.abs(turn) < 1e-4 ? [u, 0] : [(length / turn) * Math.sin(a), (-length / turn) * (1 - Math.cos(a))];
+    const normal: Point = [Math.sin(a), Math.cos(a)];
+    const [p, q] = place(cx, cy, angle, [
+      [x - half * normal[0], y - half * normal[1]],
+      [x + half * normal[0], y + half * normal[1]],
+    ]);
+    return [p, q];
+  });
+}
+
+const bentOutline = (x: readonly number[]): Point[] => {
+  const sections = bentSections(x, ROUND / 2);
+  return [
+    ...sections.map(([p]) => p),
+    ...sections
+      .slice(1, -1)
+      .map(([, q]) => q)
+      .reverse(),
+  ];
+};
+
+/** Intersection over union with a bent oval, by its convex pieces. */
+function overlapWithBent(polygon: readonly Point[], x: readonly number[]): number {
+  const sections = bentSections(x, PIECES);
+  let both = 0;
+  let own = 0;
+  for (let i = 0; i < PIECES; i++) {
+    const [[a, d], [b, c]] = [sections[i], sections[i + 1]];
+    const piece = [a, b, c, d];
+    own += Math.abs(signedArea(piece));
+    both += clippedArea(polygon, piece);
+  }
+  const union = Math.abs(signedArea(polygon)) + own - both;
+  return union > 0 ? both / union : 0;
+}
+
+const outlineOf = (kind: ShapeKind, x: readonly number[]): Point[] => (kind === 'bent-oval' ? bentOutline(x) : outlines[kind](x));
+
+const overlapOf = (kind: ShapeKind, polygon: readonly Point[], x: readonly number[]): number =>
+  kind === 'bent-oval' ? overlapWithBent(polygon, x) : overlapWithConvex(polygon, outlines[kind](x));
+
 const POSITIVE: Record<ShapeKind, readonly number[]> = {
   ellipse: [2, 3],
   rectangle: [2, 3],
   triangle: [],
   trapezoid: [2, 3, 4],
   egg: [2, 3],
+  'bent-oval': [2, 3],
 };
 
 function refine(kind: ShapeKind, polygon: readonly Point[], starts: readonly number[][], size: number): { x: number[]; overlap: number } {
   const cost = (x: readonly number[]) => {
     if (POSITIVE[kind].some((i) => x[i] <= 0.02 * size)) return 2;
     if (kind === 'egg' && Math.abs(x[4]) > 0.5) return 2;
-    return 1 - overlapWithConvex(polygon, outlines[kind](x));
+    // The inner rim of a bend tighter than half its width would fold over itself.
+    if (kind === 'bent-oval' && (Math.abs(x[4]) > MOST_BEND || Math.abs(x[4]) * RAD * x[3] > 2 * x[2])) return 2;
+    return 1 - overlapOf(kind, polygon, x);
   };
   const scale = (x: readonly number[]) =>
     x.map((_, i) => {
       if (kind !== 'triangle' && i === x.length - 1) return 8;
       if (kind === 'egg' && i === 4) return 0.15;
+      if (kind === 'bent-oval' && i === 4) return 25;
       return 0.08 * size;
     });
   let best = { x: starts[0], f: Infinity };
@@ -135,8 +198,11 @@ function triangleStarts(hull: readonly Point[]): number[][] {
   return [inscribed.x, ...found.slice(0, 2).map((f) => f.x)];
 }
 
+/** The arc's turn without its sign, and the way along the axis on which it turns anticlockwise as seen. */
+const bent = (bend: number, turned: number) => ({ bend: Math.abs(bend), angle: (((bend < 0 ? turned + 180 : turned) % 360) + 360) % 360 });
+
 function shapeOf(kind: ShapeKind, x: number[], overlap: number): FittedShape {
-  const outline = outlines[kind](x).map((p) => [p[0], p[1]] as [number, number]);
+  const outline = outlineOf(kind, x).map((p) => [p[0], p[1]] as [number, number]);
   const angle = (a: number, period = 180) => ((a % period) + period) % period;
   const parameters: FittedShape['parameters'] =
     kind === 'ellipse'
@@ -147,15 +213,17 @@ function shapeOf(kind: ShapeKind, x: number[], overlap: number): FittedShape {
         ? { cx: x[0], cy: x[1], w: x[2], h: x[3], angle: angle(x[4]) }
         : kind === 'egg'
           ? { cx: x[0], cy: x[1], length: x[2], width: x[3], skew: x[4], angle: angle(x[5], 360) }
-          : Object.fromEntries(outline.map((p, i) => ['abcd'[i], p]));
+          : kind === 'bent-oval'
+            ? { cx: x[0], cy: x[1], length: x[2], width: x[3], ...bent(x[4], x[5]) }
+            : Object.fromEntries(outline.map((p, i) => ['abcd'[i], p]));
   return { kind, overlap, parameters, outline };
 }
 
 /**
- * All five shapes refined to the largest intersection over union with a simple outline (three or more points, in any
- * unit), best first. A trapezoid stands before a rectangle, an egg before an ellipse, only if it gains 0.02.
+ * All six shapes (or those asked for) refined to the largest intersection over union with a simple outline (three or more points, in any
+ * unit), best first. A trapezoid stands before a rectangle, an egg or a bent oval before an ellipse, only if it gains 0.02.
  */
-export function fitShapes(points: readonly Point[]): FittedShape[] {
+export function fitShapes(points: readonly Point[], kinds: readonly ShapeKind[] = SHAPE_KINDS): FittedShape[] {
   const polygon = points.map((p) => [p[0], p[1]] as Point);
   if (polygon.length < 3 || Math.abs(signedArea(polygon)) < 1e-9) throw new CoreError('polygon');
   const hull = convexHull(polygon);
@@ -177,8 +245,9 @@ export function fitShapes(points: readonly Point[]): FittedShape[] {
       return [rect.cx, rect.cy, w * 0.65, w * 0.97, h * 0.97, 0, rect.angle + turn];
     }),
     egg: [0, 180].map((turn) => [mx, my, 2 * ellipse.rx, 2 * ellipse.ry, 0.12, ellipse.angle + turn]),
+    'bent-oval': [60, -60, 150, -150].map((bend) => [mx, my, long.l * (1 + Math.abs(bend) / 500), long.s * 0.7, bend, long.a]),
   };
-  const fitted = (Object.keys(starts) as ShapeKind[]).map((kind) => {
+  const fitted = kinds.map((kind) => {
     const { x, overlap } = refine(kind, polygon, starts[kind], size);
     return shapeOf(kind, x, overlap);
   });
@@ -187,10 +256,11 @@ export function fitShapes(points: readonly Point[]): FittedShape[] {
     ['trapezoid', 'triangle'],
     ['trapezoid', 'rectangle'],
     ['egg', 'ellipse'],
+    ['bent-oval', 'ellipse'],
   ] as const) {
     const i = fitted.findIndex((f) => f.kind === freer);
     const j = fitted.findIndex((f) => f.kind === plain);
-    if (i < j && fitted[i].overlap < fitted[j].overlap + FREER) {
+    if (i >= 0 && i < j && fitted[i].overlap < fitted[j].overlap + FREER) {
       const [moved] = fitted.splice(i, 1);
       fitted.splice(j, 0, moved);
     }

@@ -1,11 +1,11 @@
 /** Error tables of basic shapes from outlines drawn by hand: noisy, rounded, not quite closed. */
 import { Point } from '../../core/raster/image';
 import { median, normal, Random, seededRandom } from '../../core/raster/statistics';
-import { overlapWithConvex } from '../../core/proportion/polygon';
-import { fitShapes, ShapeKind } from '../../core/proportion/shapes';
+import { overlapOfBoth } from '../../core/proportion/polygon';
+import { fitShapes, SHAPE_KINDS, ShapeKind } from '../../core/proportion/shapes';
 import { number, percent, SeedSet, seedSets, table } from './tables';
 
-const KINDS: readonly ShapeKind[] = ['ellipse', 'triangle', 'rectangle', 'trapezoid', 'egg'];
+const KINDS = SHAPE_KINDS;
 
 /** The shape as it was meant, about 200 units across. */
 function meant(kind: ShapeKind, r: Random): Point[] {
@@ -34,6 +34,14 @@ function meant(kind: ShapeKind, r: Random): Point[] {
       [long / 2, wide / 2],
       [-long / 2, wide / 2],
     ],
+    'bent-oval': () => {
+      const bend = (pick(80, 150) * Math.PI) / 180;
+      const radius = (1.4 * long) / bend;
+      return round((t) => {
+        const far = radius + 0.3 * wide * Math.sin(t);
+        return [far * Math.sin((bend / 2) * Math.cos(t)), far * Math.cos((bend / 2) * Math.cos(t)) - radius];
+      });
+    },
   };
   const turn = 2 * Math.PI * r();
   return local[kind]().map(([x, y]): Point => [
@@ -74,7 +82,7 @@ function rowsOf({ seeds }: SeedSet): string[][] {
       const r = seededRandom(seed * 313 + KINDS.indexOf(kind));
       const shape = meant(kind, r);
       const [best] = fitShapes(drawn(shape, r));
-      return { kind, best, overlap: best.kind === kind ? overlapWithConvex(shape, best.outline) : NaN };
+      return { kind, best, overlap: best.kind === kind ? overlapOfBoth(shape, best.outline) : NaN };
     }),
   );
   return KINDS.map((kind) => {

@@ -68,12 +68,12 @@ export function DividersRead({ held: { open, setOpen, ends }, perMm }: { held: H
   const steps = span > 0 ? stepsOf(way / span) : null;
   const slope = slopeOf(c, d);
   return (
-    <section className="mt-2">
+    <section className="contents">
       <button type="button" className={`btn btn-sm ${open ? 'btn-neutral' : ''}`} aria-pressed={open} onClick={() => setOpen(!open)}>
         <DraftingCompass aria-hidden className="size-4" /> {say('dividers.name')}
       </button>
       {open && (
-        <div className="mt-2 grid gap-1" role="status">
+        <div className="order-last grid basis-full gap-1" role="status">
           {steps && <p className="text-lg">{say('dividers.goes', { steps: saidSteps(steps) })}</p>}
           {perMm !== null && <p>{say('dividers.lengths', { span: amount(span / perMm, 'mm'), way: amount(way / perMm, 'mm') })}</p>}
           {slope && (

@@ -27,7 +27,8 @@ export function Manner({ studyId, kind, works, group, rules }: Props) {
   const row = (d: Departure) => {
     const value = (v: number) => kind.value({ ...d, value: v });
     const measure = kind.measureSaid(d.name);
-    const said = message(d.works > 1 ? 'manner.range' : 'manner.one', {
+    const alike = say(value(d.low)) === say(value(d.high));
+    const said = message(`manner.${d.works < 2 ? 'one' : alike ? 'same' : 'range'}`, {
       measure,
       low: value(d.low),
       high: value(d.high),

@@ -77,13 +77,13 @@ export function PlumbRead({ held, kind, points }: { held: Held; kind: Kind; poin
   const natural = standsOf(kind.template, points);
   const near = at ? nearLines(kind.template, points, at) : null;
   return (
-    <section className="mt-2">
+    <section className="contents">
       <button type="button" className={`btn btn-sm ${open ? 'btn-neutral' : ''}`} aria-pressed={open} onClick={() => setOpen(!open)}>
         <Ruler aria-hidden className="size-4" /> {say('plumb.name')}
       </button>
-      {open && !at && <p className="mt-2">{say('plumb.needs')}</p>}
+      {open && !at && <p className="order-last basis-full">{say('plumb.needs')}</p>}
       {open && at && near && (
-        <div className="mt-2 grid gap-2">
+        <div className="order-last grid basis-full gap-2">
           <label className="flex flex-wrap items-center gap-2">
             {say('plumb.through')}
             <select className="select w-auto" value={at} onChange={(e) => setPoint(e.target.value)}>

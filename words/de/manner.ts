@@ -4,6 +4,7 @@ export const manner = {
   oneWork: 'Dahinter steht nur ein Werk: Es kann diesem Bild eigen sein und nicht der Hand. Setzen Sie die Punkte auf einem zweiten Werk.',
   range: '{measure}: {low} bis {high}, meist {mid}.',
   one: '{measure}: {mid}.',
+  same: '{measure}: {mid} in jedem Werk.',
   evidence:
     '{n, plural, one {# Werk} other {# Werke}}{group, select, none {} other { der Gruppe „{group}“}}, {figures, plural, one {# Figur} other {# Figuren}}. {pair, select, yes {Beide Seiten gleich wäre {nature}.} other {In der Natur: {nature}.}}',
   behind: '({n, plural, one {# Werk} other {# Werke}}, {figures, plural, one {# Figur} other {# Figuren}})',

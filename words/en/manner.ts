@@ -4,6 +4,7 @@ export const manner = {
   oneWork: 'Only one work stands behind this: it may be that picture’s own, and not the hand’s. Place the points on a second work.',
   range: '{measure}: {low} to {high}, mostly {mid}.',
   one: '{measure}: {mid}.',
+  same: '{measure}: {mid} in every work.',
   evidence:
     '{n, plural, one {# work} other {# works}}{group, select, none {} other { of the group “{group}”}}, {figures, plural, one {# figure} other {# figures}}. {pair, select, yes {Both sides alike would be {nature}.} other {In nature: {nature}.}}',
   behind: '({n, plural, one {# work} other {# works}}, {figures, plural, one {# figure} other {# figures}})',

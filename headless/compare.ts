@@ -6,7 +6,7 @@ import { oneScale } from '../core/style/scale';
 import { groupName, sayFinding } from '../core/style/words';
 import { Say } from '../words/say';
 import { askedAs, Known, known, measured, measuredWorks } from './known';
-import type { ReadText } from './measure';
+import { filesOf, ReadText, untitled } from './measure';
 import { last, number, Words } from './options';
 import { Unusable } from './unusable';
 
@@ -19,8 +19,9 @@ export async function compareFiles(words: Words, read: ReadText, say: Say): Prom
   if (path === undefined) throw new Unusable('missingMore', { name: typed('piece'), remedy: 'piece' });
   if (as !== 'copy' && as !== 'original') throw new Unusable('as', { as: typed(as) });
   const pieceWidth = last(words, 'piece-width-mm');
+  const files = await filesOf(words, read);
   const works: Known[] = [];
-  for (const s of sources) works.push(await known(s, 'source', read, say));
+  for (const s of sources) works.push(await known(s, 'source', files, say));
   const piece = await known(
     {
       path,
@@ -28,13 +29,13 @@ export async function compareFiles(words: Words, read: ReadText, say: Say): Prom
       landmarks: last(words, 'piece-landmarks'),
     },
     'piece',
-    read,
+    files,
     say,
   );
   const { rung, tooPoor } = oneScale(works, piece);
   const readWorks = await measuredWorks(works, { rung, tooPoor: tooPoor.map((i) => works[i]) }, say);
   const { nearest: _nearest, ...result } = compare(readWorks, await measured(piece, rung), { as });
-  const findings = result.findings.map((f) => ({ ...f, words: say(sayFinding(f)) }));
+  const findings = result.findings.map((f) => ({ ...untitled(f), words: say(sayFinding(f)) }));
   const groups = (Object.entries(result.closeness.groups) as [FeatureGroup, number | null][]).map(([g, v]) =>
     v === null ? message('headless.groupNone', { group: groupName(g) }) : message('headless.group', { group: groupName(g), n: figure(v) }),
   );

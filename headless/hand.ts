@@ -7,7 +7,7 @@ import { sayParting, sayTrait } from '../core/style/words';
 import { Say } from '../words/say';
 import { askedAs, Known, known, measuredTiles, measuredWorks } from './known';
 import { warn } from './warnings';
-import type { ReadText } from './measure';
+import { filesOf, ReadText, untitled } from './measure';
 import { Words } from './options';
 import { Unusable } from './unusable';
 
@@ -17,8 +17,9 @@ export async function handFiles(words: Words, read: ReadText, say: Say): Promise
   if (words.positional.length) throw new Unusable('notUnderstoodHand', { word: typed(words.positional[0]) });
   const asked = (['source', 'foil'] as const).map((what) => askedAs(what, words).map((a) => ({ ...a, what })));
   if (!asked[0].length) throw new Unusable('missingMore', { name: typed('source'), remedy: 'source' });
+  const files = await filesOf(words, read);
   const all: Known[] = [];
-  for (const a of asked.flat()) all.push(await known(a, a.what, read, say));
+  for (const a of asked.flat()) all.push(await known(a, a.what, files, say));
   const { rung, tooPoor } = commonScale(all);
   const side = async (works: readonly Known[]): Promise<Measured[]> => {
     if (works.length > 1) return measuredWorks(works, { rung, tooPoor: tooPoor.map((i) => all[i]) }, say);
@@ -30,9 +31,9 @@ export async function handFiles(words: Words, read: ReadText, say: Say): Promise
   const { constant, varies } = handOf(works);
   const parts = foil ? partsOf(works, foil) : null;
   const said = {
-    constant: constant.map((t) => ({ ...t, words: say(sayTrait(t, 'constant')) })),
-    varies: varies.map(({ constancy: _constancy, ...t }) => ({ ...t, words: say(sayTrait(t, 'varies')) })),
-    ...(parts && { parts: parts.map((p) => ({ ...p, words: say(sayParting(p)) })) }),
+    constant: constant.map((t) => ({ ...untitled(t), words: say(sayTrait(t, 'constant')) })),
+    varies: varies.map(({ constancy: _constancy, ...t }) => ({ ...untitled(t), words: say(sayTrait(t, 'varies')) })),
+    ...(parts && { parts: parts.map((p) => ({ ...untitled(p), words: say(sayParting(p)) })) }),
   };
   const few = Object.values(said).flatMap((list) => list.slice(0, MOST_SAID).map((t) => t.words));
   return { json: { format: 'oldhand.hand/1', ...said }, plain: few.join('\n') };

@@ -125,6 +125,53 @@ test('landmarks give proportions and their features', async () => {
   expect(d.features['proportion.figure-standing.arm-length'].value).toBeNull();
 });
 
+test('a template of one’s own is measured and compared by the names of its file', async () => {
+  const template = file(
+    'vase.json',
+    JSON.stringify({
+      format: 'oldhand.template/1',
+      name: 'Vase',
+      points: ['lip', 'foot', 'left', 'right'],
+      unit: ['left', 'right'],
+      measures: [
+        { name: 'height', kind: 'length', of: ['lip', 'foot'], over: null, canon: 2 },
+        { name: 'lean', kind: 'angle', of: ['foot', 'lip'], over: null, canon: null },
+      ],
+    }),
+  );
+  const points = (high: number, as = 'Vase') => ({
+    format: 'oldhand.landmarks/1',
+    template: as,
+    points: { lip: [400, 300 - high], foot: [400, 300], left: [360, 250], right: [440, 250] },
+  });
+  const marks = file('vase-marks.json', JSON.stringify(points(200)));
+  const { out, code } = await run('measure', picture, '--template', template, '--landmarks', marks, '--json');
+  expect(code).toBe(0);
+  const d = JSON.parse(out);
+  expect(d.proportions).toEqual([
+    { template: 'Vase', set: null, name: 'height', value: 2.5, unit: 'ratio', canon: 2, factor: 1.25 },
+    { template: 'Vase', set: null, name: 'lean', value: 90, unit: 'degrees', canon: null, factor: null },
+  ]);
+  expect(d.features['proportion.Vase.height']).toEqual({ group: 'proportion', value: 2.5, unit: 'ratio', spread: expect.any(Number) });
+  const taller = file('vase-taller.json', JSON.stringify(points(280, 'own')));
+  const plain = await run('measure', picture, '--template', template, '--landmarks', taller);
+  expect(plain.out).toMatch(/height: 350 %/);
+  const held = await run(
+    ...['compare', '--template', template, '--source', picture, '--source-landmarks', marks],
+    ...['--piece', picture, '--piece-landmarks', file('vase-piece.json', JSON.stringify(points(280))), '--json'],
+  );
+  const finding = JSON.parse(held.out).findings.find((f: { feature: string }) => f.feature === 'proportion.Vase.height');
+  expect(Object.keys(finding)).toEqual(['group', 'feature', 'unit', 'master', 'piece', 'distance', 'words']);
+  expect(finding).toMatchObject({ group: 'proportion', unit: 'ratio', piece: 3.5 });
+  expect(finding.distance).toBeGreaterThan(0);
+  expect(finding.words).toMatch(/^height is .*greater than the master’s: 350 % against 250 %\.$/);
+  const unknown = await run('measure', picture, '--landmarks', marks, '--json');
+  expect(unknown.code).toBe(2);
+  const strange = file('vase-strange.json', JSON.stringify({ ...points(200), points: { rim: [1, 2] } }));
+  const told = await run('measure', picture, '--template', template, '--landmarks', strange, '--json');
+  expect([told.code, told.err]).toEqual([2, expect.stringMatching(/Vase.*rim/)]);
+});
+
 test('hand tells what is constant, what varies and what parts it from a foil; of one work its tiles stand for works', async () => {
   const sources = ['--source', picture, '--source-width-mm', '200', '--source', picture, '--source-width-mm', '200'];
   const two = await run('hand', ...sources, '--foil', other, '--foil-width-mm', '200', '--foil', other, '--foil-width-mm', '200', '--json');
@@ -185,7 +232,7 @@ test('mix, colour-difference, fit-shapes and align answer on one document each',
   expect(JSON.parse((await run('colour-difference', '50,2.6772,-79.7751', '50,0,-82.7485', '--json')).out).deltaE).toBeCloseTo(2.0425, 4);
   expect(JSON.parse((await run('colour-difference', '-5,0,0', '-5,0,0', '--json')).out)).toEqual({ deltaE: 0 });
   const { shapes } = JSON.parse((await run('fit-shapes', '--polygon', '0,0 100,0 100,60 0,60', '--json')).out);
-  expect(shapes.map((s: { kind: string }) => s.kind)).toHaveLength(5);
+  expect(shapes.map((s: { kind: string }) => s.kind)).toHaveLength(6);
   expect(shapes[0].kind).toBe('rectangle');
   const points = (p: object) => JSON.stringify({ format: 'oldhand.landmarks/1', template: 'free', points: p });
   const a = file('a.json', points({ p: [0, 0], q: [10, 0], r: [0, 10] }));

@@ -6,7 +6,7 @@ import { resolutionOf } from '../core/style/prepare';
 import { measurePicture, ProfileOptions } from '../core/style/profile';
 import { OneScale, ownRung, Resolution, Rung } from '../core/style/scale';
 import { Say } from '../words/say';
-import { landmarksFor, ReadText } from './measure';
+import { Files, landmarksFor } from './measure';
 import { warn } from './warnings';
 import { number, Words } from './options';
 import { openPicture } from './picture';
@@ -36,13 +36,14 @@ export interface Known extends Resolution {
   path: string;
   frame: Rect;
   landmarks: ProfileOptions['landmarks'];
+  own: Files['own'];
 }
 
 /** What decides the scale a picture is compared at; the picture itself is opened again to be read, so that one at a time is held. */
-export async function known(asked: Asked, what: string, read: ReadText, say: Say): Promise<Known> {
+export async function known(asked: Asked, what: string, files: Files, say: Say): Promise<Known> {
   const { image } = await openPicture(asked.path);
-  const landmarks = await landmarksFor({ path: asked.landmarks, what: `--${what}-landmarks` }, asked.path, image, read, say);
-  return { path: asked.path, landmarks, ...resolutionOf(image, { widthMm: asked.widthMm }) };
+  const landmarks = await landmarksFor({ path: asked.landmarks, what: `--${what}-landmarks` }, asked.path, image, files, say);
+  return { path: asked.path, landmarks, own: files.own, ...resolutionOf(image, { widthMm: asked.widthMm }) };
 }
 
 export async function measured({ path, ...options }: Known, rung: Rung, marks = true): Promise<Measured> {

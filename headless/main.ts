@@ -31,7 +31,7 @@ function required(w: Words, name: string): string {
 
 const COMMANDS: Record<string, Command> = {
   measure: async (input, say) => {
-    const words = readWords(input, ['width-mm', 'frame', 'patch', 'colours', 'values', 'landmarks']);
+    const words = readWords(input, ['width-mm', 'frame', 'patch', 'colours', 'values', 'landmarks', 'template']);
     const { measure } = await import('./measure');
     return { words, outcome: await measure(words, textOf, say) };
   },
@@ -41,12 +41,29 @@ const COMMANDS: Record<string, Command> = {
     return { words, outcome: await rectifyFile(words, say) };
   },
   compare: async (input, say) => {
-    const words = readWords(input, ['source', 'source-width-mm', 'source-landmarks', 'piece', 'piece-width-mm', 'piece-landmarks', 'as']);
+    const words = readWords(input, [
+      'source',
+      'source-width-mm',
+      'source-landmarks',
+      'piece',
+      'piece-width-mm',
+      'piece-landmarks',
+      'as',
+      'template',
+    ]);
     const { compareFiles } = await import('./compare');
     return { words, outcome: await compareFiles(words, textOf, say) };
   },
   hand: async (input, say) => {
-    const words = readWords(input, ['source', 'source-width-mm', 'source-landmarks', 'foil', 'foil-width-mm', 'foil-landmarks']);
+    const words = readWords(input, [
+      'source',
+      'source-width-mm',
+      'source-landmarks',
+      'foil',
+      'foil-width-mm',
+      'foil-landmarks',
+      'template',
+    ]);
     const { handFiles } = await import('./hand');
     return { words, outcome: await handFiles(words, textOf, say) };
   },

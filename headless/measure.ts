@@ -1,9 +1,12 @@
 /** `measure`: a picture's profile. */
 import { named } from '../core/colour/names';
 import { parseLandmarkFile } from '../core/formats/landmarkFile';
+import { readTemplateFile } from '../core/formats/templateFile';
 import { amount, figure, message, several, typed } from '../core/message';
 import { Landmarks } from '../core/proportion/align';
-import { measureName } from '../core/proportion/measures';
+import { measureName, OwnKinds } from '../core/proportion/measures';
+import { OwnTemplate } from '../core/proportion/ownTemplate';
+import { isTemplate } from '../core/proportion/templates';
 import { RgbImage } from '../core/raster/image';
 import { measurePicture, Profile, ProfileOptions } from '../core/style/profile';
 import { proportionFeature } from '../core/style/proportionNames';
@@ -23,15 +26,46 @@ export async function landmarksFor(
   { path, what }: { path: string | undefined; what: string },
   picture: string,
   image: RgbImage,
-  read: ReadText,
+  { read, own }: Files,
   say: Say,
 ): Promise<ProfileOptions['landmarks']> {
   if (path === undefined) return null;
-  const sets = parseLandmarkFile(await read(path, what), what);
-  for (const { points } of sets) checkInside(points, image, what);
+  const sets = parseLandmarkFile(await read(path, what), what, [...own.keys()]);
+  for (const { template, points } of sets) {
+    checkInside(points, image, what);
+    const kind = own.get(template);
+    const strange = kind && Object.keys(points).find((p) => !kind.points.some((q) => q.name === p));
+    if (strange !== undefined) throw new Unusable('pointOfOwn', { what: typed(what), name: typed(strange), template: typed(kind!.name) });
+  }
   if (sets.some(turnedHead)) warn('turned', picture, say);
   return sets;
 }
+
+/** Files beside the pictures: how one is read, and the kinds of points that --template made known. */
+export interface Files {
+  read: ReadText;
+  own: OwnKinds;
+}
+
+/** What is never called otherwise in a landmark file: the one template that was given. */
+const ONLY = 'own';
+
+/** The templates of --template FILE, by their names; a single one is known as `own`, too. A measure goes by its own name. */
+export async function filesOf(words: Words, read: ReadText): Promise<Files> {
+  const own = new Map<string, OwnTemplate>();
+  for (const path of all(words, 'template')) {
+    const template = readTemplateFile(await read(path, '--template'), '--template');
+    if (isTemplate(template.name) || template.name === 'free' || own.has(template.name))
+      throw new Unusable('templateName', { name: typed(template.name) });
+    own.set(template.name, { ...template, measures: template.measures.map((m) => ({ ...m, id: m.name })) });
+  }
+  const [only, ...more] = own.values();
+  if (only && !more.length && !own.has(ONLY)) own.set(ONLY, only);
+  return { read, own };
+}
+
+/** Without what the contract does not have: a measure of one's own goes by its name as it is. */
+export const untitled = <T extends { title?: string }>({ title: _title, ...rest }: T): Omit<T, 'title'> => rest;
 
 function checkInside(points: Landmarks, { width, height }: RgbImage, what: string): void {
   for (const [name, [x, y]] of Object.entries(points))
@@ -54,7 +88,8 @@ export async function measure(words: Words, read: ReadText, say: Say): Promise<{
   if (!Number.isInteger(colours) || !Number.isInteger(values)) throw new Unusable('wholeNumbers');
   const patches = all(words, 'patch').map((p) => rectangle('patch', p));
   const { image, sha256 } = await openPicture(path);
-  const landmarks = await landmarksFor({ path: last(words, 'landmarks'), what: '--landmarks' }, path, image, read, say);
+  const files = await filesOf(words, read);
+  const landmarks = await landmarksFor({ path: last(words, 'landmarks'), what: '--landmarks' }, path, image, files, say);
   const framed = last(words, 'frame');
   const { profile, frame } = measurePicture(image, {
     widthMm,
@@ -63,6 +98,7 @@ export async function measure(words: Words, read: ReadText, say: Say): Promise<{
     colours,
     values,
     landmarks,
+    own: files.own,
   });
   const mmPerPixel = widthMm === null ? null : widthMm / frame[2];
   const json = {
@@ -70,6 +106,8 @@ export async function measure(words: Words, read: ReadText, say: Say): Promise<{
     picture: { file: path, sha256, width: image.width, height: image.height, mmPerPixel },
     frame,
     ...profile,
+    proportions: profile.proportions.map(untitled),
+    features: Object.fromEntries(Object.entries(profile.features).map(([name, f]) => [name, untitled(f)])),
     palette: named(profile.palette).map(({ name, ground, accent, ...entry }) => ({ ...entry, name: say(name), ground, accent })),
   };
   return { json, plain: plainProfile(profile, say) };
@@ -93,7 +131,7 @@ function plainProfile(p: Profile, say: Say): string {
         ? []
         : [
             message('headless.proportion', {
-              name: measureName(template, name),
+              name: isTemplate(template) ? measureName(template, name) : typed(name),
               value: valueWithUnit(proportionFeature(template, name), value, unit) ?? figure(value, 2),
               factor: factor === null ? 'none' : 'some',
               times: figure(factor ?? 0, 2),

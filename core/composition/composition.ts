@@ -74,7 +74,8 @@ export function readComposition({ width, height, data }: Mask, leftOut: Mask | n
   // Some sixty corners of the hull say all that the basic shapes can follow.
   const every = Math.max(1, Math.ceil(outer.length / 60));
   const hull = outer.filter((_, i) => i % every === 0).map(([x, y]): Point => [x / width, y / height]);
-  const shape = Math.abs(signedArea(hull)) > 1e-6 ? fitShapes(hull, FULL_KINDS)[0] : { kind: 'rectangle' as const, overlap: 0, outline: full };
+  const shape =
+    Math.abs(signedArea(hull)) > 1e-6 ? fitShapes(hull, FULL_KINDS)[0] : { kind: 'rectangle' as const, overlap: 0, outline: full };
   const short = Math.min(width, height);
   return {
     centre: [sx / n / width, sy / n / height],

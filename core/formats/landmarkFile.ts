@@ -13,12 +13,12 @@ type Raw = Record<string, unknown>;
 
 const isObject = (v: unknown): v is Raw => typeof v === 'object' && v !== null && !Array.isArray(v);
 
-function readSet(value: Raw, what: string): LandmarkFileSet {
+function readSet(value: Raw, what: string, own: readonly string[]): LandmarkFileSet {
   const { template, points, name } = value;
-  if (typeof template !== 'string' || (template !== 'free' && !isTemplate(template)))
+  if (typeof template !== 'string' || (template !== 'free' && !isTemplate(template) && !own.includes(template)))
     throw new FormatError('landmarks.template', {
       what: typed(what),
-      known: typed([...Object.keys(TEMPLATES), 'free'].join(', ')),
+      known: typed([...Object.keys(TEMPLATES), 'free', ...own].join(', ')),
       is: given(template),
     });
   if (name !== undefined && name !== null && typeof name !== 'string')
@@ -29,14 +29,14 @@ function readSet(value: Raw, what: string): LandmarkFileSet {
   return { template, name: name ?? null, points: points as LandmarkFileSet['points'] };
 }
 
-/** The sets of a file: its own, or those it lists under `sets`, of which each has its own name. */
-export function parseLandmarkFile(text: string, what = 'landmarks'): LandmarkFileSet[] {
+/** The sets of a file: its own, or those it lists under `sets`, of which each has its own name; `own` names kinds beside the house's. */
+export function parseLandmarkFile(text: string, what = 'landmarks', own: readonly string[] = []): LandmarkFileSet[] {
   const value = parseJson(text, what);
   expectFormat(value, 'oldhand.landmarks/1', what);
-  if (value.sets === undefined) return [readSet(value, what)];
+  if (value.sets === undefined) return [readSet(value, what, own)];
   if (!Array.isArray(value.sets) || !value.sets.length || !value.sets.every(isObject))
     throw new FormatError('landmarks.sets', { what: typed(what) });
-  const sets = value.sets.map((s) => readSet(s as Raw, what));
+  const sets = value.sets.map((s) => readSet(s as Raw, what, own));
   const names = sets.map((s) => s.name);
   const twice = names.find((n, i) => names.indexOf(n) < i);
   if (twice !== undefined) throw new FormatError('landmarks.twice', { what: typed(what), name: typed(twice ?? '') });

@@ -1,7 +1,7 @@
 /** Knows the file of a teacher's own template, oldhand.template/1, and which templates can be used. */
 import { CoreError } from '../errors';
 import { typed } from '../message';
-import { EDGES, MIDDLES, NEEDS, OWN_KINDS, OwnMeasure, OwnShape, OwnTemplate, SHAPES } from '../proportion/ownTemplate';
+import { EDGES, MIDDLES, NEEDS, OWN_KINDS, OwnKind, OwnMeasure, OwnShape, OwnTemplate, SHAPES } from '../proportion/ownTemplate';
 import { expectFormat, given, isPoint, parseJson } from './json';
 
 const FORMAT = 'oldhand.template/1';
@@ -81,10 +81,78 @@ export function checkedTemplate(value: unknown): OwnTemplate {
   return { name, points, shapes, unit, measures: measures.map((m, i) => (ids.indexOf(m.id) < i ? { ...m, id: `n${i + 1}` } : m)) };
 }
 
+/** What each kind of measure is called in the file, and where several are called the same, by `from` which one it is. */
+const IN_FILE: Readonly<Record<OwnKind, { kind: string; from?: string }>> = {
+  ratio: { kind: 'ratio' },
+  level: { kind: 'angle' },
+  plumb: { kind: 'angle', from: 'plumb' },
+  corner: { kind: 'angle' },
+  under: { kind: 'plumb' },
+  levelWith: { kind: 'level' },
+  share: { kind: 'share' },
+  edge: { kind: 'from-edge' },
+  middle: { kind: 'from-edge' },
+};
+const FILE_KINDS = ['length', 'ratio', 'angle', 'plumb', 'level', 'share', 'from-edge'] as const;
+
+/** A measure of the file as one of ours; what it lacks is told when it is checked. */
+function fromFile(m: Fields): Fields {
+  const kind = oneOf(m.kind, FILE_KINDS, 'kind', typeof m.name === 'string' ? m.name : '');
+  const of = Array.isArray(m.of) ? m.of : [];
+  const from = m.from ?? null;
+  const own: Record<(typeof FILE_KINDS)[number], OwnKind> = {
+    length: 'ratio',
+    ratio: 'ratio',
+    angle: of.length === 3 ? 'corner' : from === 'plumb' ? 'plumb' : 'level',
+    plumb: 'under',
+    level: 'levelWith',
+    share: 'share',
+    'from-edge': MIDDLES.some((middle) => middle === from) ? 'middle' : 'edge',
+  };
+  return { ...m, kind: own[kind], points: m.of, against: m.over, from: kind === 'from-edge' ? (from ?? 'nearest') : null };
+}
+
+/** Points without a place in the diagram stand round a ring, in their order. */
+const onRing = (i: number, n: number): [number, number] => [
+  0.5 - 0.4 * Math.sin((2 * Math.PI * i) / n),
+  0.5 - 0.4 * Math.cos((2 * Math.PI * i) / n),
+];
+
+/**
+ * A template from its file: points by name (or as objects with `name` and perhaps `at`), measures by kind, `of` and `over`. `places` and
+ * `shapes` are ours beside what every such file has.
+ */
 export function readTemplateFile(text: string, what = 'template'): OwnTemplate {
   const value = parseJson(text, what);
   expectFormat(value, FORMAT, what);
-  return checkedTemplate(value);
+  const places = isObject(value.places) ? value.places : {};
+  const points = Array.isArray(value.points)
+    ? value.points.map((p: unknown, i, all) => {
+        const name = isObject(p) ? p.name : p;
+        const at = (isObject(p) ? p.at : undefined) ?? (typeof name === 'string' && Object.hasOwn(places, name) ? places[name] : undefined);
+        return { name, at: at ?? onRing(i, all.length) };
+      })
+    : value.points;
+  return checkedTemplate({ ...value, points, measures: listOf(value.measures ?? [], 'measures', MOST_OWN_MEASURES).map(fromFile) });
 }
 
-export const templateAsJson = (template: OwnTemplate): string => `${JSON.stringify({ format: FORMAT, ...template }, null, 2)}\n`;
+export function templateAsJson({ name, points, unit, measures, shapes }: OwnTemplate): string {
+  const file = {
+    format: FORMAT,
+    name,
+    points: points.map((p) => p.name),
+    unit,
+    measures: measures.map(({ id, name: called, kind, points: of, against, from, canon }) => ({
+      name: called,
+      kind: IN_FILE[kind].kind,
+      of,
+      over: against,
+      canon,
+      ...((IN_FILE[kind].from ?? from) && { from: IN_FILE[kind].from ?? from }),
+      id,
+    })),
+    places: Object.fromEntries(points.map((p) => [p.name, p.at])),
+    shapes,
+  };
+  return `${JSON.stringify(file, null, 2)}\n`;
+}

@@ -2,7 +2,8 @@
 import { Message, message } from '../message';
 import { Landmarks } from './align';
 import { framed, Measure, MeasureLine, Template } from './template';
-import { TemplateName, TEMPLATES } from './templates';
+import { OwnTemplate, templateFrom } from './ownTemplate';
+import { isTemplate, TemplateName, TEMPLATES } from './templates';
 import { laidTogether } from './templates/twoBodies';
 
 /** The frame of a picture, [x, y, w, h] px: what a view or a still life is measured by. */
@@ -17,10 +18,16 @@ export interface ReadMeasure extends Pick<Measure, 'name' | 'unit' | 'canon'> {
 
 /** Such a measure of a template of the house. */
 export interface Proportion extends ReadMeasure {
-  template: TemplateName;
+  template: string;
   /** Name of the set of points, where a picture has several. */
   set: string | null;
+  /** What a teacher calls it, where it is a measure of their own. */
+  title?: string;
 }
+
+/** A teacher's own kinds of points, by what sets of them have as their template. */
+export type OwnKinds = ReadonlyMap<string, OwnTemplate>;
+const NO_OWN: OwnKinds = new Map();
 
 /** Under which name words tell a measure. */
 export const saidAs = ({ name, said }: Pick<Measure, 'name' | 'said'>): string => said ?? name;
@@ -44,7 +51,7 @@ export function linesOf({ measures }: Template, name: string, points: Landmarks,
 
 /** Points of one subject on a picture. */
 export interface LandmarkSet {
-  template: TemplateName | 'free';
+  template: TemplateName | 'free' | (string & {});
   /** Where there are several: which figure it is. */
   name: string | null;
   points: Landmarks;
@@ -73,11 +80,19 @@ function bodiesOf(sets: readonly LandmarkSet[]): LandmarkSet[] {
   });
 }
 
-/** All measures of all sets in the frame of their picture, in the templates' order, and of each two figures beside each other; free points have none. */
-export const proportionsOf = (sets: readonly LandmarkSet[], frame: Frame | null): Proportion[] =>
-  [...sets, ...bodiesOf(sets)].flatMap(({ template, name, points }) =>
-    template === 'free' ? [] : measureProportions(template, points, frame, name),
-  );
+/** All measures of all sets in the frame of their picture, in the templates' order, and of each two figures beside each other; free points have none, nor have those of an unknown kind. */
+export const proportionsOf = (sets: readonly LandmarkSet[], frame: Frame | null, own: OwnKinds = NO_OWN): Proportion[] =>
+  [...sets, ...bodiesOf(sets)].flatMap(({ template, name, points }) => {
+    if (isTemplate(template)) return measureProportions(template, points, frame, name);
+    const kind = own.get(template);
+    if (!kind) return [];
+    return readAll(templateFrom(kind), points, frame).map((m) => ({
+      template,
+      set: name,
+      ...m,
+      title: kind.measures.find(({ id }) => id === m.name)?.name,
+    }));
+  });
 
 /** All measures of any template from its landmarks, in its order; null where a needed point, or the frame, is missing. */
 export function readAll({ measures }: Template, points: Landmarks, frame: Frame | null): ReadMeasure[] {

@@ -5,6 +5,7 @@ import {
   between,
   Box,
   boxLines,
+  corner,
   downFrame,
   frameHeight,
   frameWidth,
@@ -28,9 +29,9 @@ export const ownKey = (id: string): string => `${START}${id}`;
 /** Of which one a set is, by its template; null for one of the house. */
 export const ownId = (template: string): string | null => (template.startsWith(START) ? template.slice(START.length) : null);
 
-export const OWN_KINDS = ['ratio', 'level', 'plumb', 'under', 'levelWith', 'share', 'edge', 'middle'] as const;
+export const OWN_KINDS = ['ratio', 'level', 'plumb', 'corner', 'under', 'levelWith', 'share', 'edge', 'middle'] as const;
 export type OwnKind = (typeof OWN_KINDS)[number];
-export const EDGES = ['left', 'top', 'right', 'bottom'] as const;
+export const EDGES = ['left', 'top', 'right', 'bottom', 'nearest'] as const;
 export const MIDDLES = ['across', 'down'] as const;
 
 /** A measure put together from points by their names. */
@@ -39,7 +40,7 @@ export interface OwnMeasure {
   id: string;
   name: string;
   kind: OwnKind;
-  /** The two points it is read between; of `edge` and `middle` the one. */
+  /** The two points it is read between; of `edge` and `middle` the one; of a corner the three, its middle one second. */
   points: readonly string[];
   /** What a ratio is held against: two points, or null for the template's unit. */
   against: readonly [string, string] | null;
@@ -67,10 +68,13 @@ export interface OwnTemplate {
 }
 
 /** How many points each kind of measure is read from, and how it is counted. */
-export const NEEDS: Readonly<Record<OwnKind, { points: 1 | 2; unit: Measure['unit']; from: readonly string[] | null; byUnit: boolean }>> = {
+export const NEEDS: Readonly<
+  Record<OwnKind, { points: 1 | 2 | 3; unit: Measure['unit']; from: readonly string[] | null; byUnit: boolean }>
+> = {
   ratio: { points: 2, unit: 'ratio', from: null, byUnit: true },
   level: { points: 2, unit: 'degrees', from: null, byUnit: false },
   plumb: { points: 2, unit: 'degrees', from: null, byUnit: false },
+  corner: { points: 3, unit: 'degrees', from: null, byUnit: false },
   under: { points: 2, unit: 'offset', from: null, byUnit: true },
   levelWith: { points: 2, unit: 'offset', from: null, byUnit: true },
   share: { points: 2, unit: 'ratio', from: null, byUnit: false },
@@ -125,10 +129,35 @@ const boxShare = (a: string, b: string): Reading => {
   );
 };
 
-/** How far a point lies from each edge of the frame. */
-const FROM_EDGE = { left: acrossFrame, top: downFrame, right: backFrame, bottom: upFrame };
+/** How far a point lies from the nearest edge of the frame, of its short side. */
+const fromNearest = (name: string): Reading => {
+  const sides: [Reading, Reading][] = [
+    [acrossFrame(name), frameWidth],
+    [downFrame(name), frameHeight],
+    [backFrame(name), frameWidth],
+    [upFrame(name), frameHeight],
+  ];
+  const px = (points: Landmarks) =>
+    sides.map(([part, size]) => {
+      const [p, s] = [part(points), size(points)];
+      return p === null || s === null ? Infinity : p * s;
+    });
+  return shownBy(
+    (points) => {
+      const [least, w, h] = [Math.min(...px(points)), frameWidth(points), frameHeight(points)];
+      return Number.isFinite(least) && w && h ? least / Math.min(w, h) : null;
+    },
+    (points) => {
+      const all = px(points);
+      return sides[all.indexOf(Math.min(...all))][0].lines(points);
+    },
+  );
+};
 
-function readingOf({ kind, points: [a, b = a], against, from }: OwnMeasure, unit: OwnTemplate['unit']): Reading | null {
+/** How far a point lies from each edge of the frame. */
+const FROM_EDGE = { left: acrossFrame, top: downFrame, right: backFrame, bottom: upFrame, nearest: fromNearest };
+
+function readingOf({ kind, points: [a, b = a, c = b], against, from }: OwnMeasure, unit: OwnTemplate['unit']): Reading | null {
   const by = against ?? unit;
   switch (kind) {
     case 'ratio':
@@ -142,6 +171,8 @@ function readingOf({ kind, points: [a, b = a], against, from }: OwnMeasure, unit
         return value === null ? null : 90 - value;
       }, slope.lines);
     }
+    case 'corner':
+      return corner(a, b, c);
     case 'under':
       return by && over(offset(0, a, b), between(...by));
     case 'levelWith':

@@ -33,6 +33,8 @@ interface Finding {
   group: FeatureGroup;
   feature: string;
   unit: FeatureUnit;
+  /** What a teacher calls it, where it is a measure of their own. */
+  title?: string;
   /** `low` is null where there is no too little: a distance. */
   master: { low: number | null; mid: number; high: number };
   piece: number;
@@ -48,6 +50,8 @@ export interface Comparison {
   /** Index of the source work whose layout comes nearest. */
   nearest: number;
 }
+
+const titled = ({ title }: Feature) => (title === undefined ? {} : { title });
 
 /** A finding with what it is judged by. */
 interface Judged extends Finding {
@@ -119,6 +123,7 @@ function judgeAll(list: readonly Held[]): Judged[] {
       group: spec.group,
       feature: name,
       unit: reading.unit,
+      ...titled(reading),
       master,
       piece,
       distance: distanceFrom(piece, master),
@@ -128,7 +133,7 @@ function judgeAll(list: readonly Held[]): Judged[] {
 }
 
 /** A value held to a tolerance that an aim asks, not to what works of a hand vary by. */
-function judgeAsked(finding: Pick<Finding, 'group' | 'feature' | 'unit' | 'piece'>, mid: number, half: number): Judged {
+function judgeAsked(finding: Pick<Finding, 'group' | 'feature' | 'unit' | 'piece' | 'title'>, mid: number, half: number): Judged {
   const master = { low: mid - half, mid, high: mid + half };
   return {
     ...finding,
@@ -257,7 +262,7 @@ export interface CompareOptions {
 function readingsOf(piece: Measured, mm: boolean): [name: string, reading: Feature & { value: number }][] {
   return Object.keys(piece.features).flatMap((name): [string, Feature & { value: number }][] => {
     const reading = inCommonUnits(name, piece, mm)!;
-    const spec = featureSpec(name);
+    const spec = featureSpec(name, reading.unit);
     return reading.value === null || !spec || spec.uncompared ? [] : [[name, { ...reading, value: reading.value }]];
   });
 }
@@ -279,11 +284,11 @@ function judgeReadings(
   const copied: Judged[] = [];
   const mids = new Map<string, number>();
   for (const [name, reading] of readingsOf(piece, mm)) {
-    const spec = featureSpec(name)!;
+    const spec = featureSpec(name, reading.unit)!;
     const model = inCommonUnits(name, sources[nearest], mm)?.value ?? null;
     // A copy's proportions are those of the work it was made from, where that one shows them.
     if (spec.group === 'proportion' && asked?.proportion && model !== null) {
-      const about = { group: spec.group, feature: name, unit: spec.unit, piece: reading.value };
+      const about = { group: spec.group, feature: name, unit: spec.unit, piece: reading.value, ...titled(reading) };
       copied.push(judgeAsked(about, model, copyTolerance(model, spec.unit, asked.proportion)));
       mids.set(name, model);
       continue;

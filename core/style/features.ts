@@ -2,7 +2,7 @@
 import { MARK_KINDS } from '../marks/kinds';
 import { SURFACE_BANDS } from '../marks/surface';
 import { TEXTURE_COLOUR, TEXTURE_DARK, TEXTURE_DETAIL } from '../marks/texture';
-import { measureIn } from './proportionNames';
+import { isProportion, measureIn } from './proportionNames';
 import type { Measure } from '../proportion/template';
 
 export type FeatureGroup = 'proportion' | 'marks' | 'colour' | 'value' | 'composition';
@@ -142,12 +142,15 @@ export function scaledSpread(spec: Pick<FeatureSpec, 'scale'>, value: number, sp
   return (scaled(spec, value + spread) - scaled(spec, value - spread)) / 2;
 }
 
-/** Spec of any feature name, proportions included; null for an unknown name. */
-export function featureSpec(name: string): FeatureSpec | null {
+const isMeasureUnit = (unit: FeatureUnit | undefined): unit is Measure['unit'] => unit !== undefined && Object.hasOwn(PROPORTIONS, unit);
+
+/** Spec of any feature name, proportions included, those of a teacher's own kinds by their unit; null for an unknown name. */
+export function featureSpec(name: string, unit?: FeatureUnit): FeatureSpec | null {
   if (Object.hasOwn(FEATURES, name)) return FEATURES[name];
   if (name === 'colour.palette') return PALETTE;
   const known = measureIn(name);
-  return known && { group: 'proportion', family: name, ...PROPORTIONS[known.measure.unit] };
+  const measured = known ? known.measure.unit : isProportion(name) && isMeasureUnit(unit) ? unit : null;
+  return measured && { group: 'proportion', family: name, ...PROPORTIONS[measured] };
 }
 
 export interface Feature {
@@ -156,6 +159,8 @@ export interface Feature {
   unit: FeatureUnit;
   /** One standard deviation of the reading itself; null where unknown. */
   spread: number | null;
+  /** What a teacher calls it, where it is a measure of their own. */
+  title?: string;
 }
 
 export type FeatureSet = Record<string, Feature>;

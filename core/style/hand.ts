@@ -10,6 +10,8 @@ export interface Trait {
   group: FeatureGroup;
   feature: string;
   unit: FeatureUnit;
+  /** What a teacher calls it, where it is a measure of their own. */
+  title?: string;
   /** Where nine in ten further works lie. */
   low: number;
   mid: number;
@@ -22,6 +24,7 @@ export interface Parting {
   group: FeatureGroup;
   feature: string;
   unit: FeatureUnit;
+  title?: string;
   hand: { mid: number };
   foil: { mid: number };
   /** How far the two middles are apart in spreads between works of one hand; over 0 where this hand has more. */
@@ -57,6 +60,7 @@ const allSized = (works: readonly Read[]): boolean => works.every((w) => w.width
 interface Held {
   name: string;
   unit: FeatureUnit;
+  title?: string;
   range: Range;
   bounds: { low: number; mid: number; high: number };
 }
@@ -69,9 +73,19 @@ function rangesOf(works: readonly Read[], mm: boolean, priors: Priors): Held[] {
     if (!range) return [];
     const further = { value: readings[0].value!, spread: Math.sqrt(mean(readings.map((r) => (r.spread ?? 0) ** 2))) };
     const { low, mid, high } = boundsOf(range, foreseenSpread(range, further), 0.1);
-    return [{ name, unit: readings[0].unit, range, bounds: { low: low ?? mid, mid, high } }];
+    return [
+      {
+        name,
+        unit: readings[0].unit,
+        ...(readings[0].title && { title: readings[0].title }),
+        range,
+        bounds: { low: low ?? mid, mid, high },
+      },
+    ];
   });
 }
+
+const titled = ({ title }: Pick<Held, 'title'>) => (title === undefined ? {} : { title });
 
 function constancyOf({ name, range }: Held, priors: Priors): number | null {
   const between = priors[name]?.between ?? (range.spec.typical === undefined ? null : PROPORTION_BETWEEN * range.spec.typical);
@@ -79,19 +93,19 @@ function constancyOf({ name, range }: Held, priors: Priors): number | null {
 }
 
 /** A feature's range over works of one hand. */
-export type HandRange = Pick<Trait, 'feature' | 'unit' | 'low' | 'mid' | 'high'> & { works: number };
+export type HandRange = Pick<Trait, 'feature' | 'unit' | 'title' | 'low' | 'mid' | 'high'> & { works: number };
 
 /** The ranges of all features over works of one hand, where at least two have them: what a rule that is ticked holds of the hand, not of one picture. */
 export const handRanges = (works: readonly Read[], priors: Priors = PRIORS): HandRange[] =>
-  rangesOf(works, allSized(works), priors).flatMap(({ name, unit, bounds, range }) =>
-    range.works < 2 ? [] : [{ feature: name, unit, ...bounds, works: range.works }],
+  rangesOf(works, allSized(works), priors).flatMap(({ name, unit, title, bounds, range }) =>
+    range.works < 2 ? [] : [{ feature: name, unit, ...titled({ title }), ...bounds, works: range.works }],
   );
 
 /** What is constant in works of one hand, steadiest first, and what varies, most first. At least one work. */
 export function handOf(works: readonly Measured[], priors: Priors = PRIORS): { constant: Trait[]; varies: Trait[] } {
   const traits = rangesOf(works, allSized(works), priors).flatMap((h): Trait[] => {
     const constancy = constancyOf(h, priors);
-    return constancy === null ? [] : [{ group: h.range.spec.group, feature: h.name, unit: h.unit, ...h.bounds, constancy }];
+    return constancy === null ? [] : [{ group: h.range.spec.group, feature: h.name, unit: h.unit, ...titled(h), ...h.bounds, constancy }];
   });
   traits.sort((a, b) => b.constancy - a.constancy);
   return { constant: traits.filter((t) => t.constancy > CONSTANT), varies: traits.filter((t) => t.constancy <= CONSTANT).reverse() };
@@ -102,13 +116,23 @@ export function partsOf(hand: readonly Measured[], foil: readonly Measured[], pr
   const mm = allSized([...hand, ...foil]);
   const others = new Map(rangesOf(foil, mm, priors).map((h) => [h.name, h]));
   return rangesOf(hand, mm, priors)
-    .flatMap(({ name, unit, range, bounds }): Parting[] => {
+    .flatMap(({ name, unit, title, range, bounds }): Parting[] => {
       const other = others.get(name);
       if (!other) return [];
       const spread = Math.sqrt((range.sd ** 2 + other.range.sd ** 2) / 2);
       const effect = featureDifference(range.spec, other.range.centre, range.centre) / spread;
       if (!(Math.abs(effect) >= LEAST_EFFECT)) return [];
-      return [{ group: range.spec.group, feature: name, unit, hand: { mid: bounds.mid }, foil: { mid: other.bounds.mid }, effect }];
+      return [
+        {
+          group: range.spec.group,
+          feature: name,
+          unit,
+          ...titled({ title }),
+          hand: { mid: bounds.mid },
+          foil: { mid: other.bounds.mid },
+          effect,
+        },
+      ];
     })
     .sort((a, b) => Math.abs(b.effect) - Math.abs(a.effect));
 }

@@ -15,7 +15,7 @@ import { MarkScale, OverallMarks, Reading, readOverall, ShownReading, showPatch 
 import { colourSlack } from '../marks/slack';
 import { SURFACE_BANDS } from '../marks/surface';
 import { TEXTURE_NAMES } from '../marks/texture';
-import { LandmarkSet, Proportion, proportionsOf } from '../proportion/measures';
+import { LandmarkSet, OwnKinds, Proportion, proportionsOf } from '../proportion/measures';
 import { cropImage, Point, Rect, rectInside, RgbImage } from '../raster/image';
 import { keptOf } from '../raster/leftOut';
 import { histogramQuantiles } from '../raster/statistics';
@@ -34,6 +34,8 @@ export interface ProfileOptions extends ReadAs {
   colours?: number;
   values?: number;
   landmarks?: readonly LandmarkSet[] | null;
+  /** Kinds of points beside those of the house, by the template their sets name. */
+  own?: OwnKinds;
 }
 
 export interface Profile {
@@ -98,7 +100,7 @@ export function measurePicture(image: RgbImage, options: ProfileOptions = {}): P
   const composition = readComposition(worked, leftOut);
   const focus = focusOf(form, leftOut);
   const chroma = chromaOf(keptOf(chromaPlane(lab), leftOut));
-  const proportions = proportionsOf(options.landmarks ?? [], frame);
+  const proportions = proportionsOf(options.landmarks ?? [], frame, options.own);
   const patches = (options.patches ?? []).map((patch) => ({
     patch,
     ...measurePatch(image, patch, ground?.lab ?? null, { mmPerPixel, pictureWidth: frame[2] }).reading,

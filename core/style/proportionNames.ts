@@ -7,7 +7,7 @@ const START = 'proportion.';
 
 export const isProportion = (feature: string): boolean => feature.startsWith(START);
 
-export const proportionFeature = (template: TemplateName, measure: string): string => `${START}${template}.${measure}`;
+export const proportionFeature = (template: string, measure: string): string => `${START}${template}.${measure}`;
 
 /** Template and measure of a feature so named; null for every other name. */
 export function measureIn(feature: string): { template: TemplateName; measure: Measure } | null {

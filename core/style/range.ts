@@ -36,8 +36,8 @@ const LEAST_DF = 20;
  * 2004), from which alone one work has its range. Around a first value for axial features.
  */
 export function rangeOf(name: string, works: readonly Feature[], priors: Priors = PRIORS): Range | null {
-  const spec = featureSpec(name);
   const known = works.filter((w): w is Feature & { value: number } => w.value !== null);
+  const spec = featureSpec(name, known[0]?.unit);
   if (!spec || !known.length) return null;
   const first = scaled(spec, known[0].value);
   const values = known.map((k) => first + featureDifference(spec, first, scaled(spec, k.value)));

@@ -13,6 +13,8 @@ export const fieldName = (i: number): Message => message(`fields.${FIELD_ROWS[Ma
 export interface Said {
   feature: string;
   unit: FeatureUnit;
+  /** What a teacher calls it, where it is a measure of their own. */
+  title?: string;
   /** `low` is null where there is no too little: a distance. */
   master: { low: number | null; mid: number; high: number };
   piece: number;
@@ -25,12 +27,17 @@ const PLACE_WEIGHT = 'place.weight.';
 function keyOf(feature: string): string {
   const known = measureIn(feature);
   if (known) return `features.proportion.${saidAs(known.measure)}`;
+  if (isProportion(feature)) return 'features.proportion.own';
   return `features.${feature.startsWith(PLACE_WEIGHT) ? 'place.weight' : feature}`;
 }
 
 /** What a sentence about a feature needs to know of it beside the values. */
-const whereOf = (feature: string): Values =>
-  feature.startsWith(PLACE_WEIGHT) ? { where: message(`fields.${feature.slice(PLACE_WEIGHT.length)}`) } : {};
+const whereOf = (feature: string, title?: string): Values => {
+  if (feature.startsWith(PLACE_WEIGHT)) return { where: message(`fields.${feature.slice(PLACE_WEIGHT.length)}`) };
+  // A measure of a teacher's own is called what they call it, or by its name in the file.
+  if (isProportion(feature) && !measureIn(feature)) return { name: typed(title ?? feature.slice(feature.lastIndexOf('.') + 1)) };
+  return {};
+};
 
 /** Units that stand by themselves in a sentence; what has none is told by how many times or how far. */
 const UNITS_IN_WORDS: Partial<Record<FeatureUnit, AmountUnit>> = {
@@ -89,7 +96,7 @@ function apart({ unit, piece, master }: Said): Amount | Figure {
 
 /** One finding as a sentence with size and direction: "The strokes stand farther apart than the master’s: 2.6 mm against 1.6 mm." */
 export function sayFinding(f: Said): Message {
-  const { feature, unit, master, distance } = f;
+  const { feature, unit, title, master, distance } = f;
   const piece = valueWithUnit(feature, f.piece, unit);
   const mid = valueWithUnit(feature, master.mid, unit);
   const key = keyOf(feature);
@@ -97,25 +104,26 @@ export function sayFinding(f: Said): Message {
   if (distance === 0)
     return feature.startsWith('place.')
       ? message(`${key}.within`, whereOf(feature))
-      : message(`features.within.${piece ? 'pair' : 'plain'}`, { title: featureTitle(feature), ...pair });
+      : message(`features.within.${piece ? 'pair' : 'plain'}`, { title: featureTitle(feature, title), ...pair });
   return message(`${key}.${distance > 0 ? 'above' : 'below'}`, {
     much: Math.abs(distance) > 3 ? 'much' : 'some',
     times: timesApart(f.piece, master.mid),
     by: apart(f),
     of: unit === 'mm' ? 'itself' : 'sheet',
     ...pair,
-    ...whereOf(feature),
+    ...whereOf(feature, title),
   });
 }
 
 /** The next step that goes with a finding; null inside the range. */
-export const nextStep = ({ feature, distance }: Pick<Said, 'feature' | 'distance'>): Message | null =>
-  distance === 0 ? null : message(`${keyOf(feature)}.${distance > 0 ? 'tryAbove' : 'tryBelow'}`);
+export const nextStep = ({ feature, distance, title }: Pick<Said, 'feature' | 'distance' | 'title'>): Message | null =>
+  distance === 0 ? null : message(`${keyOf(feature)}.${distance > 0 ? 'tryAbove' : 'tryBelow'}`, whereOf(feature, title));
 
 /** Title of a feature for lists and charts. */
-export const featureTitle = (feature: string): Message => message(`${keyOf(feature)}.title`, whereOf(feature));
+export const featureTitle = (feature: string, title?: string): Message => message(`${keyOf(feature)}.title`, whereOf(feature, title));
 
 interface SaidTrait {
+  title?: string;
   feature: string;
   unit: FeatureUnit;
   low: number;
@@ -124,17 +132,17 @@ interface SaidTrait {
 }
 
 /** What stays or changes from work to work of a hand, as a sentence with its range where that can be told. */
-export function sayTrait({ feature, unit, low, high }: SaidTrait, as: 'constant' | 'varies'): Message {
+export function sayTrait({ feature, unit, low, high, title: own }: SaidTrait, as: 'constant' | 'varies'): Message {
   // Strokes that may run any way have no range.
   const anyWay = featureSpec(feature)?.axial && high - low >= 90;
   const [from, to] = [low, high].map((v) => (anyWay ? null : valueWithUnit(feature, v, unit)));
-  const title = featureTitle(feature);
+  const title = featureTitle(feature, own);
   return from && to ? message(`hand.${as}.range`, { title, from, to }) : message(`hand.${as}.plain`, { title });
 }
 
 /** A feature's range over works of one hand, as a rule; without figures where it has none to be told by. */
-export function sayRange({ feature, unit, low, mid, high }: SaidTrait & { mid: number }): Message {
-  const title = featureTitle(feature);
+export function sayRange({ feature, unit, low, mid, high, title: own }: SaidTrait & { mid: number }): Message {
+  const title = featureTitle(feature, own);
   const anyWay = featureSpec(feature)?.axial && high - low >= 90;
   const [from, to, about] = [low, high, mid].map((v) => (anyWay ? null : valueWithUnit(feature, v, unit)));
   return from && to && about ? message('readings.range', { title, from, to, about }) : message('readings.likeWorks', { title });
@@ -147,15 +155,17 @@ export function sayParting({
   hand,
   foil,
   effect,
+  title: own,
 }: {
   feature: string;
+  title?: string;
   unit: FeatureUnit;
   hand: { mid: number };
   foil: { mid: number };
   effect: number;
 }): Message {
   const [here, there] = [hand.mid, foil.mid].map((v) => valueWithUnit(feature, v, unit));
-  const title = featureTitle(feature);
+  const title = featureTitle(feature, own);
   // Whether marks are darker or lighter than what lies round them has a side, not an amount.
   if (/^marks\.\w+Dark$/.test(feature)) return message('hand.parts.dark', { title, more: effect > 0 ? 'yes' : 'no' });
   return here && there

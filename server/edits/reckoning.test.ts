@@ -1,6 +1,6 @@
 /** What an edit, its undo and its redo put on the queue: just what they have put out of date, and in the same transaction. */
-import { ownKey } from '../../core/proportion/ownTemplate';
-import { addTemplate } from '../studies/ownTemplates';
+import { ownId, ownKey } from '../../core/proportion/ownTemplate';
+import { addTemplate, changeTemplate } from '../studies/ownTemplates';
 import { message } from '../../core/message';
 import { eq } from 'drizzle-orm';
 import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
@@ -92,14 +92,16 @@ test('points on a work or the piece ask for comparing, points on a reference for
   }
   const reference = await addReference(teacher, study, await sheetBytes(63), 'r.png', {});
   expect(await asking(place('reference', reference))).toEqual([]);
-  // What a teacher's own kind of points reads enters no comparison.
+  // A teacher's own kind of points is compared like those of the house, and compared anew when the kind is changed.
   const points = [{ name: 'bow', at: [0, 0] }];
   const template = ownKey(await addTemplate(teacher, study, { name: 'Boat', points, shapes: [], unit: null, measures: [] }));
   const own = (version: number, x: number) => async () =>
     placeLandmarks(teacher, { subject: 'work', subjectId: work, template }, version, { bow: [x, 1] }, LABEL);
-  expect(await asking(own(0, 1))).toEqual([]);
-  expect(await asking(own(1, 2))).toEqual([]);
-  expect(await undo()).toEqual([]);
+  expect(await asking(own(0, 1))).toEqual(COMPARE);
+  expect(await asking(own(1, 2))).toEqual(COMPARE);
+  const changed = { name: 'Boat', points: [...points, { name: 'stern', at: [1, 0] }], shapes: [], unit: null, measures: [] };
+  expect(await asking(() => changeTemplate(teacher, study, ownId(template)!, 1, changed, {}))).toEqual(COMPARE);
+  expect(await undo()).toEqual(COMPARE);
 });
 
 test('corners ask for squaring up, first of all; a removed piece for nothing, and brought back for what it lacks', async () => {

@@ -1,6 +1,6 @@
 /** Knows what has to be measured or compared anew once rows have changed, whoever changed them: an edit, an undo, a redo. */
 import { and, eq, inArray, sql } from 'drizzle-orm';
-import { ownId } from '../../core/proportion/ownTemplate';
+import { ownKey } from '../../core/proportion/ownTemplate';
 import type { Transaction } from '../database/connection';
 import { askToCompare, askToMeasure, askToProcess, compareAgain } from '../queue/asking';
 import { landmarkSets, pieces, works } from '../schema';
@@ -67,7 +67,7 @@ export async function reckonAnew(tx: Transaction, where: Where, changes: readonl
   all ||= of('rules').some((c) => (c.before?.feature ?? '') !== (c.after?.feature ?? ''));
   const points = of('landmark_sets');
   if (points.length) {
-    const side = { workId: landmarkSets.workId, pieceId: landmarkSets.pieceId, template: landmarkSets.template };
+    const side = { workId: landmarkSets.workId, pieceId: landmarkSets.pieceId };
     const sides = points.map((c) => ({ ...c.after, ...c.before }) as Partial<Record<keyof typeof side, string>>);
     const kept = await tx
       .select(side)
@@ -78,12 +78,17 @@ export async function reckonAnew(tx: Transaction, where: Where, changes: readonl
           points.map((c) => c.key.id as string),
         ),
       );
-    // A teacher's own kinds of points enter no comparison.
-    const touched = [...sides, ...kept].filter((s) => ownId(s.template ?? '') === null);
+    const touched = [...sides, ...kept];
     all ||= touched.some((s) => s.workId);
     const ids = [...new Set(touched.flatMap((s) => s.pieceId ?? []))];
     const ready = ids.length ? await tx.select({ id: pieces.id, studyId: pieces.studyId }).from(pieces).where(inArray(pieces.id, ids)) : [];
     await askToCompare(tx, where.teacherId, ...ready);
   }
-  if (all) await compareAgain(tx, where.teacherId, where.studyId);
+  // A kind of points lies in any of the teacher's studies.
+  const kinds = of('own_templates').map((c) => ownKey(c.key.id as string));
+  const elsewhere = kinds.length
+    ? await tx.selectDistinct({ studyId: landmarkSets.studyId }).from(landmarkSets).where(inArray(landmarkSets.template, kinds))
+    : [];
+  const studies = new Set([...(all ? [where.studyId] : []), ...elsewhere.map((s) => s.studyId)]);
+  for (const studyId of studies) await compareAgain(tx, where.teacherId, studyId);
 }

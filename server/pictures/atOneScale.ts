@@ -3,8 +3,7 @@ import { Measured, withoutMarks } from '../../core/style/compare';
 import type { ProfileWithMaps } from '../../core/style/profile';
 import { withProportions } from '../../core/style/proportionFeatures';
 import { ownRung, Resolution, Rung } from '../../core/style/scale';
-import { Proportion, proportionsOf } from '../../core/proportion/measures';
-import { isTemplate } from '../../core/proportion/templates';
+import { OwnKinds, Proportion, proportionsOf } from '../../core/proportion/measures';
 import type { Frame } from '../schema/studies';
 import type { AtScale } from './readings';
 
@@ -37,10 +36,11 @@ export const asKnown = ({ widthMm }: Sized, { frame, sharpness }: ProfileWithMap
 export const atScale = (known: AsKnown, rung: Rung, tooPoor: boolean): AtScale => ({ ...known, rung: tooPoor ? ownRung(known) : rung });
 
 /** The measures of whatever landmarks have been placed. */
-const measuresOf = (sets: readonly Placed[], frame: Frame): Proportion[] =>
+const measuresOf = (sets: readonly Placed[], frame: Frame, own: OwnKinds): Proportion[] =>
   proportionsOf(
-    sets.flatMap(({ template, name, points }) => (isTemplate(template) ? [{ template, name: name || null, points }] : [])),
+    sets.map(({ template, name, points }) => ({ template, name: name || null, points })),
     frame,
+    own,
   );
 
 /** A picture's readings and landmarks as comparison takes them. */
@@ -48,10 +48,11 @@ export function measured(
   { profile, layout, frame }: ProfileWithMaps,
   sets: readonly Placed[],
   { widthMm, partOf }: Sized,
+  own: OwnKinds,
   marks = true,
 ): Measured {
   const features = marks ? profile.features : withoutMarks(profile.features);
-  const proportions = measuresOf(sets, [...frame]);
+  const proportions = measuresOf(sets, [...frame], own);
   const part = partOf !== null && partOf !== undefined;
   return { features: withProportions(features, proportions), proportions, palette: profile.palette, layout, widthMm, part };
 }

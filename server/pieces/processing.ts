@@ -13,7 +13,8 @@ import { pieceOf, PieceRow, studyOf } from '../accounts/ownership';
 import type { MadePicture } from '../threads/tasks';
 import { inThread } from '../threads/threads';
 import { inGroup } from '../studies/groups';
-import { ruledFeatures, stampOf } from './stamps';
+import { ownKindsOf } from '../studies/ownTemplates';
+import { ownVersions, ruledFeatures, stampOf } from './stamps';
 
 const RESULT_PIXELS = 9e6;
 
@@ -121,6 +122,7 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
   const stamp = stampOf({
     aim,
     ruled,
+    own: await ownVersions(),
     piece: { ...piece, sets: ownSets },
     works: sources.map((w) => ({ ...w, sets: workSets.filter((s) => s.workId === w.id) })),
   });
@@ -128,17 +130,18 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
   for (const w of sources) known.push(asKnown(w, await ensureProfile(teacherId, w)));
   const sheet = await squaredUp(teacherId, piece, piece.rectifiedId);
   const { rung, tooPoor } = oneScale(known, sheet);
+  const own = await ownKindsOf(teacherId);
   const measuredWorks: Measured[] = [];
   for (const [i, w] of sources.entries()) {
     const poor = tooPoor.includes(i);
     const sets = workSets.filter((s) => s.workId === w.id);
-    measuredWorks.push(measured(await ensureProfile(teacherId, w, atScale(known[i], rung, poor)), sets, w, !poor));
+    measuredWorks.push(measured(await ensureProfile(teacherId, w, atScale(known[i], rung, poor)), sets, w, own, !poor));
   }
   const widthMm = widthOf(piece);
   const read = await ensureProfile(teacherId, { pictureId: piece.rectifiedId, widthMm }, { ...sheet, rung });
   // An arrangement or an object has colour, values and places; what its surface shows are no marks of a hand.
   const object = piece.capture === 'object';
-  const reading = measured(read, object ? [] : ownSets, { widthMm }, !object);
+  const reading = measured(read, object ? [] : ownSets, { widthMm }, own, !object);
   const result = await inThread({
     task: 'compare',
     sources: measuredWorks,

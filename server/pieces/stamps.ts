@@ -1,10 +1,10 @@
 /** Knows what a comparison was made from, as one stamp: another stamp means that it is out of date. */
 import { createHash } from 'node:crypto';
-import { ownId } from '../../core/proportion/ownTemplate';
+import { ownKey } from '../../core/proportion/ownTemplate';
 import { and, asc, eq, isNotNull, ne } from 'drizzle-orm';
 import { PROFILE_VERSION } from '../../core/style/profile';
 import { database } from '../database/connection';
-import { comparisons, landmarkSets, pieces, rules, studies, works } from '../schema';
+import { comparisons, landmarkSets, ownTemplates, pieces, rules, studies, works } from '../schema';
 import { inGroup } from '../studies/groups';
 
 interface Stamped {
@@ -14,6 +14,7 @@ interface Stamped {
   piece: { id: string; rectifiedId: string | null; paperWidthMm: number; capture: string; sized: boolean; sets: readonly Set[] };
   /** The works it is sourcesWithSets against, in their order. */
   works: readonly { id: string; pictureId: string; widthMm: number | null; place: string; sets: readonly Set[] }[];
+  own: OwnVersions;
 }
 
 interface Set {
@@ -22,18 +23,28 @@ interface Set {
   version: number;
 }
 
-/** A teacher's own kinds of points enter no comparison. */
-const setsOf = (sets: readonly Set[]) =>
+/** By their versions, and where they are of a teacher's own kind by that one's too. */
+const setsOf = (sets: readonly Set[], own: OwnVersions) =>
   sets
-    .filter((s) => ownId(s.template) === null)
-    .map((s) => `${s.id}.${s.version}`)
+    .map((s) => `${s.id}.${s.version}${own.has(s.template) ? `.${own.get(s.template)}` : ''}`)
     .sort()
     .join(',');
 
-export function stampOf({ aim, ruled, piece, works }: Stamped): string {
+/** Versions of teachers' own kinds of points, by what sets of them have as their template. */
+export type OwnVersions = ReadonlyMap<string, number>;
+
+export const ownVersions = async (): Promise<OwnVersions> =>
+  new Map(
+    (await database().select({ id: ownTemplates.id, version: ownTemplates.version }).from(ownTemplates)).map((t) => [
+      ownKey(t.id),
+      t.version,
+    ]),
+  );
+
+export function stampOf({ aim, ruled, piece, works, own }: Stamped): string {
   const as = `${piece.capture === 'object' ? 'object:' : ''}${piece.sized ? piece.paperWidthMm : 'unsized'}`;
-  const reading = `${piece.rectifiedId}:${as}:${setsOf(piece.sets)}`;
-  const parts = works.map((w) => `${w.id}:${w.pictureId}:${w.widthMm}:${w.place}:${setsOf(w.sets)}`);
+  const reading = `${piece.rectifiedId}:${as}:${setsOf(piece.sets, own)}`;
+  const parts = works.map((w) => `${w.id}:${w.pictureId}:${w.widthMm}:${w.place}:${setsOf(w.sets, own)}`);
   return createHash('sha256')
     .update([PROFILE_VERSION, aim, [...ruled].sort().join(), reading, ...parts].join('|'))
     .digest('hex');
@@ -63,6 +74,7 @@ export async function outdatedComparisons(): Promise<Outdated[]> {
     .innerJoin(studies, eq(studies.id, pieces.studyId))
     .leftJoin(comparisons, eq(comparisons.pieceId, pieces.id))
     .where(and(eq(pieces.state, 'ready'), isNotNull(pieces.rectifiedId)));
+  const own = await ownVersions();
   const byStudy = new Map<string, typeof ready>();
   for (const row of ready) byStudy.set(row.piece.studyId, [...(byStudy.get(row.piece.studyId) ?? []), row]);
   const out: Outdated[] = [];
@@ -87,7 +99,7 @@ export async function outdatedComparisons(): Promise<Outdated[]> {
     const sourcesWithSets = sources.map((w) => ({ ...w, sets: sets.filter((s) => s.workId === w.id) }));
     for (const { piece, aim, stamp, teacherId } of rows) {
       const reading = { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) };
-      if (stamp !== stampOf({ aim, ruled, piece: reading, works: inGroup(sourcesWithSets, piece.groupId) }))
+      if (stamp !== stampOf({ aim, ruled, own, piece: reading, works: inGroup(sourcesWithSets, piece.groupId) }))
         out.push({ id: piece.id, studyId, teacherId });
     }
   }

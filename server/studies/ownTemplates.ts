@@ -2,6 +2,7 @@
 import { and, asc, count, eq } from 'drizzle-orm';
 import { typed, message } from '../../core/message';
 import { checkedTemplate } from '../../core/formats/templateFile';
+import type { OwnKinds } from '../../core/proportion/measures';
 import { OwnTemplate, ownKey } from '../../core/proportion/ownTemplate';
 import { inStudy } from '../accounts/ownership';
 import { database, newId, type Querying } from '../database/connection';
@@ -22,6 +23,10 @@ const view = ({ id, template, version }: typeof ownTemplates.$inferSelect): OwnT
 
 export const ownTemplatesOf = async (teacherId: string): Promise<OwnTemplateView[]> =>
   (await database().select().from(ownTemplates).where(eq(ownTemplates.teacherId, teacherId)).orderBy(asc(ownTemplates.name))).map(view);
+
+/** The same as the core takes them, by what sets of them have as their template. */
+export const ownKindsOf = async (teacherId: string): Promise<OwnKinds> =>
+  new Map((await ownTemplatesOf(teacherId)).map(({ id, template }) => [ownKey(id), template]));
 
 export async function ownTemplateOf(teacherId: string, id: string, db: Querying = database()): Promise<OwnTemplateView> {
   const [row] = await db

@@ -61,14 +61,14 @@ export function Findings({ pieceId, comparison, notes, known }: Props) {
         <button
           type="button"
           className="link"
-          aria-label={say('compare.setAsideOf', { feature: featureTitle(f.feature) })}
+          aria-label={say('compare.setAsideOf', { feature: featureTitle(f.feature, f.title) })}
           onClick={() => void save(f.feature, true, noteOf(f.feature)?.note ?? '')}
         >
           {say('compare.setAside')}
         </button>
         <TypedInput
           place={`note:${pieceId}:${f.feature}`}
-          aria-label={say('compare.noteOn', { feature: featureTitle(f.feature) })}
+          aria-label={say('compare.noteOn', { feature: featureTitle(f.feature, f.title) })}
           className="flex-1 border-b border-base-content/40 bg-transparent"
           placeholder={say('compare.note')}
           maxLength={2000}
@@ -98,7 +98,7 @@ export function Findings({ pieceId, comparison, notes, known }: Props) {
               className="link me-2"
               onClick={() => void save(f.feature, false, noteOf(f.feature)?.note ?? '')}
             >
-              {say('compare.takeBack', { feature: featureTitle(f.feature) })}
+              {say('compare.takeBack', { feature: featureTitle(f.feature, f.title) })}
             </button>
           ))}
         </p>

@@ -347,7 +347,7 @@ function MeasureFields({
         onChange={(e) => {
           const kind = e.target.value as OwnKind;
           const { points: count, from } = NEEDS[kind];
-          const points = Array.from({ length: count }, (_, k) => m.points[k] ?? names.find((o) => !m.points.includes(o)) ?? names[0]);
+          const points = [...m.points, ...names.filter((o) => !m.points.includes(o)), names[0]].slice(0, count);
           onChange({ kind, points, from: (from?.[0] ?? null) as OwnMeasure['from'], against: null });
         }}
       >

@@ -192,8 +192,8 @@ function Placing({
       )}
       <ModelChoice work={work} shown={shown} href={(m) => to(kind.key, m, set)} />
       <div className="mt-2 flex flex-wrap gap-2">
-      <DividersRead held={dividers} perMm={widthMm ? within[2] / widthMm : null} />
-      <PlumbRead held={plumb} kind={kind} points={placing.points} />
+        <DividersRead held={dividers} perMm={widthMm ? within[2] / widthMm : null} />
+        <PlumbRead held={plumb} kind={kind} points={placing.points} />
       </div>
       {chosen && (
         <>

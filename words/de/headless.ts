@@ -36,6 +36,8 @@ export const headless = {
   notUnderstood: 'compare: „{word}“ wird nicht verstanden; bitte Werke mit --source und die Arbeit mit --piece nennen',
   notUnderstoodHand: 'hand: „{word}“ wird nicht verstanden; bitte Werke mit --source und Werke einer anderen Hand mit --foil nennen',
   as: '--as: „{as}“ muss copy oder original sein',
+  pointOfOwn: '{what}: „{template}“ hat keinen Punkt „{name}“; geben Sie den Punkten die Namen aus der Datei der Vorlage',
+  templateName: '--template: Der Name „{name}“ ist vergeben; geben Sie der Vorlage einen anderen Namen',
   pointOutside:
     '{what}: der Punkt „{name}“ bei {x}, {y} liegt weit außerhalb des Bildes, das {width, number} mal {height, number} px groß ist',
   onePicture: '{command, select, rectify {rectify: bitte ein Foto nennen} other {measure: bitte ein Bild nennen}}',

@@ -13,6 +13,13 @@ const measure = (title: string, above: string, below: string, tryAbove: string, 
 });
 
 export const proportions = {
+  /** Ein eigenes Maß, wie es genannt wurde. */
+  own: measure(
+    '{name}',
+    '{name} ist {much, select, much {viel } other {}}größer als beim Meister',
+    '{name} ist {much, select, much {viel } other {}}kleiner als beim Meister',
+    'Nächstes Mal: {name} auf der Vorlage messen und auf der Zeichnung abtragen.',
+  ),
   'eye-line': measure(
     'Augen: wie weit unten im Kopf, vom Scheitel aus',
     `Die Augen sitzen ${M}tiefer im Kopf als beim Meister`,

@@ -34,6 +34,8 @@ export const headless = {
   notUnderstood: 'compare: “{word}” is not understood; name works with --source and the piece with --piece',
   notUnderstoodHand: 'hand: “{word}” is not understood; name works with --source, and works of another hand with --foil',
   as: '--as: “{as}” must be copy or original',
+  pointOfOwn: '{what}: “{template}” has no point “{name}”; give the points the names that the template file has',
+  templateName: '--template: the name “{name}” is taken; give the template another name',
   pointOutside: '{what}: point “{name}” at {x}, {y} lies far outside the picture, which is {width, number} by {height, number} px',
   onePicture: '{command, select, rectify {rectify: name one photograph} other {measure: name one picture}}',
   wholeNumbers: '--colours and --values: give whole numbers',

@@ -13,6 +13,13 @@ const measure = (title: string, above: string, below: string, tryAbove: string, 
 });
 
 export const proportions = {
+  /** A measure of a teacher's own, called as they call it. */
+  own: measure(
+    '{name}',
+    '{name} is {much, select, much {much } other {}}greater than the master’s',
+    '{name} is {much, select, much {much } other {}}less than the master’s',
+    'Next time measure {name} on the source, and step it off on the drawing.',
+  ),
   'eye-line': measure(
     'Eyes: how far down the head, from the top',
     `The eyes sit ${M}lower in the head than the master’s`,

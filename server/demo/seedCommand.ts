@@ -153,7 +153,9 @@ async function seedStudy(teacherId: string, cache: string, say: Say): Promise<st
       const points = Object.fromEntries(
         Object.entries(VIEW.at).map(([n, [x, y]]) => [n, [x * m.widthMm * PX_PER_MM, y * m.heightMm * PX_PER_MM] as [number, number]]),
       );
-      await placeLandmarks(teacherId, { subject: 'work', subjectId: workId, template: 'landscape' }, 0, points, null, VIEW.hidden);
+      await placeLandmarks(teacherId, { subject: 'work', subjectId: workId, template: 'landscape' }, 0, points, null, {
+        hidden: VIEW.hidden,
+      });
     }
   }
   for (const [title, drawing] of REFERENCES) {

@@ -6,5 +6,6 @@ export * from './landmarks';
 export * from './lessons';
 export * from './pictures';
 export * from './pieces';
+export * from './proportion';
 export * from './references';
 export * from './studies';

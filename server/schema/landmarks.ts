@@ -25,6 +25,8 @@ export const landmarkSets = mysqlTable(
     points: jsonText<Record<string, [number, number]>>('points').notNull(),
     /** Points that are not to be seen in the picture: nobody is asked for them again. */
     hidden: jsonText<string[]>('hidden'),
+    /** Points placed a second time without looking at the first: how surely they are placed. */
+    again: jsonText<Record<string, [number, number]>>('again'),
     version: int('version').notNull().default(1),
     updatedAt: instant('updated_at').notNull(),
   },

@@ -1,6 +1,7 @@
 /** Classes, studies, the master's works and what has been written down of them. */
 import { sql } from 'drizzle-orm';
 import type { Message } from '../../core/message';
+import type { BodyRulers } from '../../core/proportion/bodyRulers';
 import type { LeftOutAs } from '../../core/raster/leftOut';
 import {
   boolean,
@@ -80,6 +81,8 @@ export const studies = mysqlTable(
     paperHeightMm: double('paper_height_mm').notNull().default(210),
     /** What else is used beside the medium; null for nothing. */
     otherMedia: jsonText<string[]>('other_media'),
+    /** The class's own body rulers, mm; null for those usual at its age. */
+    bodyRulers: jsonText<BodyRulers>('body_rulers'),
     /** Put away: no longer among the studies one works on. */
     archivedAt: instant('archived_at'),
     version: int('version').notNull().default(1),

@@ -4,7 +4,7 @@ import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
 import { classOf, onDesk, studyOf } from '../accounts/ownership';
 import { newId, type Transaction } from '../database/connection';
 import { askToMeasure } from '../queue/asking';
-import { facts, landmarkSets, pins, plans, planSteps, referencePictures, rules, studies, workGroups, works } from '../schema';
+import { facts, landmarkSets, motifs, pins, plans, planSteps, referencePictures, rules, shapeLists, studies, workGroups, works } from '../schema';
 
 type Row = Record<string, unknown>;
 type Ids = Map<string, string>;
@@ -59,7 +59,14 @@ export function copyStudy(teacherId: string, id: string, fields: { title: string
     const models = and(eq(referencePictures.studyId, id), isNotNull(referencePictures.workId));
     const stood = await copyRows(tx, referencePictures, models, { ...of, workId: copied });
     await copyRows(tx, landmarkSets, inArray(landmarkSets.referenceId, [...stood.keys(), '']), { ...of, referenceId: stood });
+    await copyRows(tx, shapeLists, eq(shapeLists.studyId, id), { ...of, workId: copied });
     await copyRows(tx, rules, eq(rules.studyId, id), of);
+    for (const [, motif] of await copyRows(tx, motifs, eq(motifs.studyId, id), of)) {
+      // What was seen is kept by work.
+      const [{ seen }] = await tx.select({ seen: motifs.seen }).from(motifs).where(eq(motifs.id, motif));
+      const theirs = Object.fromEntries(Object.entries(seen).flatMap(([w, s]) => (copied.has(w) ? [[copied.get(w)!, s]] : [])));
+      await tx.update(motifs).set({ seen: theirs }).where(eq(motifs.id, motif));
+    }
     const planned = await copyRows(tx, plans, eq(plans.studyId, id), of);
     await copyRows(tx, planSteps, inArray(planSteps.planId, [...planned.keys(), '']), { planId: planned });
     for (const work of copied.values()) await askToMeasure(tx, teacherId, { id: work, studyId: copy });

@@ -25,12 +25,13 @@ export interface PlacedSet {
   name: string;
   points: Record<string, [number, number]>;
   hidden: string[] | null;
+  again: Record<string, [number, number]> | null;
   version: number;
 }
 
 /** The sets placed on the thing of a row, as one value of it: so a page of many things asks but once. */
 export const setsOn = (owner: AnyColumn, id: AnyColumn) => sql<string | PlacedSet[] | null>`(
-  select json_arrayagg(json_object('template', ${landmarkSets.template}, 'name', ${landmarkSets.name}, 'hidden', json_extract(${landmarkSets.hidden}, '$'), 'points', json_extract(${landmarkSets.points}, '$'), 'version', ${landmarkSets.version}) order by ${landmarkSets.name})
+  select json_arrayagg(json_object('template', ${landmarkSets.template}, 'name', ${landmarkSets.name}, 'hidden', json_extract(${landmarkSets.hidden}, '$'), 'points', json_extract(${landmarkSets.points}, '$'), 'again', json_extract(${landmarkSets.again}, '$'), 'version', ${landmarkSets.version}) order by ${landmarkSets.name})
   from ${landmarkSets} where ${owner} = ${id})`;
 
 /** Such a value as a list; some servers say that a text is JSON, and then it comes parsed. */

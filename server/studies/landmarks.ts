@@ -28,6 +28,7 @@ const VIEW = {
   name: landmarkSets.name,
   points: landmarkSets.points,
   hidden: landmarkSets.hidden,
+  again: landmarkSets.again,
   version: landmarkSets.version,
 };
 /** More figures of one kind than anybody measures on one picture. */
@@ -73,13 +74,14 @@ export async function placeLandmarks(
   version: number,
   points: Points,
   label: Message | null,
-  hidden: readonly string[] = [],
+  { hidden = [], again = null }: { hidden?: readonly string[]; again?: Points | null } = {},
 ): Promise<number> {
   if (Object.keys(points).length > MOST_POINTS) throw new UserError(400, sentence('most.points', { n: MOST_POINTS }), 'points');
   const allowed = await pointsOfTemplate(teacherId, template);
   for (const [field, names] of [
     ['points', Object.keys(points)],
     ['hidden', hidden],
+    ['again', Object.keys(again ?? {})],
   ] as const) {
     const strange = allowed ? names.find((n) => !allowed.includes(n)) : undefined;
     if (strange !== undefined) throw new UserError(400, sentence('noPoint', { point: typed(strange) }), field);
@@ -93,7 +95,14 @@ export async function placeLandmarks(
     if ((row?.version ?? 0) !== version) throw conflict('points');
     const about = { teacherId, studyId, studentId, subject: 'landmarks', subjectId, label };
     const unseen = hidden.filter((n) => !Object.hasOwn(points, n));
-    const now = { points, hidden: unseen.length ? unseen : null, version: version + 1, updatedAt: new Date() };
+    const twice = Object.fromEntries(Object.entries(again ?? {}).filter(([n]) => Object.hasOwn(points, n)));
+    const now = {
+      points,
+      hidden: unseen.length ? unseen : null,
+      again: Object.keys(twice).length ? twice : null,
+      version: version + 1,
+      updatedAt: new Date(),
+    };
     const kept = Object.keys(points).length > 0 || unseen.length > 0;
     if (kept && !row) {
       const all = await tx.select({ id: landmarkSets.id }).from(landmarkSets).where(landmarksOn(subject, subjectId));

@@ -32,7 +32,7 @@ const names = async () => (await landmarksOf(teacher, 'work', work)).map((s) => 
 
 test('several figures lie on one picture, each with its name; a name is there once, and renaming is undone', async () => {
   await placeLandmarks(teacher, standing(''), 0, { crown: [1, 1], sole: [1, 50] }, LABEL);
-  await placeLandmarks(teacher, standing('child'), 0, { crown: [30, 20], sole: [30, 50] }, LABEL, ['toe', 'crown']);
+  await placeLandmarks(teacher, standing('child'), 0, { crown: [30, 20], sole: [30, 50] }, LABEL, { hidden: ['toe', 'crown'] });
   expect(await names()).toEqual(['', 'child']);
   const [{ sets }] = await listWorks(study);
   // What is placed is not hidden.
@@ -46,18 +46,18 @@ test('several figures lie on one picture, each with its name; a name is there on
   expect(await names()).toEqual(['', 'child']);
   // Points and hidden ones both gone, a set is none.
   const version = async () => (await landmarksOf(teacher, 'work', work)).find((s) => s.name === 'child')!.version;
-  await placeLandmarks(teacher, standing('child'), await version(), {}, LABEL, ['toe']);
+  await placeLandmarks(teacher, standing('child'), await version(), {}, LABEL, { hidden: ['toe'] });
   expect(await names()).toEqual(['', 'child']);
   await placeLandmarks(teacher, standing('child'), await version(), {}, LABEL);
   expect(await names()).toEqual(['']);
-  await expect(placeLandmarks(teacher, standing('x'), 0, {}, LABEL, ['fin'])).rejects.toMatchObject({ field: 'hidden' });
+  await expect(placeLandmarks(teacher, standing('x'), 0, {}, LABEL, { hidden: ['fin'] })).rejects.toMatchObject({ field: 'hidden' });
 });
 
 test('an own kind is placed like those of the house; its points follow a new name, leave with it, and come back by one undo', async () => {
   const id = await addTemplate(teacher, study, boat);
   const key = { subject: 'work' as const, subjectId: work, template: ownKey(id) };
   await expect(placeLandmarks(teacher, key, 0, { crown: [1, 1] }, LABEL)).rejects.toMatchObject({ field: 'points' });
-  await placeLandmarks(teacher, key, 0, { bow: [10, 40] }, LABEL, ['stern']);
+  await placeLandmarks(teacher, key, 0, { bow: [10, 40] }, LABEL, { hidden: ['stern'] });
   const points = [
     { name: 'stem', at: [0, 1] },
     { name: 'keel', at: [0.5, 1] },

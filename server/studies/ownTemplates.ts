@@ -100,11 +100,13 @@ export function changeTemplate(
               Object.entries(set.points).flatMap(([n, at]): [string, [number, number]][] => (names.has(now(n)) ? [[now(n), at]] : [])),
             );
             const hidden = (set.hidden ?? []).map(now).filter((n) => names.has(n));
+            const again =
+              set.again && Object.fromEntries(Object.entries(set.again).flatMap(([n, p]) => (names.has(now(n)) ? [[now(n), p]] : [])));
             const same = JSON.stringify([points, hidden]) === JSON.stringify([set.points, set.hidden ?? []]);
             if (same) continue;
             await tx
               .update(landmarkSets)
-              .set({ points, hidden: hidden.length ? hidden : null, version: set.version + 1, updatedAt: new Date() })
+              .set({ points, hidden: hidden.length ? hidden : null, again, version: set.version + 1, updatedAt: new Date() })
               .where(eq(landmarkSets.id, set.id));
           }
         },

@@ -5,7 +5,9 @@ import { amount, asMessage, Message, message } from '../../core/message';
 import { MOST_LEAN } from '../../core/capture/leaning';
 import { LESSON_MEDIA } from '../../core/lesson/media';
 import { MARK_KINDS } from '../../core/marks/kinds';
+import { DrillAnswer, DRILLS } from '../../core/proportion/drills';
 import { LEFT_OUT_AS, LeftOutAs } from '../../core/raster/leftOut';
+import { Seen, SEEN } from '../../core/style/inventory';
 import type { Frame, Outline, RuleSaid } from '../schema/studies';
 import { saying, words } from '../validation';
 
@@ -167,10 +169,58 @@ export const templateChangeSchema = object({
     .default({}),
 });
 
+const isSeen = (v: unknown): v is Seen => SEEN.some((s) => s === v);
+
+export const motifSchema = object({ name: words().required(saying('motifName')).max(80, saying('motifName')) });
+
+export const motifChangeSchema = object({
+  version: number().integer().required(),
+  name: words().min(1, saying('motifName')).max(80, saying('motifName')),
+  seen: mixed<Record<string, Seen>>().test(
+    'seen',
+    saying('motifSeen'),
+    (v) => v === undefined || (typeof v === 'object' && v !== null && !Array.isArray(v) && Object.values(v).every(isSeen)),
+  ),
+});
+
+/** What a round's answers are, each with finite numbers. */
+const answersOf = (v: unknown): v is DrillAnswer[] =>
+  Array.isArray(v) &&
+  v.length >= 1 &&
+  v.length <= MOST_ANSWERS &&
+  v.every((a: unknown) => {
+    if (typeof a !== 'object' || a === null) return false;
+    const { truth, said, error, by } = a as Record<string, unknown>;
+    return [truth, said, error, ...(by === undefined ? [] : [by])].every((n) => typeof n === 'number' && Number.isFinite(n));
+  });
+const MOST_ANSWERS = 30;
+
+export const roundSchema = object({
+  who: string()
+    .oneOf(['student', 'class', 'oneself'] as const)
+    .required(),
+  studentId: string().nullable().defined().default(null),
+  drill: string().oneOf(DRILLS).required(),
+  answers: mixed<DrillAnswer[]>()
+    .required()
+    .test('answers', saying('drillAnswers', { n: MOST_ANSWERS }), answersOf),
+});
+
+/** Shapes are looked at one by one where they are kept: what is wrong with one is told by its name. */
+export const shapesSchema = object({
+  version: number().integer().min(0).required(),
+  label: label('edits.shapes'),
+  shapes: mixed().required(),
+});
+
 export const landmarksSchema = object({
   template: string().required(),
   name: setName().default(''),
   hidden: array(string().required()).max(80).default([]),
+  again: mixed<Record<string, [number, number]>>()
+    .nullable()
+    .test('again', saying('points'), (v) => !v || (typeof v === 'object' && Object.values(v).every((p) => point.isValidSync(p))))
+    .default(null),
   version: number().integer().min(0).required(),
   label: label('edits.points'),
   points: mixed<Record<string, [number, number]>>()

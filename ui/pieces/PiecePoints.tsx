@@ -103,7 +103,7 @@ export function PiecePoints({ base, piece, size, points, own, set, sets, sources
         onCarry={
           held && bare
             ? () => {
-                placing.show(carriedInto(held.source.points, held.source.size, [size.width, size.height]));
+                placing.move(carriedInto(held.source.points, held.source.size, [size.width, size.height]));
                 placing.save(message('edits.points'));
               }
             : null

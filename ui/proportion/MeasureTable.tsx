@@ -1,9 +1,10 @@
 'use client';
 import { createColumnHelper, getCoreRowModel, getSortedRowModel, SortingState, useReactTable } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { Fragment, useId, useMemo, useState } from 'react';
+import { Fragment, useDeferredValue, useId, useMemo, useState } from 'react';
 import { Message, message, several, typed } from '@/core/message';
 import { measureOf, readAll, ReadMeasure } from '@/core/proportion/measures';
+import { asRatio, placingSpread, placingVariances } from '@/core/proportion/placingSpread';
 import { howMeasured, surerBy } from '@/core/style/surer';
 import { Rule, TickRule } from '../rules/RuleList';
 import { Grounds, Opened, Opener } from '../shared/evidence/Told';
@@ -35,6 +36,8 @@ interface Props {
   /** Which figure of the work it is. */
   set: string;
   points: LandmarkSet['points'];
+  /** Those placed a second time. */
+  again: LandmarkSet['points'];
   /** What a view or a still life is a share of, px of the picture. */
   frame: Frame;
   /** Null where the points are no rule of the hand's: those of a model. */
@@ -65,12 +68,24 @@ const column = createColumnHelper<Row>();
 const COLUMNS = ['measure', 'here', 'nature', 'times'] as const;
 
 /** Every measure of the points placed, sorted by any of its columns; each opens to where it is read and how it is on other works. */
-export function MeasureTable({ studyId, works, work, kind, set, points, frame, rules }: Props) {
+export function MeasureTable({ studyId, works, work, kind, set, points, again, frame, rules }: Props) {
   const say = useSay();
   const id = useId();
   const [opened, setOpened] = useState<string | null>(null);
   const [sorting, setSorting] = useState<SortingState>([{ id: 'times', desc: true }]);
   const data = useMemo(() => readAll(kind.template, points, frame).filter((r): r is Row => r.value !== null), [kind, points, frame]);
+  // Reckoned for the one that is opened, and not while a point is on its way.
+  const calm = useDeferredValue(points);
+  const unsure = useMemo(
+    () => (opened === null ? null : placingVariances(kind.template, calm, frame, placingSpread(calm, again))),
+    [opened, kind, calm, again, frame],
+  );
+  const give = (r: Row): Message | null => {
+    const sd = Math.sqrt(unsure?.get(r.name) ?? 0);
+    if (!(sd > 0)) return null;
+    const spread = asRatio(r) ? kind.value({ ...r, value: sd * r.value }) : kind.value({ ...r, value: sd });
+    return message(Object.keys(again).length ? 'proportion.giveTwice' : 'proportion.give', { spread, n: Object.keys(again).length });
+  };
   const columns = useMemo(
     () => [
       column.accessor((r) => say(kind.measureSaid(r.name)), {
@@ -186,7 +201,7 @@ export function MeasureTable({ studyId, works, work, kind, set, points, frame, r
                       {elsewhere.length > 0 && (
                         <p>{say('proportion.elsewhere', { values: several(elsewhere.map((value) => kind.value({ ...r, value }))) })}</p>
                       )}
-                      <Grounds spread={null} how={howMeasured(feature)} surer={surerBy(feature, { ...UNKNOWN, works: works.length })} />
+                      <Grounds spread={give(r)} how={howMeasured(feature)} surer={surerBy(feature, { ...UNKNOWN, works: works.length })} />
                     </Opened>
                   </td>
                 </Place>

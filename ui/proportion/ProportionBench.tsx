@@ -166,7 +166,7 @@ function Placing({
           layered={
             shown
               ? undefined
-              : { ...work.layered, handled: true, sets: [{ template: kind.key, points: placing.points, kind: kind.template }] }
+              : { ...work.layered, handled: true, sets: [{ template: kind.key, points: placing.shown, kind: kind.template }] }
           }
         />
       }
@@ -214,6 +214,7 @@ function Placing({
             kind={kind}
             set={set}
             points={placing.points}
+            again={placing.again}
             frame={within}
             rules={shown ? null : rules}
           />

@@ -5,6 +5,7 @@ import { ReactNode, useState } from 'react';
 import { amount, Message, message } from '@/core/message';
 import { Expected, expectedPlace } from '@/core/proportion/guessing';
 import { shapePath } from '@/core/proportion/ownTemplate';
+import { placingSpread } from '@/core/proportion/placingSpread';
 import { turnedHead } from '@/core/proportion/turned';
 import type { Layered } from '../shared/layers/LayerCanvas';
 import { PictureView } from '../shared/looking/PictureView';
@@ -12,7 +13,7 @@ import { Looking } from '../shared/looking/tools';
 import type { Kind } from '../shared/kinds';
 import { readingWorker, wholePicture } from '../shared/reading/client';
 import { TemplateDiagram } from '../shared/TemplateDiagram';
-import { LandmarkLayer } from './LandmarkLayer';
+import { LandmarkLayer, Points } from './LandmarkLayer';
 import { LandmarkSet, Subject, useLandmarks } from './useLandmarks';
 import { useSay } from '../words/Words';
 
@@ -49,16 +50,28 @@ export function usePlacing({ subject, id, kind, sets, name = '', idle = false }:
   const [selected, setSelected] = useState<string | null>(null);
   const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set());
   const [snap, setSnap] = useState(false);
-  const { points, hidden, show, save } = landmarks;
+  const { points: first, hidden, again, show, save } = landmarks;
+  // Placed a second time, the first places are not to be seen.
+  const [twice, setTwice] = useState(false);
+  const points = twice ? again : first;
   const all = kind.template.points.map((p) => ({ ...p, said: kind.pointSaid(p.name) }));
-  const open = all.filter((p) => !points[p.name] && !hidden.includes(p.name));
-  const next = idle ? null : (all.find((p) => !points[p.name] && p.name === selected) ?? open.find((p) => !skipped.has(p.name)) ?? null);
+  const open = all.filter((p) => !points[p.name] && !hidden.includes(p.name) && (!twice || first[p.name]));
+  const next = idle
+    ? null
+    : (all.find((p) => !points[p.name] && p.name === selected && (!twice || first[p.name])) ??
+      open.find((p) => !skipped.has(p.name)) ??
+      null);
   const close = next !== null && all.some((p) => p.name !== next.name && Math.hypot(p.at[0] - next.at[0], p.at[1] - next.at[1]) < CLOSE);
   const lensTimes = close ? STRONG_LENS : undefined;
-  const expected = next && expectedPlace(kind.template, next.name, points);
+  const expected = next && !twice ? expectedPlace(kind.template, next.name, points) : null;
   /** Puts the point that is asked for somewhere. */
   const put = (at: readonly [number, number]) => {
     if (!next) return;
+    if (twice) {
+      show(first, hidden, { ...again, [next.name]: quarter(at) });
+      setSelected(null);
+      return save(message('edits.placeAgain', { point: next.said }));
+    }
     show(
       { ...points, [next.name]: quarter(at) },
       hidden.filter((n) => n !== next.name),
@@ -80,7 +93,7 @@ export function usePlacing({ subject, id, kind, sets, name = '', idle = false }:
   };
   /** Takes all of them away. */
   const clear = (label: Message) => {
-    show({}, []);
+    show({}, [], null);
     save(label);
   };
   /** Asks for a point by its name, one that was hidden or passed over too. */
@@ -90,6 +103,11 @@ export function usePlacing({ subject, id, kind, sets, name = '', idle = false }:
   };
   return {
     ...landmarks,
+    /** The placing that is shown: the second one while it is made. */
+    shown: points,
+    move: (moved: Points) => (twice ? show(first, hidden, moved) : show(moved)),
+    twice,
+    setTwice,
     subject,
     id,
     kind,
@@ -131,7 +149,7 @@ export function PlacingView({
   /** Drawn under the points; told how many px of the picture one of the screen is. */
   over?: (unit: number) => ReactNode;
 }) {
-  const { points, show, save, all, next, expected, selected, setSelected, put, snap, kind, lensTimes } = placing;
+  const { shown: points, move: show, save, all, next, expected, selected, setSelected, put, snap, kind, lensTimes } = placing;
   return (
     <PictureView
       pictureId={picture.id}
@@ -207,9 +225,31 @@ function Ring({ expected: { at }, unit }: { expected: Expected; unit: number }) 
 /** Which point comes next, how many are placed, and all of them by name. */
 export function PlacingPrompt({ placing, turnedHref, children }: { placing: Placing; turnedHref: string | null; children?: ReactNode }) {
   const say = useSay();
-  const { kind, points, hidden, all, open, next, expected, selected, ask, put, skip, hide, snap, setSnap, state } = placing;
+  const {
+    kind,
+    points,
+    shown,
+    twice,
+    setTwice,
+    again,
+    hidden,
+    all,
+    open,
+    next,
+    expected,
+    selected,
+    ask,
+    put,
+    skip,
+    hide,
+    snap,
+    setSnap,
+    state,
+  } = placing;
   const turned = kind.house && turnedHead({ template: kind.house, points });
-  const placed = all.filter((p) => points[p.name]);
+  const placed = all.filter((p) => shown[p.name]);
+  const wanted = twice ? Object.keys(points).length : all.length - hidden.length;
+  const spread = twice && Object.keys(again).length ? placingSpread(points, again) : null;
   return (
     <>
       <div className="mt-3 grid grid-cols-[7.5rem_1fr] gap-3">
@@ -232,22 +272,33 @@ export function PlacingPrompt({ placing, turnedHref, children }: { placing: Plac
             <button type="button" className="btn btn-sm" disabled={!next} onClick={skip}>
               <SkipForward aria-hidden className="size-4" /> {say('proportion.skip')}
             </button>
-            <button type="button" className="btn btn-sm" disabled={!next} onClick={hide}>
+            <button type="button" className="btn btn-sm" disabled={!next || twice} onClick={hide}>
               <EyeOff aria-hidden className="size-4" /> {say('proportion.hide')}
             </button>
           </div>
         </div>
       </div>
       <p className="mt-2 flex flex-wrap items-center gap-x-4 text-sm">
-        <span>
-          {say('proportion.placed', { placed: placed.length, all: all.length - hidden.length, state: message(`shared.${state}`) })}
-        </span>
+        <span>{say('proportion.placed', { placed: placed.length, all: wanted, state: message(`shared.${state}`) })}</span>
         <label className="inline-flex items-center gap-1">
           <input type="checkbox" className="checkbox checkbox-xs" checked={snap} onChange={(e) => setSnap(e.target.checked)} />
           {say('proportion.snap')}
         </label>
         {children}
+        {Object.keys(points).length > 2 && (
+          <label className="inline-flex items-center gap-1">
+            <input type="checkbox" className="checkbox checkbox-xs" checked={twice} onChange={(e) => setTwice(e.target.checked)} />
+            {say('proportion.twice')}
+          </label>
+        )}
       </p>
+      {twice && (
+        <p className="text-sm" role="status">
+          {spread === null
+            ? say('proportion.twiceHow')
+            : say('proportion.twiceRead', { n: Object.keys(again).length, part: amount(spread, 'share') })}
+        </p>
+      )}
       {turned && (
         <p className="alert mt-2 text-sm" role="status">
           <span>
@@ -270,7 +321,7 @@ export function PlacingPrompt({ placing, turnedHref, children }: { placing: Plac
                 className={`text-start hover:underline ${p.name === selected ? 'font-semibold' : ''}`}
                 onClick={() => ask(p.name)}
               >
-                {points[p.name] ? '●' : hidden.includes(p.name) ? '–' : '○'} {say(p.said)}
+                {shown[p.name] ? '●' : hidden.includes(p.name) ? '–' : '○'} {say(p.said)}
               </button>
             </li>
           ))}

@@ -9,6 +9,12 @@ export const proportion = {
   asTwin: 'Gegenstück spiegeln',
   asExpected: 'Dort, wo der Ring ist',
   snap: 'an der nächsten Kante einrasten',
+  twice: 'ein zweites Mal setzen',
+  twiceHow:
+    'Die ersten Stellen sind verdeckt. Setzen Sie einige Punkte noch einmal, ohne an die ersten zu denken: Der Unterschied sagt, wie sicher Ihre Hand ist.',
+  twiceRead: '{n, plural, one {Ein Punkt} other {# Punkte}} zweimal gesetzt: Ihre Hand liegt um {part} des Ganzen daneben.',
+  give: 'auf {spread} genau durch das Setzen (wie Hände meist sind; setzen Sie Punkte ein zweites Mal, um Ihre zu kennen).',
+  giveTwice: 'auf {spread} genau durch das Setzen ({n, plural, one {ein Punkt} other {# Punkte}} zweimal gesetzt).',
   hasPoints: 'Punkte gesetzt',
   noneOfThese: 'Nichts davon: eigene Punkte',
   own: {

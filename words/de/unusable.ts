@@ -30,6 +30,16 @@ export const unusable = {
     twice: 'kit: zwei Farben haben denselben Namen; bitte eine umbenennen',
     whiteField: 'kit: das Feld „white“ nennt „{name}“, das nicht unter seinen Farben ist',
   },
+  shapes: {
+    list: 'Auf einem Bild können höchstens {n, number} Formen liegen. Entfernen Sie zuerst eine.',
+    name: 'Form {i, number} braucht einen Namen von höchstens {n, number} Buchstaben.',
+    id: 'Die Form „{name}“ ist von einer anderen nicht zu unterscheiden. Laden Sie die Seite neu.',
+    outline: 'Die Form „{name}“ braucht einen Umriss mit 3 bis {n, number} Ecken, jede aus zwei Zahlen.',
+    outside: 'Der Umriss von „{name}“ läuft aus dem Bild hinaus. Zeichnen Sie ihn innerhalb.',
+    crosses: 'Der Umriss von „{name}“ kreuzt sich selbst. Zeichnen Sie ihn noch einmal ohne Schleife.',
+    small: 'Die Form „{name}“ ist zu klein, um mehr als ein Ausrutscher zu sein. Umfahren Sie einen größeren Teil.',
+    kind: 'Die Form „{name}“ muss eine der Grundformen sein.',
+  },
   template: {
     object: 'template: das ist keine Vorlage; eine Datei wählen, die hier gespeichert wurde',
     list: 'template: Feld „{field}“ muss eine Liste von höchstens {n, number} sein',

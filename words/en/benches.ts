@@ -9,6 +9,12 @@ export const proportion = {
   asTwin: 'Mirror its twin',
   asExpected: 'Where the ring is',
   snap: 'snap to the nearest edge',
+  twice: 'place them a second time',
+  twiceHow:
+    'The first places are hidden. Place some points again without thinking of where they were: the difference tells how sure your hand is.',
+  twiceRead: '{n, plural, one {One point} other {# points}} placed twice: your hand is off by {part} of the whole.',
+  give: 'give or take {spread} from placing (as hands usually are; place points a second time to know yours).',
+  giveTwice: 'give or take {spread} from placing ({n, plural, one {one point} other {# points}} placed twice).',
   hasPoints: 'points placed',
   noneOfThese: 'None of these: points of your own',
   own: {

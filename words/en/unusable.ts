@@ -30,6 +30,16 @@ export const unusable = {
     twice: 'kit: two paints have the same name; rename one',
     whiteField: 'kit: field “white” names “{name}”, which is not among its paints',
   },
+  shapes: {
+    list: 'At most {n, number} shapes can lie on a picture. Remove one first.',
+    name: 'Shape {i, number} needs a name of at most {n, number} letters.',
+    id: 'The shape “{name}” cannot be told from another one. Load the page again.',
+    outline: 'The shape “{name}” needs an outline of 3 to {n, number} corners, each two numbers.',
+    outside: 'The outline of “{name}” runs out of the picture. Draw it inside.',
+    crosses: 'The outline of “{name}” crosses itself. Draw it again without a loop.',
+    small: 'The shape “{name}” is too small to be told from a slip of the hand. Draw round a larger part.',
+    kind: 'The shape “{name}” must be one of the basic shapes.',
+  },
   template: {
     object: 'template: this is no template; choose a file that was saved from here',
     list: 'template: field “{field}” must be a list of at most {n, number}',

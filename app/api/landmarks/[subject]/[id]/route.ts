@@ -14,9 +14,12 @@ export const GET = handle(({ teacher, params }) => landmarksOf(teacher.id, subje
 export const PUT = handle(async ({ teacher, request, params }) => {
   const subject = subjectOf(params.subject);
   await landmarksOf(teacher.id, subject, params.id);
-  const { template, name, version, points, hidden, label } = await body(request, landmarksSchema);
+  const { template, name, version, points, hidden, again, label } = await body(request, landmarksSchema);
   return {
-    version: await placeLandmarks(teacher.id, { subject, subjectId: params.id, template, name }, version, points, label, hidden),
+    version: await placeLandmarks(teacher.id, { subject, subjectId: params.id, template, name }, version, points, label, {
+      hidden,
+      again,
+    }),
   };
 });
 

@@ -1,0 +1,60 @@
+/** Knows the rounds of drills that were done in a study, by a student, by the class or by a teacher alone. */
+import { and, asc, eq, inArray, lt } from 'drizzle-orm';
+import type { Drill, DrillAnswer } from '../../core/proportion/drills';
+import { inStudy } from '../accounts/ownership';
+import { database, newId } from '../database/connection';
+import { notFound } from '../errors';
+import { drillRounds, students, studies, studyClasses } from '../schema';
+
+export type DrillWho = 'student' | 'class' | 'oneself';
+
+export interface RoundView {
+  id: string;
+  studentId: string | null;
+  who: DrillWho;
+  drill: Drill;
+  answers: DrillAnswer[];
+  at: Date;
+}
+
+/** The newest of a study's rounds that are kept. */
+const MOST_ROUNDS = 2000;
+
+export const roundsOf = async (studyId: string): Promise<RoundView[]> =>
+  (await database().select().from(drillRounds).where(eq(drillRounds.studyId, studyId)).orderBy(asc(drillRounds.at))).map(
+    ({ studyId: _study, drill, ...r }) => ({ ...r, drill: drill as Drill }),
+  );
+
+/** Keeps a round; a student has to be in one of the study's classes. What was answered is no edit: it is not undone. */
+export function keepRound(
+  teacherId: string,
+  studyId: string,
+  { who, studentId, drill, answers }: Pick<RoundView, 'who' | 'studentId' | 'drill' | 'answers'>,
+): Promise<string> {
+  return inStudy(teacherId, studyId, async (tx) => {
+    if (who === 'student') {
+      const [study] = await tx.select({ classId: studies.classId }).from(studies).where(eq(studies.id, studyId));
+      const more = await tx.select({ classId: studyClasses.classId }).from(studyClasses).where(eq(studyClasses.studyId, studyId));
+      const classes = [study.classId, ...more.map((c) => c.classId)].filter((c): c is string => c !== null);
+      const [there] = classes.length
+        ? await tx
+            .select({ id: students.id })
+            .from(students)
+            .where(and(eq(students.id, studentId ?? ''), inArray(students.classId, classes)))
+        : [];
+      if (!there) throw notFound('student');
+    }
+    const id = newId();
+    await tx
+      .insert(drillRounds)
+      .values({ id, studyId, who, studentId: who === 'student' ? studentId : null, drill, answers, at: new Date() });
+    const all = await tx
+      .select({ at: drillRounds.at })
+      .from(drillRounds)
+      .where(eq(drillRounds.studyId, studyId))
+      .orderBy(asc(drillRounds.at));
+    if (all.length > MOST_ROUNDS)
+      await tx.delete(drillRounds).where(and(eq(drillRounds.studyId, studyId), lt(drillRounds.at, all[all.length - MOST_ROUNDS].at)));
+    return id;
+  });
+}

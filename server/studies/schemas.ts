@@ -248,11 +248,11 @@ export const ruleSchema = object({
     .nullable()
     .defined()
     .default(null),
-}) // A ticked reading says its own sentence; every other rule is written.
+}) // A ticked reading says its own sentence; what nobody ticked is written.
   .test(
     'sentence',
     (r, { createError }) =>
-      r.sentence !== '' || (r.kind === 'feature' && r.said !== null) || createError({ path: 'sentence', message: saying('rule.sentence') }),
+      r.sentence !== '' || r.said !== null || createError({ path: 'sentence', message: saying('rule.sentence') }),
   );
 
 export const ruleChangeSchema = object({

@@ -22,6 +22,7 @@ import { SetChoice } from './SetChoice';
 import { OwnEditor } from './OwnEditor';
 import { PlacingPrompt, PlacingView, usePlacing } from './placing';
 import type { LandmarkSet } from './useLandmarks';
+import { Views } from './Views';
 import { useSay } from '../words/Words';
 
 interface ProportionWork extends StripWork {
@@ -172,6 +173,7 @@ function Placing({
       }
       strip={<WorkStrip works={works} current={work.id} href={base} />}
     >
+      <Views studyId={studyId} workId={work.id} current="points" />
       <TemplateChoice
         current={kind}
         href={(t) => to(t, shown?.id ?? null)}

@@ -17,6 +17,7 @@ export function WorkStrip({
   current,
   href,
   query = 'work',
+  also = '',
   label,
   around: Around,
 }: {
@@ -24,11 +25,14 @@ export function WorkStrip({
   current: string;
   href: string;
   query?: string;
+  /** What else stands in the address. */
+  also?: string;
   label?: string;
   /** What stands round each of them. */
   around?: ComponentType<{ work: StripWork; children: ReactNode }>;
 }) {
   const say = useSay();
+  const to = (w: StripWork) => `${href}?${query}=${w.id}${also && `&${also}`}`;
   const router = useRouter();
   const [moving, move] = useTransition();
   const lock = useContext(PanelLock);
@@ -50,10 +54,10 @@ export function WorkStrip({
       {works.map((w) => {
         const link = (
           <Link
-            href={`${href}?${query}=${w.id}`}
+            href={to(w)}
             aria-current={w.id === current ? 'true' : undefined}
             className={`flex shrink-0 flex-col items-center p-1 text-xs ${w.id === current ? 'outline-2 outline-base-content' : ''}`}
-            onClick={(e) => go(e, `${href}?${query}=${w.id}`)}
+            onClick={(e) => go(e, to(w))}
           >
             <img src={`/api/pictures/${w.pictureId}?size=small`} alt="" draggable={false} className="h-12 w-auto max-sm:h-8" />
             <span className="max-w-28 truncate">{say.typed(w.title)}</span>

@@ -15,6 +15,14 @@ export const proportion = {
   twiceRead: '{n, plural, one {Ein Punkt} other {# Punkte}} zweimal gesetzt: Ihre Hand liegt um {part} des Ganzen daneben.',
   give: 'auf {spread} genau durch das Setzen (wie Hände meist sind; setzen Sie Punkte ein zweites Mal, um Ihre zu kennen).',
   giveTwice: 'auf {spread} genau durch das Setzen ({n, plural, one {ein Punkt} other {# Punkte}} zweimal gesetzt).',
+  views: {
+    choice: 'Was mit dem Bild geschehen soll',
+    points: 'Punkte',
+    shapes: 'Formen',
+    inventory: 'Immer und nie',
+    carry: 'Übertragen',
+    eye: 'Auge üben',
+  },
   hasPoints: 'Punkte gesetzt',
   noneOfThese: 'Nichts davon: eigene Punkte',
   own: {

@@ -1,6 +1,7 @@
 /** Jeder Satz auf Deutsch. */
 import type { Catalogue } from '../catalogue';
 import { background, app, bench, deleting, shared, signIn, steps, trouble } from './shell';
+import { build, shapes } from './build';
 import { check } from './check';
 import { manner, plumb } from './manner';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
@@ -32,6 +33,8 @@ export const de: Catalogue = {
   bench,
   capture,
   cautions,
+  build,
+  shapes,
   check,
   manner,
   plumb,

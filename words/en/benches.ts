@@ -15,6 +15,14 @@ export const proportion = {
   twiceRead: '{n, plural, one {One point} other {# points}} placed twice: your hand is off by {part} of the whole.',
   give: 'give or take {spread} from placing (as hands usually are; place points a second time to know yours).',
   giveTwice: 'give or take {spread} from placing ({n, plural, one {one point} other {# points}} placed twice).',
+  views: {
+    choice: 'What to do with the picture',
+    points: 'Points',
+    shapes: 'Shapes',
+    inventory: 'Always and never',
+    carry: 'Carry over',
+    eye: 'Train the eye',
+  },
   hasPoints: 'points placed',
   noneOfThese: 'None of these: points of your own',
   own: {

@@ -1,5 +1,6 @@
 /** Every sentence in English, British spelling. Another language is another folder of this shape. */
 import { background, app, bench, deleting, shared, signIn, steps, trouble } from './shell';
+import { build, shapes } from './build';
 import { check } from './check';
 import { manner, plumb } from './manner';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
@@ -31,6 +32,8 @@ export const en = {
   bench,
   capture,
   cautions,
+  build,
+  shapes,
   check,
   manner,
   plumb,

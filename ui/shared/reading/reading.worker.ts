@@ -11,8 +11,10 @@ import { lightnessPlane } from '../../../core/colour/lab';
 import { posterise, readValues, squint, ValueStep } from '../../../core/colour/values';
 import { ShownReading } from '../../../core/marks/reading';
 import { MarksWhere } from '../../../core/marks/where';
+import { FoundAs, partAt } from '../../../core/composition/foundParts';
 import { Landmarks } from '../../../core/proportion/align';
 import { drawGhost, ghostMap } from '../../../core/proportion/ghost';
+import { FittedShape, fitShapes } from '../../../core/proportion/shapes';
 import { nearestEdge } from '../../../core/proportion/snapping';
 import { cropImage, Rect, RgbImage } from '../../../core/raster/image';
 import { reduceToLongSide } from '../../../core/raster/resample';
@@ -82,6 +84,13 @@ const warmed = lately(
   },
 );
 
+/** Shapes that were fitted just before are asked for again with every change of their list. */
+const fitted = lately(
+  60,
+  (outline: string) => outline,
+  (outline) => fitShapes(JSON.parse(outline) as [number, number][]),
+);
+
 /** Px round a reach that an edge's softness is read from. */
 const SNAP_MARGIN = 8;
 const SHOWN_SIDE = 900;
@@ -126,6 +135,14 @@ const api = {
     if (w < 4 || h < 4) return null;
     const found = nearestEdge(lightnessPlane(cropImage(image, [x0, y0, w, h])), [at[0] - x0, at[1] - y0], reach);
     return found && [x0 + found[0], y0 + found[1]];
+  },
+  /** The basic shapes an outline is nearest to, best first. */
+  async fit(outline: [number, number][]): Promise<FittedShape[]> {
+    return fitted(JSON.stringify(outline));
+  },
+  /** Outline of the part under a place, px of the picture; null where there is none of the kind. */
+  async part(url: string, at: [number, number], as: FoundAs): Promise<[number, number][] | null> {
+    return partAt(await open(url), at, as)?.map(([x, y]): [number, number] => [x, y]) ?? null;
   },
   /** Corners of a work in its photograph, where one is seen; px of it, from the upper left clockwise. */
   async corners(url: string): Promise<[number, number][] | null> {

@@ -1,5 +1,11 @@
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { ProportionBench } from '@/ui/proportion/ProportionBench';
+import { ShapesBench } from '@/ui/proportion/ShapesBench';
+import { VIEWS } from '@/ui/proportion/viewNames';
+import { Views } from '@/ui/proportion/Views';
+import { WorkStrip } from '@/ui/shared/WorkStrip';
+import { rulersOf } from '@/server/studies/bodyRulers';
+import { shapesOf } from '@/server/studies/shapes';
 import { isTemplate, templateToOpen } from '@/core/proportion/templates';
 import { landmarksIn } from '@/server/studies/landmarks';
 import { modelsOf } from '@/server/studies/references';
@@ -18,13 +24,14 @@ export default async function ProportionPage({
   searchParams,
 }: {
   params: Promise<{ study: string }>;
-  searchParams: Promise<{ work?: string; template?: string; set?: string; model?: string; making?: string }>;
+  searchParams: Promise<{ work?: string; template?: string; set?: string; model?: string; making?: string; view?: string }>;
 }) {
   const { study } = await params;
-  const { teacher } = await openStudy(study);
+  const { teacher, study: row } = await openStudy(study);
   const works = await listWorks(study);
   if (!works.length) return <NoWorks studyId={study} />;
-  const { work, template, set, model, making } = await searchParams;
+  const { work, template, set, model, making, view: asked } = await searchParams;
+  const view = VIEWS.find((v) => v === asked) ?? 'points';
   const [models, sets] = [await modelsOf(study), await landmarksIn(study)];
   const withSets = works.map((w) => ({
     id: w.id,
@@ -40,6 +47,28 @@ export default async function ProportionPage({
     layered: layeredOf(w),
   }));
   const current = withSets.find((w) => w.id === work) ?? withSets.find((w) => w.sets.length) ?? withSets[0];
+  const views = <Views studyId={study} workId={current.id} current={view} />;
+  const strip = (
+    <WorkStrip works={withSets} current={current.id} href={`/studies/${study}/proportion`} also={view === 'points' ? '' : `view=${view}`} />
+  );
+  if (view === 'shapes') {
+    const frame = current.layered.as.frame ?? ([0, 0, current.pictureWidth, current.pictureHeight] as const);
+    const [long, short] = [Math.max(row.paperWidthMm, row.paperHeightMm), Math.min(row.paperWidthMm, row.paperHeightMm)];
+    return (
+      <ShapesBench
+        key={current.id}
+        studyId={study}
+        work={current}
+        frame={frame}
+        sheet={frame[2] >= frame[3] ? [long, short] : [short, long]}
+        rulers={await rulersOf(row)}
+        first={await shapesOf(current.id)}
+        rules={await listRules(study)}
+        views={views}
+        strip={strip}
+      />
+    );
+  }
   const on = current.models.find((m) => m.id === model) ?? current;
   const placed = on.sets[0]?.template ?? current.sets[0]?.template;
   const own = await ownTemplatesOf(teacher.id);

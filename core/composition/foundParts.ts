@@ -55,7 +55,9 @@ export function partAt(image: RgbImage, [x, y]: Point, as: FoundAs): Point[] | n
   const reach = Math.max(1, Math.round(CLOSED * Math.max(w, h)));
   let found: Mask;
   if (as === 'dark') {
-    const [limit] = multiOtsu(histogram(soft.L.data, 0, 100, 100), 2).map((bin) => bin);
+    // The step of value that the place belongs to; in the lightest nothing is dark.
+    const limit = multiOtsu(histogram(soft.L.data, 0, 100, 100), 3).find((cut) => soft.L.data[at] < cut);
+    if (limit === undefined) return null;
     found = closed((i) => soft.L.data[i] < limit, w, h, reach);
   } else if (as === 'colour') {
     const off = distanceFrom(soft, [soft.L.data[at], soft.a.data[at], soft.b.data[at]]);

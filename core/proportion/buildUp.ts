@@ -4,6 +4,7 @@ import type { BodyRulers } from './bodyRulers';
 import { laidOff } from './bodyRulers';
 import { PART_SIGNS, Steps } from './spans';
 import { bigToSmall, Meeting, ReadShape } from './shapeList';
+import type { Point } from '../raster/image';
 import type { Placing } from './transfer';
 
 /** Shares of a sheet that are found by folding and by eye. */
@@ -51,6 +52,8 @@ const countOf = ({ whole, part }: Steps): Typed => typed(part ? `${whole || ''}$
 
 export interface BuildStep {
   read: ReadShape;
+  /** The drawn shape, in shares of the picture proper. */
+  outline: Point[];
   said: Message[];
 }
 
@@ -109,7 +112,17 @@ function saysOf(
 }
 
 /** The steps of a build-up, big to small, each with its sentences for a sheet the source is placed on. */
-export function buildUp(read: readonly ReadShape[], placing: Placing, rulers: BodyRulers, meetings: readonly Meeting[]): BuildStep[] {
+export function buildUp(
+  read: readonly ReadShape[],
+  [x, y, w, h]: readonly [number, number, number, number],
+  placing: Placing,
+  rulers: BodyRulers,
+  meetings: readonly Meeting[],
+): BuildStep[] {
   const names = new Map(read.map((r) => [r.shape.id, r.shape.name]));
-  return bigToSmall(read).map((r) => ({ read: r, said: saysOf(r, placing, rulers, names, meetings) }));
+  return bigToSmall(read).map((r) => ({
+    read: r,
+    outline: r.drawn.outline.map(([px, py]): Point => [(px - x) / w, (py - y) / h]),
+    said: saysOf(r, placing, rulers, names, meetings),
+  }));
 }

@@ -6,7 +6,7 @@ import { CoreError } from '../errors';
 import { typed } from '../message';
 import type { Point } from '../raster/image';
 import { centroid, convexHull, crossesItself, sharedArea, signedArea } from './polygon';
-import { FittedShape, fitShapes, SHAPE_KINDS, ShapeKind } from './shapes';
+import { FittedShape, fitShapes, FULL_KINDS, SHAPE_KINDS, ShapeKind } from './shapes';
 
 /** An outline drawn round a part of a picture, px of it. */
 export interface DrawnShape {
@@ -244,7 +244,7 @@ export function wholeOf(read: readonly ReadShape[], frame: Frame): Whole | null 
   const [cx, cy] = centroid(hull);
   const third = (v: number) => Math.min(2, Math.max(0, Math.floor(3 * v)));
   return {
-    shape: fitShapes(hull)[0],
+    shape: fitShapes(hull, FULL_KINDS)[0],
     free,
     touched: SIDES.filter((side) => free[side] < TOUCH),
     third: { column: third((cx - x) / w), row: third((cy - y) / h) },

@@ -63,7 +63,8 @@ export class Pages {
 
   constructor(
     root: string,
-    paper: 'A4' | 'LETTER',
+    /** Null where every page has a size of its own: then there is none before the first is begun. */
+    paper: 'A4' | 'LETTER' | null,
     private readonly set: Set,
   ) {
     const require = createRequire(join(root, 'package.json'));
@@ -72,7 +73,8 @@ export class Pages {
       return fontAt(join(dirname(require.resolve(`${scope}/${name}/package.json`)), ...rest));
     };
     this.pdf = new PDFDocument({
-      size: paper,
+      size: paper ?? 'A4',
+      autoFirstPage: paper !== null,
       margin: MARGIN,
       bufferPages: true,
       // Taken as bytes too, whatever the types say of it.
@@ -82,7 +84,7 @@ export class Pages {
     });
     for (const face of Object.keys(FONTS) as Face[])
       for (const part of ['latin', 'latin-ext']) this.pdf.registerFont(`${face}:${part}`, file(face, part));
-    this.width = this.pdf.page.width - 2 * MARGIN;
+    this.width = paper === null ? 0 : this.pdf.page.width - 2 * MARGIN;
     const parts: Buffer[] = [];
     this.done = new Promise((done, fail) => {
       this.pdf.on('data', (c: Buffer) => parts.push(c));
@@ -113,8 +115,9 @@ export class Pages {
     return this.pdf.bufferedPageRange().count;
   }
 
-  newPage(): void {
-    this.pdf.addPage();
+  /** A further page, of a size in points where it has one of its own. */
+  newPage(size?: [number, number]): void {
+    this.pdf.addPage(size && { size, margin: 0 });
   }
 
   /** Begins a new page unless so many points are left. */
@@ -172,6 +175,55 @@ export class Pages {
     });
   }
 
+  /** Words at a place of the page, points: their first line's middle height there, broken at a width where there is one. */
+  textAt(
+    text: string,
+    x: number,
+    y: number,
+    { size, colour, face, anchor, width }: { size: number; colour: string; face: Face; anchor: 'start' | 'middle' | 'end'; width?: number },
+  ): void {
+    const { pdf } = this;
+    pdf.fillColor(colour).fontSize(size);
+    const lines = width === undefined ? [text] : this.broken(text, face, size, width);
+    lines.forEach((line, i) => {
+      const runs = this.runs(line, face);
+      const widths = runs.map((r) => pdf.font(r.font).fontSize(size).widthOfString(r.text));
+      const all = widths.reduce((a, b) => a + b, 0);
+      let at = x - (anchor === 'start' ? 0 : anchor === 'middle' ? all / 2 : all);
+      runs.forEach((r, k) => {
+        pdf
+          .font(r.font)
+          .fontSize(size)
+          .text(r.text, at, y + i * size * 1.2 - size * 0.62, { lineBreak: false });
+        at += widths[k];
+      });
+    });
+  }
+
+  /** A text in lines of at most so many points. */
+  private broken(text: string, face: Face, size: number, width: number): string[] {
+    const wide = (line: string) =>
+      this.runs(line, face).reduce((sum, r) => sum + this.pdf.font(r.font).fontSize(size).widthOfString(r.text), 0);
+    const lines: string[] = [];
+    for (const word of text.split(' ')) {
+      const last = lines.at(-1);
+      if (last !== undefined && wide(`${last} ${word}`) <= width) lines[lines.length - 1] = `${last} ${word}`;
+      else lines.push(word);
+    }
+    return lines;
+  }
+
+  /** A picture laid into a box of the page, points; the same bytes are kept once in the file. */
+  imageAt(bytes: Uint8Array, x: number, y: number, width: number, height: number): void {
+    this.pdf.image(this.opened(bytes), x, y, { width, height });
+  }
+
+  private opened(bytes: Uint8Array): PDFKit.Mixins.ImageSrc {
+    const drawn = this.drawn.get(bytes) ?? (this.pdf as unknown as Opening).openImage(Buffer.from(bytes));
+    this.drawn.set(bytes, drawn);
+    return drawn;
+  }
+
   small(text: string, more: Say = {}): void {
     this.say(text, { size: 8.5, colour: GREY, ...more });
   }
@@ -196,10 +248,7 @@ export class Pages {
   picture(picture: { bytes: Uint8Array; width: number; height: number }, left: number, y: number, box: readonly [number, number]): number {
     const scale = Math.min(box[0] / picture.width, box[1] / picture.height);
     const [w, h] = [picture.width * scale, picture.height * scale];
-    // The same picture on many pages is kept once in the file.
-    const drawn = this.drawn.get(picture.bytes) ?? (this.pdf as unknown as Opening).openImage(Buffer.from(picture.bytes));
-    this.drawn.set(picture.bytes, drawn);
-    this.pdf.image(drawn, MARGIN + left, y, { width: w, height: h });
+    this.imageAt(picture.bytes, MARGIN + left, y, w, h);
     this.pdf
       .rect(MARGIN + left, y, w, h)
       .lineWidth(0.4)
@@ -251,7 +300,8 @@ export class Pages {
       // Writing below the margin would open another page.
       this.pdf.page.margins.bottom = 0;
       this.pdf.y = this.pdf.page.height - 34;
-      this.say(this.set.footer(i + 1, count), { size: 8, colour: GREY });
+      const foot = this.set.footer(i + 1, count);
+      if (foot) this.say(foot, { size: 8, colour: GREY });
     }
     this.pdf.end();
     return this.done;

@@ -10,8 +10,14 @@ import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
 import { compare, Comparison } from '../../core/style/compare';
 import { labFromHex } from '../../core/colour/lab';
 import { missInWords, mixerFor } from '../../core/colour/mixing';
+import { lineSheet } from '../../core/composition/lineSheet';
+import { cropImage } from '../../core/raster/image';
+import { reduceToLongSide } from '../../core/raster/resample';
+import { sentencesOf } from '../../words/languages';
+import { speaker } from '../../words/say';
 import { UserError } from '../errors';
 import { drawReport } from '../exports/reportPdf';
+import { drawSheets } from '../exports/sheetPdf';
 import { installRoot } from '../root';
 import { decodeUpright, encodeJpeg, encodePng, encodePreview } from '../pictures/decode';
 import { photograph } from '../../core/capture/copyStand';
@@ -21,6 +27,7 @@ import type {
   MadePicture,
   MeasureTask,
   ReportTask,
+  SheetsTask,
   SquaredUp,
   SquareUpTask,
   StandPhotograph,
@@ -110,6 +117,18 @@ async function reportTask({ report, kit, progress }: ReportTask): Promise<Uint8A
   });
 }
 
+/** Px along the long side of a picture that is drawn after, and of one cleaned to line. */
+const [SOURCE_SIDE, LINES_SIDE] = [1500, 2200];
+
+async function sheetsTask({ bytes, name, frame, fineness, file, voice }: SheetsTask): Promise<Uint8Array> {
+  const marks = file.sheets.flatMap((s) => s.marks);
+  const needs = (of: 'source' | 'lines') => marks.some((m) => m.kind === 'picture' && m.of === of);
+  const picture = cropImage(await decodeUpright(buffer(bytes), name), frame);
+  const lines = needs('lines') ? await encodePng(lineSheet(reduceToLongSide(picture, LINES_SIDE), fineness)) : null;
+  const source = needs('source') ? await encodePreview(picture, SOURCE_SIDE) : null;
+  return drawSheets(installRoot(), file, { source, lines }, speaker(await sentencesOf(voice), voice));
+}
+
 /** What is made only when it is asked for, and then kept. */
 function once<T>(make: () => T): () => T {
   let made: { value: T } | null = null;
@@ -143,6 +162,8 @@ async function carryOut(t: WorkTask): Promise<unknown> {
       return standTask(t);
     case 'report':
       return reportTask(t);
+    case 'sheets':
+      return sheetsTask(t);
     case 'draw-sample':
       return drawSampleTask(t);
     case 'read-swatches':

@@ -4,7 +4,20 @@ import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
 import { classOf, onDesk, studyOf } from '../accounts/ownership';
 import { newId, type Transaction } from '../database/connection';
 import { askToMeasure } from '../queue/asking';
-import { facts, landmarkSets, motifs, pins, plans, planSteps, referencePictures, rules, shapeLists, studies, workGroups, works } from '../schema';
+import {
+  facts,
+  landmarkSets,
+  motifs,
+  pins,
+  plans,
+  planSteps,
+  referencePictures,
+  rules,
+  shapeLists,
+  studies,
+  workGroups,
+  works,
+} from '../schema';
 
 type Row = Record<string, unknown>;
 type Ids = Map<string, string>;

@@ -5,6 +5,7 @@ import { amount, asMessage, Message, message } from '../../core/message';
 import { MOST_LEAN } from '../../core/capture/leaning';
 import { LESSON_MEDIA } from '../../core/lesson/media';
 import { MARK_KINDS } from '../../core/marks/kinds';
+import { Ruler, RULER_LIMITS } from '../../core/proportion/bodyRulers';
 import { DrillAnswer, DRILLS } from '../../core/proportion/drills';
 import { LEFT_OUT_AS, LeftOutAs } from '../../core/raster/leftOut';
 import { Seen, SEEN } from '../../core/style/inventory';
@@ -39,10 +40,29 @@ export const studySchema = object({
   otherClasses: array(string().required()).max(12, saying('study.otherClasses')),
 });
 
+const ruler = (name: Ruler) =>
+  number()
+    .typeError(saying('ruler', { ruler: message(`carry.ruler.${name}`), low: RULER_LIMITS[name][0], high: RULER_LIMITS[name][1] }))
+    .min(
+      RULER_LIMITS[name][0],
+      saying('ruler', { ruler: message(`carry.ruler.${name}`), low: RULER_LIMITS[name][0], high: RULER_LIMITS[name][1] }),
+    )
+    .max(
+      RULER_LIMITS[name][1],
+      saying('ruler', { ruler: message(`carry.ruler.${name}`), low: RULER_LIMITS[name][0], high: RULER_LIMITS[name][1] }),
+    );
+
 /** A change names only what it changes: nothing here may have a default, which would overwrite what is stored. */
-export const studyChangeSchema = studySchema
-  .partial()
-  .shape({ version: number().integer().required(), archived: boolean(), about: string().max(5000), classId: string().nullable() });
+export const studyChangeSchema = studySchema.partial().shape({
+  version: number().integer().required(),
+  archived: boolean(),
+  bodyRulers: object({ finger: ruler('finger').required(), hand: ruler('hand').required(), fist: ruler('fist').required() })
+    .nullable()
+    .default(undefined)
+    .optional(),
+  about: string().max(5000),
+  classId: string().nullable(),
+});
 
 /** A study begun again for another class. */
 export const studyCopySchema = object({
@@ -251,8 +271,7 @@ export const ruleSchema = object({
 }) // A ticked reading says its own sentence; what nobody ticked is written.
   .test(
     'sentence',
-    (r, { createError }) =>
-      r.sentence !== '' || r.said !== null || createError({ path: 'sentence', message: saying('rule.sentence') }),
+    (r, { createError }) => r.sentence !== '' || r.said !== null || createError({ path: 'sentence', message: saying('rule.sentence') }),
   );
 
 export const ruleChangeSchema = object({

@@ -3,11 +3,14 @@ import type { MessagePort } from 'node:worker_threads';
 import type { StandSettings } from '../../core/capture/copyStand';
 import type { ReadSwatches, SwatchSheet } from '../../core/capture/swatchSheet';
 import type { Kit } from '../../core/colour/kit';
+import type { Fineness } from '../../core/composition/lineSheet';
 import type { Message } from '../../core/message';
 import type { Crop } from '../../core/raster/crop';
 import type { Comparison, CompareOptions, Measured } from '../../core/style/compare';
 import type { ProfileOptions, ProfileWithMaps } from '../../core/style/profile';
+import type { Voice } from '../../words/say';
 import type { UserError } from '../errors';
+import type { SheetFile } from '../exports/sheetPdf';
 import type { ReportDocument } from './reportDocument';
 
 export interface MeasureTask {
@@ -81,8 +84,29 @@ interface ReadSwatchesTask {
   page: number;
 }
 
+/** Sheets to draw on: the picture proper and what it is cleaned to, and all of it as a PDF. */
+export interface SheetsTask {
+  task: 'sheets';
+  bytes: Uint8Array;
+  name: string;
+  /** The picture proper, px. */
+  frame: [number, number, number, number];
+  fineness: Fineness;
+  file: SheetFile;
+  voice: Voice;
+}
+
 export type WorkTask =
-  MeasureTask | SharpnessTask | SquareUpTask | UprightTask | CompareTask | StandTask | ReportTask | DrawSampleTask | ReadSwatchesTask;
+  | SheetsTask
+  | MeasureTask
+  | SharpnessTask
+  | SquareUpTask
+  | UprightTask
+  | CompareTask
+  | StandTask
+  | ReportTask
+  | DrawSampleTask
+  | ReadSwatchesTask;
 
 export interface MadePicture {
   png: Uint8Array;
@@ -117,6 +141,7 @@ export interface Results {
   report: Uint8Array;
   'draw-sample': Uint8Array;
   'read-swatches': ReadSwatches;
+  sheets: Uint8Array;
 }
 
 /** A told error loses its class on the way between threads, so it travels as plain data. */

@@ -59,7 +59,7 @@ export function ShapesBench({ studyId, work, frame, sheet, rulers, first, rules,
   const [told, setTold] = useState<Message | null>(null);
   const [step, setStep] = useState<number | null>(null);
   const placing = useMemo(() => placeOnSheet([frame[2], frame[3]], sheet, 'fit', 0), [frame, sheet]);
-  const steps = useMemo(() => buildUp(read, placing, rulers, meetings), [read, placing, rulers, meetings]);
+  const steps = useMemo(() => buildUp(read, frame, placing, rulers, meetings), [read, frame, placing, rulers, meetings]);
   const inside = ([x, y]: readonly [number, number]): At => [
     Math.min(work.pictureWidth, Math.max(0, Math.round(x * 4) / 4)),
     Math.min(work.pictureHeight, Math.max(0, Math.round(y * 4) / 4)),
@@ -290,7 +290,7 @@ export function ShapesBench({ studyId, work, frame, sheet, rulers, first, rules,
               <button type="button" className="btn btn-sm btn-primary" onClick={() => setStep(0)}>
                 {say('shapes.build')}
               </button>
-              <a className="btn btn-sm" href={`/api/works/${work.id}/build-up`} target="_blank" rel="noreferrer">
+              <a className="btn btn-sm" href={`/api/works/${work.id}/carry?method=shapes&keys=only`} target="_blank" rel="noreferrer">
                 {say('shapes.strip')}
               </a>
             </p>

@@ -41,7 +41,6 @@ export const edits = {
   removeMotif: 'Entfernen des Motivs „{name}“',
   shapes: 'die Formen',
   placeAgain: 'zweites Setzen von „{point}“',
-  bodyRulers: 'die Körpermaße',
   shape: 'die Form „{name}“',
   hidePoint: '„{point}“ auslassen',
   movePoint: '„{point}“ verschieben',
@@ -84,6 +83,7 @@ export const edits = {
     frame: 'das Bild ohne Passepartout',
     leftOut: 'ausgelassene Stellen',
     leftOutAs: 'Gründe ausgelassener Stellen',
+    bodyRulers: 'Körpermaße',
     otherClasses: 'weitere Klassen',
   },
 } as const;

@@ -175,6 +175,7 @@ export const errors = {
   },
   sameTemplate: 'Sie haben schon eine Art von Punkten „{name}“. Geben Sie dieser einen anderen Namen.',
   templateInUse: 'Punkte dieser Art liegen auf {n, plural, one {einem Bild} other {{n, number} Bildern}}. Entfernen Sie sie zuerst dort.',
+  ruler: '{ruler}: geben Sie die Breite in mm an, von {low, number} bis {high, number}.',
   motifName: 'Ein Motiv braucht einen Namen von höchstens 80 Buchstaben.',
   motifSeen: 'Sagen Sie von einem Motiv in jedem Werk, ob es gezeigt, verdeckt, weggelassen oder ungleich ist oder keinen Platz hat.',
   drillAnswers: 'Eine Runde hat 1 bis {n, number} Antworten, jede mit dem Richtigen, dem Gesagten und dem Fehler als Zahlen.',

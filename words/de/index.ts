@@ -2,6 +2,7 @@
 import type { Catalogue } from '../catalogue';
 import { background, app, bench, deleting, shared, signIn, steps, trouble } from './shell';
 import { build, shapes } from './build';
+import { carry } from './carry';
 import { check } from './check';
 import { manner, plumb } from './manner';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
@@ -35,6 +36,7 @@ export const de: Catalogue = {
   cautions,
   build,
   shapes,
+  carry,
   check,
   manner,
   plumb,

@@ -40,6 +40,14 @@ export const unusable = {
     small: 'Die Form „{name}“ ist zu klein, um mehr als ein Ausrutscher zu sein. Umfahren Sie einen größeren Teil.',
     kind: 'Die Form „{name}“ muss eine der Grundformen sein.',
   },
+  carry: {
+    sheet: 'Blatt: Jede Seite muss {low, number} bis {high, number} mm messen',
+    margin: 'Rand: {n} mm lassen kein Blatt zum Zeichnen; geben Sie höchstens {most} mm an',
+    own: 'Größe: Die eigene Größe des Werks ist nicht bekannt; geben Sie bei Ansehen seine Breite an, oder machen Sie es so groß, wie das Blatt es zulässt',
+    columns: 'Quadrate: {n, number} nebeneinander sind schmaler als je 4 mm; nehmen Sie weniger, oder ein größeres Blatt',
+    columnsRange: 'Quadrate: eine ganze Zahl von {low, number} bis {high, number}',
+    shapes: 'Form für Form: Zeichnen Sie zuerst Formen auf das Werk',
+  },
   template: {
     object: 'template: das ist keine Vorlage; eine Datei wählen, die hier gespeichert wurde',
     list: 'template: Feld „{field}“ muss eine Liste von höchstens {n, number} sein',

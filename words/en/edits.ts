@@ -41,7 +41,6 @@ export const edits = {
   removeMotif: 'removing the motif “{name}”',
   shapes: 'the shapes',
   placeAgain: 'placing “{point}” a second time',
-  bodyRulers: 'the body rulers',
   shape: 'the shape “{name}”',
   hidePoint: 'leaving out “{point}”',
   movePoint: 'moving “{point}”',
@@ -84,6 +83,7 @@ export const edits = {
     frame: 'the picture without its mount',
     leftOut: 'places left out',
     leftOutAs: 'why places are left out',
+    bodyRulers: 'body rulers',
     otherClasses: 'further classes',
   },
 } as const;

@@ -160,6 +160,7 @@ export const errors = {
   },
   sameTemplate: 'You have a kind of points “{name}” already. Give this one another name.',
   templateInUse: 'Points of this kind lie on {n, plural, one {one picture} other {{n, number} pictures}}. Remove them there first.',
+  ruler: '{ruler}: give its width in mm, from {low, number} to {high, number}.',
   motifName: 'A motif needs a name of at most 80 letters.',
   motifSeen: 'Say of a motif in each work whether it is shown, hidden, left out, unequal, or has no place.',
   drillAnswers: 'A round has 1 to {n, number} answers, each with what was right, what was said and the error as numbers.',

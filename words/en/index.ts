@@ -1,6 +1,7 @@
 /** Every sentence in English, British spelling. Another language is another folder of this shape. */
 import { background, app, bench, deleting, shared, signIn, steps, trouble } from './shell';
 import { build, shapes } from './build';
+import { carry } from './carry';
 import { check } from './check';
 import { manner, plumb } from './manner';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
@@ -34,6 +35,7 @@ export const en = {
   cautions,
   build,
   shapes,
+  carry,
   check,
   manner,
   plumb,

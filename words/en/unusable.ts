@@ -40,6 +40,14 @@ export const unusable = {
     small: 'The shape “{name}” is too small to be told from a slip of the hand. Draw round a larger part.',
     kind: 'The shape “{name}” must be one of the basic shapes.',
   },
+  carry: {
+    sheet: 'sheet: each side must measure {low, number} to {high, number} mm',
+    margin: 'margin: {n} mm leaves no sheet to draw on; give at most {most} mm',
+    own: 'size: the work’s own size is not known; give its width on Look, or let it be as large as the sheet lets it',
+    columns: 'squares: {n, number} across are narrower than 4 mm each; give fewer, or a larger sheet',
+    columnsRange: 'squares: a whole number from {low, number} to {high, number}',
+    shapes: 'shape by shape: draw shapes on the work first',
+  },
   template: {
     object: 'template: this is no template; choose a file that was saved from here',
     list: 'template: field “{field}” must be a list of at most {n, number}',

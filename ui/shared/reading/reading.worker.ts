@@ -11,6 +11,7 @@ import { lightnessPlane } from '../../../core/colour/lab';
 import { posterise, readValues, squint, ValueStep } from '../../../core/colour/values';
 import { ShownReading } from '../../../core/marks/reading';
 import { MarksWhere } from '../../../core/marks/where';
+import { Fineness, lineSheet } from '../../../core/composition/lineSheet';
 import { FoundAs, partAt } from '../../../core/composition/foundParts';
 import { Landmarks } from '../../../core/proportion/align';
 import { drawGhost, ghostMap } from '../../../core/proportion/ghost';
@@ -135,6 +136,13 @@ const api = {
     if (w < 4 || h < 4) return null;
     const found = nearestEdge(lightnessPlane(cropImage(image, [x0, y0, w, h])), [at[0] - x0, at[1] - y0], reach);
     return found && [x0 + found[0], y0 + found[1]];
+  },
+  /** The picture proper cleaned to line, as a PNG. */
+  async lines(url: string, frame: Rect, fineness: Fineness): Promise<Blob> {
+    const { width, height, rgba } = shown(lineSheet(reduceToLongSide(cropImage(await open(url), frame), SHOWN_SIDE), fineness));
+    const canvas = new OffscreenCanvas(width, height);
+    canvas.getContext('2d')!.putImageData(new ImageData(new Uint8ClampedArray(rgba), width, height), 0, 0);
+    return canvas.convertToBlob({ type: 'image/png' });
   },
   /** The basic shapes an outline is nearest to, best first. */
   async fit(outline: [number, number][]): Promise<FittedShape[]> {

@@ -1,11 +1,14 @@
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { ProportionBench } from '@/ui/proportion/ProportionBench';
+import { CarryBench } from '@/ui/proportion/CarryBench';
 import { ShapesBench } from '@/ui/proportion/ShapesBench';
 import { VIEWS } from '@/ui/proportion/viewNames';
 import { Views } from '@/ui/proportion/Views';
 import { WorkStrip } from '@/ui/shared/WorkStrip';
 import { rulersOf } from '@/server/studies/bodyRulers';
 import { shapesOf } from '@/server/studies/shapes';
+import { FINENESS } from '@/core/composition/lineSheet';
+import { wishesFrom } from '@/core/proportion/carryOver';
 import { isTemplate, templateToOpen } from '@/core/proportion/templates';
 import { landmarksIn } from '@/server/studies/landmarks';
 import { modelsOf } from '@/server/studies/references';
@@ -64,6 +67,32 @@ export default async function ProportionPage({
         rulers={await rulersOf(row)}
         first={await shapesOf(current.id)}
         rules={await listRules(study)}
+        views={views}
+        strip={strip}
+      />
+    );
+  }
+  if (view === 'carry') {
+    const query = (await searchParams) as Record<string, string | undefined>;
+    const frame = current.layered.as.frame ?? ([0, 0, current.pictureWidth, current.pictureHeight] as const);
+    const [long, short] = [Math.max(row.paperWidthMm, row.paperHeightMm), Math.min(row.paperWidthMm, row.paperHeightMm)];
+    const sheet: [number, number] = frame[2] >= frame[3] ? [long, short] : [short, long];
+    const placedSet = current.sets.find((s) => s.template === query.template && s.name === (query.set ?? s.name)) ?? current.sets[0];
+    return (
+      <CarryBench
+        key={current.id}
+        study={{ id: study, version: row.version, sheet, ownRulers: row.bodyRulers !== null }}
+        work={{ ...current, widthMm: current.layered.as.widthMm ?? null, frame }}
+        own={await ownTemplatesOf(teacher.id)}
+        shapes={(await shapesOf(current.id)).shapes}
+        rulers={await rulersOf(row)}
+        printer={teacher.settings.paper}
+        first={{
+          wishes: wishesFrom(query, { sheet, leftHanded: teacher.settings.hand === 'left' }),
+          template: placedSet?.template ?? '',
+          set: placedSet?.name ?? '',
+          fineness: FINENESS.find((f) => f === query.fineness) ?? 'middle',
+        }}
         views={views}
         strip={strip}
       />

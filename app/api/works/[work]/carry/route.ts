@@ -1,0 +1,63 @@
+import { voiceHere } from '@/app/voice';
+import { CoreError } from '@/core/errors';
+import { FINENESS } from '@/core/composition/lineSheet';
+import { sizeNamed } from '@/core/lesson/sheets';
+import { carryOver, wishesFrom } from '@/core/proportion/carryOver';
+import { studyOf, workOf } from '@/server/accounts/ownership';
+import { todayIn } from '@/server/accounts/settings';
+import { database } from '@/server/database/connection';
+import { fileAnswer, handle } from '@/server/door/http';
+import { notFound } from '@/server/errors';
+import { getBlob, pictureOf } from '@/server/pictures/store';
+import { rulersOf } from '@/server/studies/bodyRulers';
+import { ownTemplatesOf } from '@/server/studies/ownTemplates';
+import { shapesOf } from '@/server/studies/shapes';
+import { listWorks } from '@/server/studies/works';
+import { inThread } from '@/server/threads/threads';
+import { aboutSheets, sourceOf } from '@/ui/proportion/carrying';
+import { kindOf } from '@/ui/shared/kinds';
+import { sentencesOf } from '@/words/languages';
+import { speaker } from '@/words/say';
+
+/** The sheets of one way of carrying a work over, a PDF at true scale; `keys=only` leaves out the sheet that is drawn on. */
+export const GET = handle(async ({ teacher, request, params }) => {
+  const row = await workOf(teacher.id, params.work);
+  const study = await studyOf(teacher.id, row.studyId);
+  const work = (await listWorks(row.studyId)).find((w) => w.id === params.work);
+  if (!work) throw notFound('work');
+  const query = Object.fromEntries(new URL(request.url).searchParams) as Record<string, string | undefined>;
+  const frame = work.frame ?? ([0, 0, work.pictureWidth, work.pictureHeight] as const);
+  const [long, short] = [Math.max(study.paperWidthMm, study.paperHeightMm), Math.min(study.paperWidthMm, study.paperHeightMm)];
+  const wishes = wishesFrom(query, {
+    sheet: frame[2] >= frame[3] ? [long, short] : [short, long],
+    leftHanded: teacher.settings.hand === 'left',
+  });
+  const kind = kindOf(query.template, await ownTemplatesOf(teacher.id));
+  const set = work.sets.find((s) => s.template === kind?.key && s.name === (query.set ?? s.name));
+  const shapes = wishes.method === 'shapes' ? (await shapesOf(work.id)).shapes : [];
+  if (wishes.method === 'shapes' && !shapes.some((s) => !s.gap)) throw new CoreError('carry.shapes');
+  const source = sourceOf(
+    { title: work.title, widthMm: work.widthMm, frame },
+    kind,
+    set?.points ?? {},
+    shapes,
+    wishes,
+    await rulersOf(study),
+  );
+  const page = sizeNamed(teacher.settings.paper)!;
+  const { sheets } = carryOver(source, wishes, page);
+  const voice = await voiceHere();
+  const say = speaker(await sentencesOf(voice), voice);
+  const about = say(aboutSheets(study.title, say.day(todayIn(teacher.settings))));
+  const { sha256, name } = await pictureOf(database(), teacher.id, work.pictureId);
+  const pdf = await inThread({
+    task: 'sheets',
+    bytes: await getBlob(database(), sha256),
+    name,
+    frame: [...frame],
+    fineness: FINENESS.find((f) => f === query.fineness) ?? 'middle',
+    file: { sheets: query.keys === 'only' ? sheets.slice(1) : sheets, page, about, author: say('app.name') },
+    voice,
+  });
+  return fileAnswer(new Uint8Array(pdf), 'application/pdf', `${work.title}.pdf`, 'inline');
+});

@@ -8,7 +8,7 @@ import type { Point } from '../raster/image';
 import type { BuildStep } from './buildUp';
 import { placeLabels } from './labels';
 import { Ink, PaperMark, PaperSheet } from './paper';
-import { PART_SIGNS, slopeOf, stepsOf } from './spans';
+import { PART_SIGNS, slopeOf, Steps, stepsOf } from './spans';
 import { Fit, placeOnSheet, Placing, transferPoint } from './transfer';
 
 export const METHODS = ['grid', 'folds', 'quadrants', 'sighting', 'shapes'] as const;
@@ -198,7 +198,7 @@ function numbered(at: readonly Point[], nth: readonly number[]): PaperMark[] {
 }
 
 /** The order of folding: each time in half, first upright, then level. */
-export function foldOrder(folds: number): { across: boolean; into: number }[] {
+function foldOrder(folds: number): { across: boolean; into: number }[] {
   return Array.from({ length: 2 * folds }, (_, k) => ({ across: k % 2 === 0, into: 2 ** (Math.floor(k / 2) + 1) }));
 }
 
@@ -209,7 +209,7 @@ function foldPictures(
   left: number,
   top: number,
   high: number,
-): { marks: PaperMark[]; wide: number } {
+): PaperMark[] {
   const k = high / Math.max(...sheet);
   const [w, h] = [sheet[0] * k, sheet[1] * k];
   const order = foldOrder(folds);
@@ -247,7 +247,7 @@ function foldPictures(
       text([x + w / 2, top + h + 3.4], typed(String(i + 1)), { anchor: 'middle', strong: true }),
     ];
   });
-  return { marks, wide: order.length * (w + 6) };
+  return marks;
 }
 
 /** A part of a square or a fold cell as it is guessed: "½"; just at its beginning or end as that. */
@@ -294,7 +294,7 @@ const HEADS: Readonly<Record<Method, readonly string[]>> = {
   grid: ['square', 'acrossSquare', 'downSquare'],
   folds: ['cell', 'acrossCell', 'downCell'],
   quadrants: ['fromUpright', 'fromLevel', 'fromLeft'],
-  sighting: ['length', 'plumb', 'level'],
+  sighting: ['besidePlumb', 'fromStart', 'direct'],
   shapes: [],
 };
 
@@ -336,6 +336,37 @@ function table(
   return out;
 }
 
+/** So many units, as a pencil steps them off. */
+const unitsSaid = ({ whole, part, as }: Steps): Message =>
+  whole || part
+    ? message('carry.units', { n: typed(part ? `${whole || ''}${PART_SIGNS[part]}` : String(whole)), as })
+    : message('carry.hardly');
+
+/** Every point from the beginning of the unit: so many units to a side of its plumb line, so many above or below its level. */
+function offsets({ points, unit, ratio }: CarrySource): (Message | Typed)[][] {
+  const px = (p: CarryPoint): Point => [p.at[0] * ratio[0], p.at[1] * ratio[1]];
+  const [a, b] = (unit ?? []).map((name) => points.find((p) => p.name === name));
+  if (!a || !b) return [];
+  const [start, end] = [px(a), px(b)];
+  const one = Math.hypot(end[0] - start[0], end[1] - start[1]);
+  if (!(one > 0)) return [];
+  return points.flatMap((p, i): (Message | Typed)[][] => {
+    if (p === a) return [];
+    const [dx, dy] = [px(p)[0] - start[0], px(p)[1] - start[1]].map((v) => v / one);
+    const away = (v: number, ways: readonly [string, string]) =>
+      message('carry.away', { units: unitsSaid(stepsOf(Math.abs(v))!), way: Math.abs(v) < 0.02 ? 'on' : v < 0 ? ways[0] : ways[1] });
+    return [
+      [
+        typed(String(i + 1)),
+        p.said,
+        away(dx, ['left', 'right']),
+        away(dy, ['above', 'below']),
+        message('carry.direct', { units: unitsSaid(stepsOf(Math.hypot(dx, dy))!) }),
+      ],
+    ];
+  });
+}
+
 /** Sighting: every joined line as a length in the work's own unit and its lean, as a pencil tells them. */
 function sightings({ points, joined, unit, ratio }: CarrySource): (Message | Typed)[][] {
   const place = new Map(points.map((p) => [p.name, p]));
@@ -355,12 +386,7 @@ function sightings({ points, joined, unit, ratio }: CarrySource): (Message | Typ
       return [
         [
           message('carry.line', { from: place.get(from)!.said, to: place.get(to)!.said }),
-          steps
-            ? message('carry.units', {
-                n: typed(steps.part ? `${steps.whole || ''}${PART_SIGNS[steps.part]}` : String(steps.whole)),
-                as: steps.as,
-              })
-            : message('carry.noUnit'),
+          steps ? unitsSaid(steps) : message('carry.noUnit'),
           message('carry.lean', {
             by: amount(Math.abs(slope.plumb), 'degrees'),
             way: Math.abs(slope.plumb) < 0.5 ? 'plumb' : slope.plumb > 0 ? 'right' : 'left',
@@ -550,26 +576,33 @@ function keys(
     );
   }
   if (!source.points.length) return [];
-  const sightingRows = w.method === 'sighting' ? sightings(source) : [];
   const rows: (readonly (Message | Typed)[])[] =
     w.method === 'sighting'
-      ? sightingRows.map((r, i) => [typed(String(i + 1)), ...r])
+      ? offsets(source)
       : source.points.map((q, i) => [typed(String(i + 1)), q.said, ...keyOf(w.method, p, q, columns, w.folds, w.leftHanded)]);
-  const heads = [
+  const heads = (first: string, more: readonly string[]) => [
     typed(''),
-    message(w.method === 'sighting' ? 'carry.heads.line' : 'carry.heads.point'),
-    ...HEADS[w.method].map((h) => message(`carry.heads.${h}`)),
+    message(`carry.heads.${first}`),
+    ...more.map((h) => message(`carry.heads.${h}`)),
   ];
-  const pictured = keyPicture(w.method, p, source, w, columns, [w.leftHanded ? 15 : 18, 24, wide - 6, 0.42 * high]);
+  // A short key leaves the picture more of the page.
+  const taken = ROW * (rows.length + 4) + (w.method === 'folds' ? 34 : 0);
+  const room = Math.max(0.42 * high, high - taken - 14);
+  const pictured = keyPicture(w.method, p, source, w, columns, [w.leftHanded ? 15 : 18, 24, wide - 6, room]);
   const marks: PaperMark[] = [...pictured.marks];
   let top = 24 + pictured.box[3] + 9;
   if (w.method === 'folds') {
     const small = foldPictures(p.sheet, w.folds, 15, top + 3, 20);
-    marks.push(text([15, top - 2], message('carry.foldOrder'), { strong: true }), ...small.marks);
+    marks.push(text([15, top - 2], message('carry.foldOrder'), { strong: true }), ...small);
     top += 34;
   }
-  const [firstRows, ...rest] = table(rows, heads, page, { top, left: 15, wide }, 26);
+  const [firstRows, ...rest] = table(rows, heads('point', HEADS[w.method]), page, { top, left: 15, wide }, 26);
   const out = [sheet([...marks, ...firstRows]), ...rest.map((r) => sheet(r))];
+  if (w.method === 'sighting') {
+    const lines = sightings(source).map((r, i) => [typed(String(i + 1)), ...r]);
+    if (lines.length)
+      out.push(...table(lines, heads('line', ['length', 'plumb', 'level']), page, { top: 26, left: 15, wide }, 26).map((r) => sheet(r)));
+  }
   // The clear sheet is laid over the source as it is printed on the key.
   if (w.method === 'quadrants') {
     const [x, y, bw, bh] = pictured.box;

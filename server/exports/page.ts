@@ -145,11 +145,18 @@ export class Pages {
     return this.held.get(key);
   }
 
+  /** Fractions that no font here holds in their own letters: "3 1/3" for "3⅓". */
+  private spelt(text: string, face: Face): string {
+    return text.replace(/(\d?)([\u2150-\u215e])/g, (all, digit: string, sign: string) =>
+      this.fontFor(face, sign, sign.codePointAt(0)!) ? all : `${digit && `${digit} `}${sign.normalize('NFKC').replace('\u2044', '/')}`,
+    );
+  }
+
   /** The text cut into runs, each in the part of the face that holds its letters; what neither holds becomes a question mark. */
   private runs(text: string, face: Face): { font: string; text: string }[] {
     const out: { font: string; text: string }[] = [];
     // The marks that keep a name's direction apart have no shape of their own.
-    for (const letter of text.replace(/[\u2068\u2069]/g, '')) {
+    for (const letter of this.spelt(text.replace(/[\u2068\u2069]/g, ''), face)) {
       const code = letter.codePointAt(0)!;
       const font = this.fontFor(face, letter, code);
       const last = out.at(-1);

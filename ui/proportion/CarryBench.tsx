@@ -53,17 +53,17 @@ export function CarryBench({ study, work, own, shapes, rulers, printer, first, v
   const [page, setPage] = useState(0);
   const change = (part: Partial<CarryWishes>) => setWishes((w) => ({ ...w, ...part }));
   const kind = useMemo(() => kindOf(which.template, own), [which.template, own]);
-  const points = work.sets.find((s) => s.template === which.template && s.name === which.set)?.points ?? {};
   const paper = sizeNamed(printer) ?? sizeNamed('A4')!;
   const made = useMemo(() => {
     try {
+      const points = work.sets.find((s) => s.template === which.template && s.name === which.set)?.points ?? {};
       const source = sourceOf(work, kind, points, wishes.method === 'shapes' ? shapes : [], wishes, rulers);
       return { carried: carryOver(source, wishes, paper), problem: null };
     } catch (error) {
       if (error instanceof CoreError) return { carried: null, problem: error.said };
       throw error;
     }
-  }, [work, kind, points, shapes, wishes, rulers, paper]);
+  }, [work, kind, which, shapes, wishes, rulers, paper]);
   const query = new URLSearchParams({ ...wishesAsParams(wishes), ...which, fineness }).toString();
   // Every state has its address.
   useEffect(() => {

@@ -242,7 +242,6 @@ function Placing({
           }))}
         />
       )}
-      <GridLinks studyId={studyId} workId={work.id} template={kind.key} set={set} />
       <RuleList studyId={studyId} rules={rules} />
     </Bench>
   );
@@ -267,25 +266,5 @@ function ModelChoice({ work, shown, href }: { work: ProportionWork; shown: Model
       {link(null, say('proportion.model.work'))}
       {work.models.map((m) => link(m, say('proportion.model.of', { title: typed(m.title) })))}
     </nav>
-  );
-}
-
-const PAPERS = ['A4', 'A3', 'Letter'] as const;
-
-function GridLinks({ studyId, workId, template, set }: { studyId: string; workId: string; template: string; set: string }) {
-  const say = useSay();
-  return (
-    <p className="mt-3 text-sm">
-      {say('proportion.print')}{' '}
-      {PAPERS.map((p) => (
-        <Link
-          key={p}
-          className="link me-2"
-          href={`/studies/${studyId}/proportion/sheet?${new URLSearchParams({ work: workId, template, paper: p, ...(set && { set }) })}`}
-        >
-          {say.typed(p)}
-        </Link>
-      ))}
-    </p>
   );
 }

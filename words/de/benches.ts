@@ -109,22 +109,6 @@ export const proportion = {
   vitruvius: 'Vitruv: {value}',
   nothing: '–',
   elsewhere: 'Auf anderen Werken: {values}.',
-  print: 'Ein Rasterblatt im wahren Maßstab drucken:',
-  sheet: {
-    title: 'Rasterblatt',
-    name: 'Rasterblatt zu {work}',
-    about: '{study}, {date}. Quadrate von {side}.',
-    points: 'Punkte auf dem Blatt, von jedem Rand aus',
-    point: 'Punkt',
-    left: 'von links',
-    top: 'von oben',
-    right: 'von rechts',
-    bottom: 'von unten',
-    square: 'Feld',
-    fold: 'Falz',
-    squareAt: 'Spalte {column, number}, Zeile {row, number}',
-    foldAt: 'Spalte {column, number}, Zeile {row, number}',
-  },
 } as const;
 
 export const marks = {

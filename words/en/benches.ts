@@ -109,22 +109,6 @@ export const proportion = {
   vitruvius: 'Vitruvius: {value}',
   nothing: '–',
   elsewhere: 'On other works: {values}.',
-  print: 'Print a grid sheet at true scale:',
-  sheet: {
-    title: 'Grid sheet',
-    name: 'Grid sheet for {work}',
-    about: '{study}, {date}. Squares of {side}.',
-    points: 'Points on the sheet, from each edge',
-    point: 'point',
-    left: 'from left',
-    top: 'from top',
-    right: 'from right',
-    bottom: 'from bottom',
-    square: 'square',
-    fold: 'fold',
-    squareAt: '{column, number} across, {row, number} down',
-    foldAt: '{column, number} across, {row, number} down',
-  },
 } as const;
 
 export const marks = {

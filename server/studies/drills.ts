@@ -1,10 +1,11 @@
 /** Knows the rounds of drills that were done in a study, by a student, by the class or by a teacher alone. */
-import { and, asc, eq, inArray, lt } from 'drizzle-orm';
+import { and, asc, eq, lt } from 'drizzle-orm';
 import type { Drill, DrillAnswer } from '../../core/proportion/drills';
 import { inStudy } from '../accounts/ownership';
 import { database, newId } from '../database/connection';
 import { notFound } from '../errors';
-import { drillRounds, students, studies, studyClasses } from '../schema';
+import { rosterOf } from '../classes/classes';
+import { drillRounds } from '../schema';
 
 export type DrillWho = 'student' | 'class' | 'oneself';
 
@@ -25,25 +26,14 @@ export const roundsOf = async (studyId: string): Promise<RoundView[]> =>
     ({ studyId: _study, drill, ...r }) => ({ ...r, drill: drill as Drill }),
   );
 
-/** Keeps a round; a student has to be in one of the study's classes. What was answered is no edit: it is not undone. */
+/** Keeps a round; a student has to be on the study's roster. What was answered is no edit: it is not undone. */
 export function keepRound(
   teacherId: string,
   studyId: string,
   { who, studentId, drill, answers }: Pick<RoundView, 'who' | 'studentId' | 'drill' | 'answers'>,
 ): Promise<string> {
   return inStudy(teacherId, studyId, async (tx) => {
-    if (who === 'student') {
-      const [study] = await tx.select({ classId: studies.classId }).from(studies).where(eq(studies.id, studyId));
-      const more = await tx.select({ classId: studyClasses.classId }).from(studyClasses).where(eq(studyClasses.studyId, studyId));
-      const classes = [study.classId, ...more.map((c) => c.classId)].filter((c): c is string => c !== null);
-      const [there] = classes.length
-        ? await tx
-            .select({ id: students.id })
-            .from(students)
-            .where(and(eq(students.id, studentId ?? ''), inArray(students.classId, classes)))
-        : [];
-      if (!there) throw notFound('student');
-    }
+    if (who === 'student' && !(await rosterOf(studyId)).some((s) => s.id === studentId)) throw notFound('student');
     const id = newId();
     await tx
       .insert(drillRounds)

@@ -5,6 +5,7 @@ import { carry } from './carry';
 import { check } from './check';
 import { manner, plumb } from './manner';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
+import { eye, inventory } from './eye';
 import { dividers } from './dividers';
 import { edits } from './edits';
 import { errors } from './errors';
@@ -36,6 +37,8 @@ export const en = {
   build,
   shapes,
   carry,
+  eye,
+  inventory,
   check,
   manner,
   plumb,

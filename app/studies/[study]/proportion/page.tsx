@@ -1,10 +1,15 @@
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { ProportionBench } from '@/ui/proportion/ProportionBench';
 import { CarryBench } from '@/ui/proportion/CarryBench';
+import { EyeBench } from '@/ui/proportion/EyeBench';
+import { InventoryBench } from '@/ui/proportion/InventoryBench';
 import { ShapesBench } from '@/ui/proportion/ShapesBench';
 import { VIEWS } from '@/ui/proportion/viewNames';
 import { Views } from '@/ui/proportion/Views';
 import { WorkStrip } from '@/ui/shared/WorkStrip';
+import { rosterOf } from '@/server/classes/classes';
+import { roundsOf } from '@/server/studies/drills';
+import { motifsOf } from '@/server/studies/motifs';
 import { rulersOf } from '@/server/studies/bodyRulers';
 import { shapesOf } from '@/server/studies/shapes';
 import { FINENESS } from '@/core/composition/lineSheet';
@@ -72,6 +77,30 @@ export default async function ProportionPage({
       />
     );
   }
+  if (view === 'inventory')
+    return (
+      <InventoryBench
+        key={current.id}
+        studyId={study}
+        work={current}
+        counted={withSets.filter((w) => !w.foil && (current.groupId === null || w.groupId === current.groupId)).map((w) => w.id)}
+        motifs={await motifsOf(study)}
+        rules={await listRules(study)}
+        views={views}
+        strip={strip}
+      />
+    );
+  if (view === 'eye')
+    return (
+      <EyeBench
+        studyId={study}
+        works={withSets.filter((w) => !w.foil)}
+        own={await ownTemplatesOf(teacher.id)}
+        students={await rosterOf(study)}
+        rounds={(await roundsOf(study)).map((r) => ({ ...r, at: r.at.toISOString() }))}
+        views={views}
+      />
+    );
   if (view === 'carry') {
     const query = (await searchParams) as Record<string, string | undefined>;
     const frame = current.layered.as.frame ?? ([0, 0, current.pictureWidth, current.pictureHeight] as const);

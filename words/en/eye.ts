@@ -1,0 +1,72 @@
+/** Always and never: motifs looked for work by work. */
+export const inventory = {
+  title: 'Always and never',
+  how: 'Name what you look for: hands, a lantern, a horizon, ears under hair. Then go from work to work and say how it stands there.',
+  none: 'Nothing is looked for yet.',
+  new: 'A motif or feature to look for',
+  example: 'hands',
+  remove: 'No longer look for “{name}”',
+  here: '“{name}” in “{work}”',
+  seen: { shown: 'shown', hidden: 'hidden', leftOut: 'left out', unequal: 'unequal on purpose', noPlace: 'no place for it' },
+  count:
+    '{of, plural, =0 {No work looked at yet} one {In one work} other {In # works}}{of, plural, =0 {} other {: {shown, plural, =0 {} other {shown in #}}{hidden, plural, =0 {} other { hidden in #}}{leftOut, plural, =0 {} other { left out in #}}{unequal, plural, =0 {} other { unequal in #}}}}{open, plural, =0 {.} one {; one is still to be looked at.} other {; # are still to be looked at.}}',
+  rule: {
+    shown: '{name}: shown in every picture.',
+    hidden: '{name}: hidden.',
+    leftOut: '{name}: left out.',
+    unequal: '{name}: unequal on purpose.',
+  },
+  evidence:
+    '{name}: {state, select, shown {shown} hidden {hidden} leftOut {left out} other {unequal}} in {n, number} of {of, plural, one {# work} other {# works}}.',
+} as const;
+
+/** Drills that train the eye. */
+export const eye = {
+  title: 'Train the eye',
+  how: 'Eight questions from your own pictures, about five minutes. Look, do not measure. Errors keep their sign, so that a habit shows.',
+  who: 'Who',
+  oneself: 'I alone',
+  class: 'the class together',
+  which: 'Which drill',
+  drills: {
+    ratio: 'How often does it go into it?',
+    halve: 'Find the middle',
+    angle: 'Match the slope',
+    under: 'What stands under it?',
+    stretched: 'Which copy was stretched?',
+  },
+  begin: 'Begin',
+  again: 'Once more',
+  needs: 'Place points on a work first; the questions are made from them.',
+  question: 'Question {n, number} of {of, number}',
+  ask: {
+    ratio: 'How often does the thick line go into the fine one?',
+    halve: 'Click halfway between the two crosses.',
+    angle: 'Turn the line here until it slopes like the one in the picture.',
+    under: 'Click where the plumb line through the cross meets the level line.',
+    stretched: 'One of the two copies was made wider than the original. Click on it.',
+  },
+  times: 'How many times',
+  turn: 'Slope of the line',
+  answer: 'That is my answer',
+  stop: 'Stop this round',
+  original: 'the original',
+  copy: 'copy {n, number}',
+  result: 'This round',
+  columns: { said: 'you said', right: 'it is', off: 'off by' },
+  stretchedBy: '{by}, {right, select, yes {seen} other {missed}}',
+  plumb: 'plumb',
+  beside: '{by} of the drop to the {side, select, right {right} other {left}}',
+  bias: {
+    ratio: 'You see lengths {more, select, yes {larger} other {smaller}} than they are, by {by}.',
+    halve: 'Your middles lie too far toward the {more, select, yes {second} other {first}} end, by {by} of the way.',
+    angle: 'You turn slopes too far {more, select, yes {anticlockwise} other {clockwise}}, by {by}.',
+    under: 'Your plumb lines drift to the {more, select, yes {right} other {left}}, by {by} of their length.',
+  },
+  unbiased: 'No leaning to one side: answers are off by {size} on average, over {n, plural, one {one question} other {# questions}}.',
+  seen: { least: 'A stretch of {by} is still seen.', none: 'No stretch was seen surely yet.' },
+  course: 'From round to round',
+  soFar: '{n, plural, one {One round} other {# rounds}} so far. {said}',
+  chart: 'Size of the error and, dashed, its leaning to one side over {n, plural, one {one round} other {# rounds}}.',
+  axis: 'off by, {unit} (dashed: with its sign)',
+} as const;

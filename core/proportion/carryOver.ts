@@ -203,13 +203,7 @@ function foldOrder(folds: number): { across: boolean; into: number }[] {
 }
 
 /** Small pictures of the sheet, a new fold in each. */
-function foldPictures(
-  sheet: readonly [number, number],
-  folds: number,
-  left: number,
-  top: number,
-  high: number,
-): PaperMark[] {
+function foldPictures(sheet: readonly [number, number], folds: number, left: number, top: number, high: number): PaperMark[] {
   const k = high / Math.max(...sheet);
   const [w, h] = [sheet[0] * k, sheet[1] * k];
   const order = foldOrder(folds);

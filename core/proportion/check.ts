@@ -146,6 +146,18 @@ export function sayFault(fault: Fault, { point, part, length }: Naming): Message
   });
 }
 
+/** The source's places in a drawing, its picture registered with the source's: where px 0, 0 and one px to the right and down of it come to lie. */
+export const registeredInto = (
+  points: Landmarks,
+  [o, right, down]: readonly (readonly [number, number])[],
+): Record<string, [number, number]> =>
+  Object.fromEntries(
+    Object.entries(points).map(([name, [x, y]]) => [
+      name,
+      [0, 1].map((k) => o[k] + x * (right[k] - o[k]) + y * (down[k] - o[k])) as [number, number],
+    ]),
+  );
+
 /** The source's places in a drawing nobody has placed points in: the source's frame laid into the drawing's, as large as it goes. */
 export function carriedInto(
   points: Landmarks,

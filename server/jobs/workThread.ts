@@ -6,6 +6,7 @@ import { readSwatches } from '../../core/capture/swatchSheet';
 import { CoreError } from '../../core/errors';
 import { cropAndTurn } from '../../core/raster/crop';
 import { sharpnessOf } from '../../core/raster/sharpness';
+import { placer, registerLayouts } from '../../core/style/register';
 import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
 import { compare, Comparison } from '../../core/style/compare';
 import { labFromHex } from '../../core/colour/lab';
@@ -26,7 +27,9 @@ import type {
   DrawSampleTask,
   MadePicture,
   MeasureTask,
+  RegisterTask,
   ReportTask,
+  Results,
   SheetsTask,
   SquaredUp,
   SquareUpTask,
@@ -129,6 +132,14 @@ async function sheetsTask({ bytes, name, frame, fineness, file, voice }: SheetsT
   return drawSheets(installRoot(), file, { source, lines }, speaker(await sentencesOf(voice), voice));
 }
 
+function registerTask({ source, piece }: RegisterTask): Results['register'] {
+  const laid = registerLayouts(source, piece, 'copy');
+  const place = placer(laid, source, piece);
+  // Cells are told by their middles.
+  const [w, h] = [source.width - 0.5, source.height - 0.5];
+  return { correlation: laid.correlation, corners: [place(-0.5, -0.5), place(w, -0.5), place(-0.5, h)] };
+}
+
 /** What is made only when it is asked for, and then kept. */
 function once<T>(make: () => T): () => T {
   let made: { value: T } | null = null;
@@ -162,6 +173,8 @@ async function carryOut(t: WorkTask): Promise<unknown> {
       return standTask(t);
     case 'report':
       return reportTask(t);
+    case 'register':
+      return registerTask(t);
     case 'sheets':
       return sheetsTask(t);
     case 'draw-sample':

@@ -7,6 +7,7 @@ import type { Fineness } from '../../core/composition/lineSheet';
 import type { Message } from '../../core/message';
 import type { Crop } from '../../core/raster/crop';
 import type { Comparison, CompareOptions, Measured } from '../../core/style/compare';
+import type { Layout } from '../../core/style/layout';
 import type { ProfileOptions, ProfileWithMaps } from '../../core/style/profile';
 import type { Voice } from '../../words/say';
 import type { UserError } from '../errors';
@@ -96,7 +97,15 @@ export interface SheetsTask {
   voice: Voice;
 }
 
+/** One layout laid over another: how well they agree, and where three corners of the first come to lie, shares of the second. */
+export interface RegisterTask {
+  task: 'register';
+  source: Layout;
+  piece: Layout;
+}
+
 export type WorkTask =
+  | RegisterTask
   | SheetsTask
   | MeasureTask
   | SharpnessTask
@@ -142,6 +151,7 @@ export interface Results {
   'draw-sample': Uint8Array;
   'read-swatches': ReadSwatches;
   sheets: Uint8Array;
+  register: { correlation: number; corners: [number, number][] };
 }
 
 /** A told error loses its class on the way between threads, so it travels as plain data. */

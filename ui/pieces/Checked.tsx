@@ -8,6 +8,8 @@ import { useSay } from '../words/Words';
 /** What a piece can be held against: a set of points of the same kind on a work, or on the student's own reference. */
 export interface Source {
   key: string;
+  /** Of the work or the reference. */
+  id: string;
   said: { title: string; name: string; of: 'work' | 'reference' };
   size: readonly [number, number];
   points: Record<string, [number, number]>;
@@ -23,7 +25,7 @@ interface Props {
   perMm: number | null;
   allowed: { part: number; degrees: number };
   /** Lays the source's points on a piece that has none. */
-  onCarry: (() => void) | null;
+  onCarry: (() => Promise<void>) | null;
 }
 
 /** Told at once; the rest waits below. */
@@ -60,7 +62,7 @@ export function Checked({ kind, sources, current, onSource, check, perMm, allowe
         <div className="mt-2 grid justify-items-start gap-2">
           <p className="text-sm">{say('check.few')}</p>
           {onCarry && (
-            <button type="button" className="btn btn-sm" onClick={onCarry}>
+            <button type="button" className="btn btn-sm" onClick={() => void onCarry()}>
               {say('check.carry')}
             </button>
           )}

@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { message } from '@/core/message';
-import { Allowed, carriedInto, checkAgainst } from '@/core/proportion/check';
+import { Allowed, carriedInto, checkAgainst, registeredInto } from '@/core/proportion/check';
 import { templateToOpen } from '@/core/proportion/templates';
 import { readAll } from '@/core/proportion/measures';
 import { PlacingPrompt, PlacingView, usePlacing } from '../proportion/placing';
@@ -16,6 +16,7 @@ import { houseKind, kindOf, OwnKept } from '../shared/kinds';
 import { TemplateChoice } from '../shared/TemplateChoice';
 import { Arrows, Checked, Source } from './Checked';
 import { pieceTitle, type Piece } from './piece';
+import { get } from '../shared/request';
 import { useSay } from '../words/Words';
 
 interface Props {
@@ -102,8 +103,19 @@ export function PiecePoints({ base, piece, size, points, own, set, sets, sources
         allowed={allowed}
         onCarry={
           held && bare
-            ? () => {
-                placing.move(carriedInto(held.source.points, held.source.size, [size.width, size.height]));
+            ? async () => {
+                // The pictures laid over each other where they show the same thing, else the one's frame into the other's.
+                const { laid } =
+                  held.source.said.of === 'work'
+                    ? await get<{ laid: [number, number][] | null }>(`/api/pieces/${piece.id}/registered?work=${held.source.id}`).catch(
+                        () => ({ laid: null }),
+                      )
+                    : { laid: null };
+                placing.move(
+                  laid
+                    ? registeredInto(held.source.points, laid)
+                    : carriedInto(held.source.points, held.source.size, [size.width, size.height]),
+                );
                 placing.save(message('edits.points'));
               }
             : null

@@ -4,7 +4,7 @@ import { ReactNode, useMemo, useState } from 'react';
 import { amount, figure, Message, message } from '@/core/message';
 import { Asked, biasOf, Drill, DrillAnswer, DrillQuestion, DRILLS, errorOf, leastSeen, roundOf, ROUND } from '@/core/proportion/drills';
 import { Bench } from '../shared/Bench';
-import { houseKind, kindOf, OwnKept } from '../shared/kinds';
+import { kindOf, OwnKept } from '../shared/kinds';
 import { PictureView } from '../shared/looking/PictureView';
 import type { Looking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
@@ -60,7 +60,7 @@ export function EyeBench({ studyId, works, own, students, rounds, views }: Props
     (): Asked[] =>
       works.flatMap((w) =>
         w.sets.flatMap((s) => {
-          const kind = kindOf(s.template, own) ?? (s.template === 'free' ? null : houseKind('figure-standing'));
+          const kind = kindOf(s.template, own);
           return kind && Object.keys(s.points).length > 1
             ? [{ of: w.id, template: kind.template, points: s.points, width: w.pictureWidth, height: w.pictureHeight }]
             : [];
@@ -224,12 +224,12 @@ function Copies({
   const say = useSay();
   const ratio = work.pictureWidth / work.pictureHeight;
   // Copies of other sizes, so that no edge tells.
-  const sizes = question.truth === 0 ? [0.8, 0.92] : [0.9, 0.78];
+  const sizes = Math.round(100 * question.by) % 2 ? [0.8, 0.92] : [0.92, 0.8];
   return (
     <div className="flex flex-1 items-center justify-evenly gap-4">
       <figure className="w-[30%]">
         <img src={screenPicture(work.pictureId)} alt={say('eye.original')} className="w-full" style={{ aspectRatio: ratio }} />
-        <figcaption className="bg-base-100 p-1 text-center text-sm">{say('eye.original')}</figcaption>
+        <figcaption className="bg-base-100 p-1 text-center text-sm text-base-content">{say('eye.original')}</figcaption>
       </figure>
       {[0, 1].map((k) => (
         <button key={k} type="button" className="w-[30%] outline-offset-4" onClick={() => onAnswer(k)}>
@@ -238,7 +238,7 @@ function Copies({
             alt={say('eye.copy', { n: k + 1 })}
             style={{ width: `${100 * sizes[k]}%`, aspectRatio: ratio * (k === question.truth ? 1 + question.by : 1), objectFit: 'fill' }}
           />
-          <span className="block bg-base-100 p-1 text-center text-sm">{say('eye.copy', { n: k + 1 })}</span>
+          <span className="block bg-base-100 p-1 text-center text-sm text-base-content">{say('eye.copy', { n: k + 1 })}</span>
         </button>
       ))}
     </div>

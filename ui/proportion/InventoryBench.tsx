@@ -38,6 +38,8 @@ export function InventoryBench({ studyId, work, counted, motifs, rules, views, s
   const looking = useLooking();
   const { act, problem } = useChange(`motifs:${studyId}`);
   const [name, setName] = useState('');
+  // What was ticked is shown before it is kept.
+  const [ahead, setAhead] = useState<Readonly<Record<string, Seen | undefined>>>({});
   const path = `/api/studies/${studyId}/motifs`;
   return (
     <Bench
@@ -82,10 +84,13 @@ export function InventoryBench({ studyId, work, counted, motifs, rules, views, s
                       type="radio"
                       className="radio radio-xs"
                       name={`motif-${m.id}`}
-                      checked={m.seen[work.id] === s}
-                      onChange={() =>
-                        void act(() => send('PATCH', `${path}/${m.id}`, { version: m.version, seen: { ...m.seen, [work.id]: s } }))
-                      }
+                      checked={(ahead[m.id] ?? m.seen[work.id]) === s}
+                      onChange={() => {
+                        setAhead((was) => ({ ...was, [m.id]: s }));
+                        void act(() => send('PATCH', `${path}/${m.id}`, { version: m.version, seen: { ...m.seen, [work.id]: s } })).then(
+                          () => setAhead((was) => ({ ...was, [m.id]: undefined })),
+                        );
+                      }}
                     />
                     {say(`inventory.seen.${s}`)}
                   </label>

@@ -6,6 +6,7 @@ import { listReferences } from '@/server/studies/references';
 import { listWorks } from '@/server/studies/works';
 import { allowedFor, sourcesOf } from './sources';
 import { listPieces } from '@/server/pieces/pieces';
+import { youngestOf } from '@/server/studies/bodyRulers';
 import { rosterOf } from '@/server/classes/classes';
 import { openStudy } from '../../../session';
 import { titled } from '../../../voice';
@@ -38,7 +39,7 @@ export default async function PiecesPage({
         set={name}
         sets={sets}
         sources={sourcesOf(piece, points, await listWorks(id), await listReferences(id), await landmarksIn(id))}
-        allowed={allowedFor(piece, study.aim)}
+        allowed={allowedFor(piece, study.aim, await youngestOf(id))}
       />
     );
   }

@@ -1,4 +1,5 @@
 import { Aim, ASKED } from '@/core/style/aim';
+import { AgeBand, bandOf } from '@/core/proportion/bodyRulers';
 import type { Allowed } from '@/core/proportion/check';
 import type { Piece } from '@/ui/pieces/piece';
 import type { PlacedSet } from '@/server/studies/landmarkRows';
@@ -11,8 +12,11 @@ const FREE = 0.1;
 /** Degrees that weigh as much as a part of the whole. */
 const DEGREES = 50;
 
-export function allowedFor({ kind }: Pick<Piece, 'kind'>, aim: Aim): Allowed {
-  const part = (kind === 'original' ? null : ASKED[aim].proportion) ?? FREE;
+/** Young hands are held less tightly: common practice, no source. */
+const BY_AGE: Readonly<Record<AgeBand, number>> = { under8: 2, under11: 1.5, under14: 1.2, older: 1 };
+
+export function allowedFor({ kind }: Pick<Piece, 'kind'>, aim: Aim, youngest: number): Allowed {
+  const part = ((kind === 'original' ? null : ASKED[aim].proportion) ?? FREE) * BY_AGE[bandOf(youngest)];
   return { part, degrees: DEGREES * part };
 }
 
@@ -33,7 +37,7 @@ export function sourcesOf(
   ): Source[] =>
     list.flatMap((s) =>
       s.template === template && Object.keys(s.points).length
-        ? [{ key: `${id}:${s.name}`, said: { title, name: s.name, of }, size, points: s.points }]
+        ? [{ key: `${id}:${s.name}`, id, said: { title, name: s.name, of }, size, points: s.points }]
         : [],
     );
   const ofWorks = works.filter((w) => !w.foil).flatMap((w) => from('work', w.id, w.title, [w.pictureWidth, w.pictureHeight], w.sets));

@@ -103,8 +103,13 @@ function saysOf(
   );
   const gaps = { left: on.left * sheet[0], right: (1 - on.right) * sheet[0], top: on.top * sheet[1], bottom: (1 - on.bottom) * sheet[1] };
   const [side, gap] = (Object.entries(gaps) as [keyof typeof gaps, number][]).reduce((a, b) => (b[1] < a[1] ? b : a));
-  const laid = sayLaid(gap, rulers);
-  said.push(laid ? message('build.gap', { laid, side, mm: amount(gap, 'mm') }) : message('build.atEdge', { side }));
+  const reached = (Object.keys(gaps) as (keyof typeof gaps)[]).filter((s) => gaps[s] < rulers.finger / 2);
+  const laid = reached.length ? null : sayLaid(gap, rulers);
+  said.push(
+    laid
+      ? message('build.gap', { laid, side, mm: amount(gap, 'mm') })
+      : message('build.atEdge', { sides: several(reached.map((s) => message(`shapes.side.${s}`))), n: reached.length }),
+  );
   if (read.within) said.push(message('build.within', { name: typed(names.get(read.within) ?? '') }));
   for (const m of meetings.filter((m) => m.back === shape.id))
     said.push(message(m.sure ? 'build.stops' : 'build.mayStop', { name: typed(names.get(m.front) ?? '') }));

@@ -269,6 +269,7 @@ function keyOf(method: Method, p: Placing, point: CarryPoint, columns: number, f
       const k = Math.min(n - 1, Math.max(0, Math.floor(s)));
       return { k: k + 1, part: s - k };
     };
+    if (t.left < 0 || t.top < 0 || t.right < 0 || t.bottom < 0) return [message('carry.outside'), typed(''), typed('')];
     const [c, r] = [cell(t.left, p.sheet[0]), cell(t.top, p.sheet[1])];
     return [
       message('carry.cell', { column: c.k, row: r.k }),
@@ -662,7 +663,7 @@ export function wishesFrom(params: Params, usual: { sheet: readonly [number, num
   const folds = numberIn(params.folds, 2);
   return {
     method: oneOf(METHODS, params.method, 'grid'),
-    sheet: size?.length === 2 && size.every(Number.isFinite) ? [size[0], size[1]] : usual.sheet,
+    sheet: size?.length === 2 && size.every((v) => v > 0 && Number.isFinite(v)) ? [size[0], size[1]] : usual.sheet,
     margin: numberIn(params.margin, 15),
     fit: oneOf(FITS, params.fit, 'fit'),
     columns: Math.round(numberIn(params.columns, 8)),

@@ -23,7 +23,7 @@ export interface StudyFields {
   otherClasses?: string[];
 }
 
-type StudyChange = Partial<StudyFields> & { archived?: boolean };
+type StudyChange = Partial<StudyFields> & { archived?: boolean; bodyRulers?: StudyRow['bodyRulers'] };
 
 interface StudySummary extends StudyRow {
   className: string | null;

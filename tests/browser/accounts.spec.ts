@@ -77,6 +77,11 @@ test('another teacher gets 404 on every page and every route of a study, and no 
     data: { template: { name: 'Buoy', points: [{ name: 'foot', at: [0, 1] }], shapes: [], unit: null, measures: [] } },
   });
   const template = `/api/studies/${ids.study}/templates/${((await kept.json()) as { id: string }).id}`;
+  const motifMade = await page.request.post(`${origin()}/api/studies/${ids.study}/motifs`, {
+    headers: { origin: origin() },
+    data: { name: `Buoy ${Date.now()}` },
+  });
+  const motif = `/api/studies/${ids.study}/motifs/${((await motifMade.json()) as { id: string }).id}`;
   const paths = [
     ...[
       'look',
@@ -104,6 +109,9 @@ test('another teacher gets 404 on every page and every route of a study, and no 
     ['POST', `/api/pieces/${piece}/notes`],
     ['GET', `/api/landmarks/piece/${piece}`],
     ['PUT', `/api/landmarks/piece/${piece}`],
+    ['GET', `/api/pieces/${piece}/registered?work=${ids.work}`],
+    ['PATCH', motif],
+    ['DELETE', motif],
     ['GET', template],
     ['PATCH', template],
     ['DELETE', template],

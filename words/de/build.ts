@@ -53,7 +53,7 @@ export const build = {
     '{side, select, top {oben} bottom {unten} left {links} other {rechts}} liegt es auf der {fold, select, first {{side, select, top {oberen} bottom {oberen} other {linken}} Viertelfalte} last {{side, select, top {unteren} bottom {unteren} other {rechten}} Viertelfalte} other {Mittelfalte}}',
   folds: 'Auf die Falten achten: {folds}.',
   gap: 'Freies Blatt {side, select, left {links davon} right {rechts davon} top {darüber} other {darunter}}: {laid} ({mm}).',
-  atEdge: 'Es reicht bis an den {side, select, left {linken} right {rechten} top {oberen} other {unteren}} Rand.',
+  atEdge: 'Es reicht bis an {n, plural, one {den Rand} other {die Ränder}}: {sides}.',
   within: 'Es liegt in „{name}“.',
   stops: 'Es endet an „{name}“, das davor steht.',
   mayStop: 'Es trifft auf „{name}“.',

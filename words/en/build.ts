@@ -54,7 +54,7 @@ export const build = {
     'its {side, select, top {top} bottom {bottom} left {left side} other {right side}} lies on the {fold, select, first {{side, select, top {upper} bottom {upper} other {left}} quarter} last {{side, select, top {lower} bottom {lower} other {right}} quarter} other {middle}} fold',
   folds: 'Mind the folds: {folds}.',
   gap: 'Free sheet {side, select, left {on its left} right {on its right} top {above it} other {below it}}: {laid} ({mm}).',
-  atEdge: 'It reaches the {side, select, left {left} right {right} top {upper} other {lower}} edge.',
+  atEdge: 'It reaches the {sides} {n, plural, one {edge} other {edges}}.',
   within: 'It lies in “{name}”.',
   stops: 'It stops at “{name}”, which stands in front.',
   mayStop: 'It meets “{name}”.',

@@ -2,7 +2,7 @@ import { overlapOfBoth } from '../proportion/polygon';
 import { Point, RgbImage } from '../raster/image';
 import { seededRandom } from '../raster/statistics';
 import { partAt } from './foundParts';
-import { lineSheet, valueSheet } from './lineSheet';
+import { lineSheet, partPicture, valueSheet } from './lineSheet';
 
 const [W, H] = [600, 400];
 
@@ -76,5 +76,21 @@ describe('a picture cleaned', () => {
     const values = new Set<number>();
     for (let i = 0; i < data.length; i += 3) values.add(data[i]);
     expect(values.size).toBe(3);
+  });
+});
+
+describe('a part cut out', () => {
+  const image = picture();
+  test('is its outline with a little round it, white beyond, in line, value or as it is', () => {
+    for (const as of ['line', 'value', 'asItIs'] as const) {
+      const cut = partPicture(image, disc, as);
+      expect(cut.width).toBeGreaterThanOrEqual(110);
+      expect(cut.width).toBeLessThan(125);
+      expect([...cut.data.slice(0, 3)]).toEqual([255, 255, 255]);
+    }
+    const middle = ({ data, width, height }: RgbImage) => data[3 * (Math.floor(height / 2) * width + Math.floor(width / 2))];
+    expect(middle(partPicture(image, disc, 'asItIs'))).toBeLessThan(60);
+    expect(middle(partPicture(image, disc, 'line'))).toBe(255);
+    expect(partPicture(image, null, 'asItIs').width).toBe(W);
   });
 });

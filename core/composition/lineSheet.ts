@@ -2,14 +2,20 @@
 import { lightnessPlane } from '../colour/lab';
 import { posterise, readValues } from '../colour/values';
 import { distanceInside } from '../raster/distance';
-import { gaussian } from '../raster/filters';
+import { dilateMax, gaussian } from '../raster/filters';
 import { components } from '../raster/components';
-import { mask, RgbImage } from '../raster/image';
+import { cropImage, mask, plane, Point, RgbImage } from '../raster/image';
+import { maskOf } from '../raster/leftOut';
+import { reduceToLongSide } from '../raster/resample';
 import { thin } from '../raster/thin';
 import { noiseOf } from '../marks/ink';
 
 export const FINENESS = ['coarse', 'middle', 'fine'] as const;
 export type Fineness = (typeof FINENESS)[number];
+
+/** What a part is cleaned to. */
+export const PART_AS = ['line', 'value', 'asItIs'] as const;
+export type PartAs = (typeof PART_AS)[number];
 
 /** What lines are found at, as a share of the long side: the size of forms, of features, of strokes. */
 const WIDTHS: Readonly<Record<Fineness, number>> = { coarse: 0.014, middle: 0.0048, fine: 0.0018 };
@@ -55,4 +61,38 @@ export function valueSheet(image: RgbImage, steps = 3): RgbImage {
   const L = lightnessPlane(image);
   const soft = gaussian(L, Math.max(1, 0.004 * Math.max(image.width, image.height)));
   return posterise(soft, readValues(soft, steps).steps);
+}
+
+/** A part is cleaned at this long side, px. */
+const PART_SIDE = 900;
+/** How far beyond its outline a part is shown, as a share of its longer side. */
+const AROUND = 0.03;
+
+/** A part of a picture within its outline (px of it), cleaned; what lies outside is white. The whole picture where there is none. */
+export function partPicture(image: RgbImage, outline: readonly Point[] | null, as: PartAs): RgbImage {
+  const [xs, ys] = outline
+    ? [0, 1].map((k) => outline.map((p) => p[k]))
+    : [
+        [0, image.width],
+        [0, image.height],
+      ];
+  const around = outline ? AROUND * Math.max(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)) : 0;
+  const [x0, y0] = [Math.max(0, Math.floor(Math.min(...xs) - around)), Math.max(0, Math.floor(Math.min(...ys) - around))];
+  const [x1, y1] = [
+    Math.min(image.width, Math.ceil(Math.max(...xs) + around)),
+    Math.min(image.height, Math.ceil(Math.max(...ys) + around)),
+  ];
+  const cut = cropImage(image, [x0, y0, Math.max(1, x1 - x0), Math.max(1, y1 - y0)]);
+  const small = reduceToLongSide(cut, PART_SIDE);
+  const made = as === 'line' ? lineSheet(small) : as === 'value' ? valueSheet(small) : small;
+  if (!outline) return made;
+  const k = small.width / cut.width;
+  const reach = Math.max(1, Math.round(around * k));
+  const inside = maskOf([outline.map(([x, y]): Point => [(x - x0) * k, (y - y0) * k])], made.width, made.height);
+  const bits = plane(made.width, made.height);
+  for (let i = 0; i < bits.data.length; i++) bits.data[i] = inside.data[i];
+  const wide = dilateMax(bits, reach);
+  const data = Uint8Array.from(made.data);
+  for (let i = 0; i < wide.data.length; i++) if (wide.data[i] < 0.5) data.fill(255, 3 * i, 3 * i + 3);
+  return { ...made, data };
 }

@@ -334,7 +334,11 @@ function table(
 /** So many units, as a pencil steps them off. */
 const unitsSaid = ({ whole, part, as }: Steps): Message =>
   whole || part
-    ? message('carry.units', { n: typed(part ? `${whole || ''}${PART_SIGNS[part]}` : String(whole)), as })
+    ? message('carry.units', {
+        n: typed(part ? `${whole || ''}${PART_SIGNS[part]}` : String(whole)),
+        many: whole + (part && whole ? 1 : 0) || 1,
+        as,
+      })
     : message('carry.hardly');
 
 /** Every point from the beginning of the unit: so many units to a side of its plumb line, so many above or below its level. */

@@ -17,10 +17,10 @@ export type PaperMark =
       strong?: boolean;
       width?: number;
     }
-  /** The source, or what it was cleaned to, laid into a box; drawn paler where it is drawn over. */
+  /** A picture by its name (the source, what it was cleaned to, a part), laid into a box; drawn paler where it is drawn over. */
   | {
       kind: 'picture';
-      of: 'source' | 'lines';
+      of: string;
       box: readonly [x: number, y: number, w: number, h: number];
       pale?: boolean;
       clip?: readonly [x: number, y: number, w: number, h: number];

@@ -40,7 +40,12 @@ test('of any patch the rim has the area of its pixels and their holes, step by s
     const patch = new Set<number>([start]);
     const grow = [start];
     const near = (i: number) => [i % 14 ? i - 1 : -1, i % 14 < 13 ? i + 1 : -1, i - 14, i + 14].filter((k) => k >= 0 && k < m.data.length);
-    while (grow.length) for (const k of near(grow.pop()!)) if (m.data[k] && !patch.has(k)) (patch.add(k), grow.push(k));
+    while (grow.length)
+      for (const k of near(grow.pop()!)) {
+        if (!m.data[k] || patch.has(k)) continue;
+        patch.add(k);
+        grow.push(k);
+      }
     const outside = new Set<string>();
     const reach: [number, number][] = [[-1, -1]];
     outside.add('-1,-1');

@@ -27,6 +27,7 @@ import { addFact } from '../studies/noted';
 import { addWork } from '../studies/works';
 import { pictureOf } from '../pictures/store';
 import { DEMO_EMAIL, DEMO_NAME, DEMO_PASSWORD } from '../accounts/demoAccount';
+import { BUILT, seedDrills, seedInventory, seedShapes } from './proportion';
 
 type Say = (text: string) => void;
 const PX_PER_MM = 6;
@@ -125,6 +126,7 @@ async function seedStudy(teacherId: string, cache: string, say: Say): Promise<st
     paperWidthMm: SHEET[0],
     paperHeightMm: SHEET[1],
   });
+  const titles: { id: string; title: string }[] = [];
   for (const [i, m] of MASTER_SCENES.entries()) {
     say(`Demo: drawing “${m.title}” (${i + 1} of ${MASTER_SCENES.length})`);
     const drawing = drawScene(m.scene, ANSGRAVE, m.widthMm, m.heightMm);
@@ -149,6 +151,14 @@ async function seedStudy(teacherId: string, cache: string, say: Say): Promise<st
       const name = figures.length > 1 ? `figure ${k + 1}` : '';
       await placeLandmarks(teacherId, { subject: 'work', subjectId: workId, template, name }, 0, scaled(points, PX_PER_MM), null);
     }
+    titles.push({ id: workId, title: m.title });
+    if (m.title === BUILT)
+      await seedShapes(
+        teacherId,
+        workId,
+        figures.map((f) => scaled(f.points, PX_PER_MM)),
+        [m.widthMm * PX_PER_MM, m.heightMm * PX_PER_MM],
+      );
     if (m.title === VIEW.title) {
       const points = Object.fromEntries(
         Object.entries(VIEW.at).map(([n, [x, y]]) => [n, [x * m.widthMm * PX_PER_MM, y * m.heightMm * PX_PER_MM] as [number, number]]),
@@ -167,6 +177,8 @@ async function seedStudy(teacherId: string, cache: string, say: Say): Promise<st
     await placeLandmarks(teacherId, { subject: 'reference', subjectId: id, template }, 0, scaled(points, REFERENCE_PX_PER_MM), null);
   }
   for (const [kind, feature, sentence, evidence] of RULES) await addRule(teacherId, studyId, { kind, feature, sentence, evidence });
+  await seedInventory(teacherId, studyId, titles);
+  await seedDrills(studyId);
   // A teacher's undo begins with what the teacher does.
   await database().delete(edits).where(eq(edits.teacherId, teacherId));
   return studyId;

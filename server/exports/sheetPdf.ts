@@ -13,10 +13,8 @@ const PALE = 0.42;
 /** The bar that shows the scale is so long, mm. */
 const BAR = 100;
 
-export interface SheetPictures {
-  source: Uint8Array | null;
-  lines: Uint8Array | null;
-}
+/** The pictures of the sheets by name; null for one that is not there. */
+export type SheetPictures = Readonly<Record<string, Uint8Array | null>>;
 
 export interface SheetFile {
   sheets: readonly PaperSheet[];

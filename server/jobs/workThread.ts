@@ -11,7 +11,7 @@ import { measurePicture, ProfileWithMaps } from '../../core/style/profile';
 import { compare, Comparison } from '../../core/style/compare';
 import { labFromHex } from '../../core/colour/lab';
 import { missInWords, mixerFor } from '../../core/colour/mixing';
-import { lineSheet } from '../../core/composition/lineSheet';
+import { lineSheet, partPicture } from '../../core/composition/lineSheet';
 import { cropImage } from '../../core/raster/image';
 import { reduceToLongSide } from '../../core/raster/resample';
 import { sentencesOf } from '../../words/languages';
@@ -27,6 +27,7 @@ import type {
   DrawSampleTask,
   MadePicture,
   MeasureTask,
+  PartsTask,
   RegisterTask,
   ReportTask,
   Results,
@@ -132,6 +133,17 @@ async function sheetsTask({ bytes, name, frame, fineness, file, voice }: SheetsT
   return drawSheets(installRoot(), file, { source, lines }, speaker(await sentencesOf(voice), voice));
 }
 
+async function partsTask({ parts, as, file, voice }: PartsTask): Promise<Uint8Array> {
+  const open = new Map<Uint8Array, ReturnType<typeof decodeUpright>>();
+  const made: Record<string, Uint8Array> = {};
+  for (const { key, bytes, name, outline } of parts) {
+    const picture = open.get(bytes) ?? decodeUpright(buffer(bytes), name);
+    open.set(bytes, picture);
+    made[key] = await encodePng(partPicture(await picture, outline, as));
+  }
+  return drawSheets(installRoot(), file, made, speaker(await sentencesOf(voice), voice));
+}
+
 function registerTask({ source, piece }: RegisterTask): Results['register'] {
   const laid = registerLayouts(source, piece, 'copy');
   const place = placer(laid, source, piece);
@@ -175,6 +187,8 @@ async function carryOut(t: WorkTask): Promise<unknown> {
       return reportTask(t);
     case 'register':
       return registerTask(t);
+    case 'parts':
+      return partsTask(t);
     case 'sheets':
       return sheetsTask(t);
     case 'draw-sample':

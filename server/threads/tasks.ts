@@ -3,7 +3,7 @@ import type { MessagePort } from 'node:worker_threads';
 import type { StandSettings } from '../../core/capture/copyStand';
 import type { ReadSwatches, SwatchSheet } from '../../core/capture/swatchSheet';
 import type { Kit } from '../../core/colour/kit';
-import type { Fineness } from '../../core/composition/lineSheet';
+import type { Fineness, PartAs } from '../../core/composition/lineSheet';
 import type { Message } from '../../core/message';
 import type { Crop } from '../../core/raster/crop';
 import type { Comparison, CompareOptions, Measured } from '../../core/style/compare';
@@ -104,7 +104,25 @@ export interface RegisterTask {
   piece: Layout;
 }
 
+/** A part of a picture: within its outline, px of the file. */
+export interface PartPicture {
+  key: string;
+  bytes: Uint8Array;
+  name: string;
+  outline: [number, number][] | null;
+}
+
+/** A sheet of parts, each cleaned to line or to three values, or as it is. */
+export interface PartsTask {
+  task: 'parts';
+  parts: PartPicture[];
+  as: PartAs;
+  file: SheetFile;
+  voice: Voice;
+}
+
 export type WorkTask =
+  | PartsTask
   | RegisterTask
   | SheetsTask
   | MeasureTask
@@ -151,6 +169,7 @@ export interface Results {
   'draw-sample': Uint8Array;
   'read-swatches': ReadSwatches;
   sheets: Uint8Array;
+  parts: Uint8Array;
   register: { correlation: number; corners: [number, number][] };
 }
 

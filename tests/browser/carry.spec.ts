@@ -12,7 +12,15 @@ test('parts drawn round or found are held against basic shapes, built up big to 
   page,
 }) => {
   const { ids } = await demo(page);
-  await open(page, `${origin()}/studies/${ids.study}/proportion?work=${ids.work}&view=shapes`);
+  // The demo's first work is built up already, from the sea to the lantern.
+  await open(
+    page,
+    `${origin()}/studies/${ids.study}/proportion?work=${ids.works.find((w) => w.title.startsWith('Evening ferry'))!.id}&view=shapes`,
+  );
+  await expect(page.getByText(/“sea” stops at|“sea” and/).first()).toBeVisible();
+  await expect(page.getByText('gap between two capes: a gap of')).toBeVisible();
+  const own = ids.works.find((w) => w.title === 'Waiting at the slip')!.id;
+  await open(page, `${origin()}/studies/${ids.study}/proportion?work=${own}&view=shapes`);
   await expect(page.getByText('No shape yet.')).toBeVisible();
   expect(await faults(page)).toEqual([]);
   const at = await onPicture(page);
@@ -42,7 +50,7 @@ test('parts drawn round or found are held against basic shapes, built up big to 
   await expect(page.getByLabel('Basic shape of “shape 1”')).toContainText('trapezoid');
   kept = saved(page, 'PUT', /\/works\/[\w-]+\/shapes/);
   await page.getByRole('button', { name: 'of one colour' }).click();
-  await page.mouse.click(...at(0.83, 0.16));
+  await page.mouse.click(...at(0.9, 0.44));
   await kept;
   await expect(page.getByLabel('Basic shape of “shape 2”')).toContainText('oval');
   await page.getByLabel('Name of shape 1').fill('cape');
@@ -81,7 +89,7 @@ test('the five ways of carrying over show their sheets and print them; what cann
     expect((await sheet.body()).subarray(0, 5).toString()).toBe('%PDF-');
   }
   await page.getByRole('button', { name: 'Sheet 2 of' }).click();
-  await expect(page.getByRole('img', { name: /^Sighting sheet for/ })).toContainText('top of the head');
+  await expect(page.getByRole('img', { name: /^Sighting sheet for/ })).toContainText('lowest point of the chin');
   await page.getByRole('radio', { name: 'square grid' }).check();
   await page.getByLabel('Margin, mm').fill('120');
   await expect(page.getByText('margin: 120 mm leaves no sheet to draw on; give at most 100 mm')).toBeVisible();
@@ -98,7 +106,9 @@ test('a motif is looked for work by work, counted, and made a rule', async ({ pa
   await open(page, `${origin()}/studies/${ids.study}/proportion?work=${ids.works[0].id}&view=inventory`);
   const name = `gulls ${Date.now()}`;
   await page.getByLabel('A motif or feature to look for').fill(name);
+  const added = saved(page, 'POST', /\/motifs$/);
   await page.getByRole('button', { name: 'Add' }).first().click();
+  await added;
   const item = page.getByRole('listitem').filter({ hasText: name });
   for (const work of ids.works.slice(0, 2)) {
     await open(page, `${origin()}/studies/${ids.study}/proportion?work=${work.id}&view=inventory`);
@@ -114,10 +124,14 @@ test('a motif is looked for work by work, counted, and made a rule', async ({ pa
   await expect(page.getByText(`${name}: left out in 2 of 2 works.`)).toBeVisible();
 });
 
-test('a round of a drill asks eight questions, tells signed errors, and is kept for the class', async ({ page }) => {
+test('a round of a drill asks eight questions, tells signed errors, and is kept for who did it', async ({ page }) => {
   const { ids } = await demo(page);
   await open(page, `${origin()}/studies/${ids.study}/proportion?work=${ids.work}&view=eye`);
+  // The class has done it week by week, and saw lengths larger less and less.
   await page.getByLabel('Who').selectOption({ label: 'the class together' });
+  await expect(page.getByText(/^4 rounds so far\. You see lengths larger than they are, by/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Size of the error/ })).toBeVisible();
+  await page.getByLabel('Who').selectOption({ label: 'I alone' });
   await page.getByRole('button', { name: 'Begin' }).click();
   const kept = saved(page, 'POST', /\/drills$/);
   for (let n = 1; n <= 8; n++) {
@@ -130,6 +144,6 @@ test('a round of a drill asks eight questions, tells signed errors, and is kept 
   await expect(page.getByRole('row')).toHaveCount(9);
   await expect(page.getByText(/^One round so far\./)).toBeVisible();
   expect(await faults(page)).toEqual([]);
-  await page.getByLabel('Who').selectOption({ label: 'I alone' });
-  await expect(page.getByText(/round so far/)).toBeHidden();
+  await page.getByLabel('Who').selectOption({ label: 'the class together' });
+  await expect(page.getByText(/^4 rounds so far/)).toBeVisible();
 });

@@ -71,6 +71,7 @@ export async function demo(page: Page): Promise<{ ids: DemoIds }> {
     ['POST', `/api/studies/${study}/copy`],
     ['GET', `/api/studies/${study}/templates`],
     ['POST', `/api/studies/${study}/templates`],
+    ['GET', `/api/studies/${study}/parts?empty=1`],
     ['GET', `/api/studies/${study}/motifs`],
     ['POST', `/api/studies/${study}/motifs`],
     ['GET', `/api/studies/${study}/drills`],

@@ -1,6 +1,6 @@
 'use client';
-import { Lasso, MousePointerClick, Trash2 } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { Lasso, MousePointerClick, Square, Trash2 } from 'lucide-react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { amount, Message, message, several, typed } from '@/core/message';
 import { FOUND_AS, FoundAs } from '@/core/composition/foundParts';
 import type { BodyRulers } from '@/core/proportion/bodyRulers';
@@ -64,16 +64,19 @@ export function ShapesBench({ studyId, work, frame, sheet, rulers, first, rules,
     Math.min(work.pictureWidth, Math.max(0, Math.round(x * 4) / 4)),
     Math.min(work.pictureHeight, Math.max(0, Math.round(y * 4) / 4)),
   ];
-  const add = (outline: At[]) => {
+  /** Gives the new shape's id; null where it is none, which is told. */
+  const add = (outline: At[]): string | null => {
+    const refuse = (said: Message) => (setTold(said), null);
+    if (crossesItself(outline)) return refuse(message('shapes.crosses'));
     if (outline.length < 3 || Math.abs(signedArea(outline)) < LEAST * work.pictureWidth * work.pictureHeight)
-      return setTold(message('shapes.small'));
-    if (crossesItself(outline)) return setTold(message('shapes.crosses'));
+      return refuse(message('shapes.small'));
     let n = shapes.length + 1;
     while (shapes.some((s) => s.name === say('shapes.newName', { n }))) n++;
     const shape: DrawnShape = { id: crypto.randomUUID(), name: say('shapes.newName', { n }), outline, as: null, gap: false };
     setTold(null);
     setMode('look');
     put([...shapes, shape], message('edits.shape', { name: typed(shape.name) }));
+    return shape.id;
   };
   const change = (id: string, part: Partial<DrawnShape>) => {
     const of = shapes.find((s) => s.id === id);
@@ -92,6 +95,17 @@ export function ShapesBench({ studyId, work, frame, sheet, rulers, first, rules,
         .catch(() => null)
         .then((found) => (found ? add(simplified(found, FOLLOWED * unit).map(inside)) : setTold(message('shapes.foundNone'))));
   };
+  // Escape leaves a line that is being drawn.
+  useEffect(() => {
+    const down = (e: KeyboardEvent) => {
+      if (e.key !== 'Escape') return;
+      drawing.current = null;
+      setLine(null);
+      setMode('look');
+    };
+    window.addEventListener('keydown', down);
+    return () => window.removeEventListener('keydown', down);
+  }, []);
   const current = step === null ? null : (steps[Math.min(step, steps.length - 1)] ?? null);
   const before = step === null ? [] : steps.slice(0, step).map((s) => s.read.shape.id);
   const unitHere = useRef(1);
@@ -188,6 +202,23 @@ export function ShapesBench({ studyId, work, frame, sheet, rulers, first, rules,
               onClick={() => setMode(mode === 'lasso' ? 'look' : 'lasso')}
             >
               <Lasso aria-hidden className="size-4" /> {say('shapes.lasso')}
+            </button>
+            <button
+              type="button"
+              className="btn btn-sm"
+              onClick={() => {
+                // A box in the middle, whose corners are moved by keys as well as by hand.
+                const [x, y, w, h] = frame;
+                const id = add([
+                  [x + 0.4 * w, y + 0.4 * h],
+                  [x + 0.6 * w, y + 0.4 * h],
+                  [x + 0.6 * w, y + 0.6 * h],
+                  [x + 0.4 * w, y + 0.6 * h],
+                ]);
+                if (id) setChosen(id);
+              }}
+            >
+              <Square aria-hidden className="size-4" /> {say('shapes.box')}
             </button>
             <fieldset className="flex flex-wrap items-center gap-2 text-sm">
               <legend className="sr-only">{say('shapes.found')}</legend>

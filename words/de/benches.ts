@@ -21,6 +21,7 @@ export const proportion = {
     shapes: 'Formen',
     inventory: 'Immer und nie',
     carry: 'Übertragen',
+    parts: 'Teileblatt',
     eye: 'Auge üben',
   },
   hasPoints: 'Punkte gesetzt',

@@ -4,6 +4,7 @@ export const shapes = {
   how: 'Umfahren Sie einen Teil des Bildes, oder nehmen Sie einen, der unter einem Klick gefunden wird. Jeder Teil wird gegen sechs Grundformen gehalten.',
   lasso: 'Einen Teil umfahren',
   lassoHow: 'Halten Sie die Taste und umfahren Sie den Teil bis zum Anfang zurück. Escape bricht ab.',
+  box: 'Ein Kasten zum Formen',
   found: 'Einen Teil unter einem Klick nehmen',
   foundHow: 'Klicken Sie in den Teil.',
   foundAs: { colour: 'von einer Farbe', dark: 'dunkle Masse', drawn: 'gezeichneter Teil' },
@@ -35,7 +36,6 @@ export const shapes = {
   third:
     'Seine Mitte liegt im {row, select, 0 {oberen} 1 {mittleren} other {unteren}} Drittel, {column, select, 0 {links} 1 {in der Mitte} other {rechts}}.',
   head: '„{name}“ nimmt {share} der Höhe des Blattes ein.',
-  asRule: 'Zur Regel machen',
   build: 'Aufbauen',
   strip: 'Den Aufbau drucken',
   step: 'Schritt {n, number} von {of, number}',
@@ -57,6 +57,4 @@ export const build = {
   within: 'Es liegt in „{name}“.',
   stops: 'Es endet an „{name}“, das davor steht.',
   mayStop: 'Es trifft auf „{name}“.',
-  sheetTitle: 'Aufbau von {work}',
-  sheetAbout: '{study}, {date}. Für ein Blatt von {wide} × {high}.',
 } as const;

@@ -4,6 +4,7 @@ import { background, app, bench, deleting, shared, signIn, steps, trouble } from
 import { build, shapes } from './build';
 import { carry } from './carry';
 import { check } from './check';
+import { partsSheet } from './partsSheet';
 import { manner, plumb } from './manner';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
 import { eye, inventory } from './eye';
@@ -40,6 +41,7 @@ export const de: Catalogue = {
   carry,
   eye,
   inventory,
+  partsSheet,
   check,
   manner,
   plumb,

@@ -48,6 +48,12 @@ export const unusable = {
     columnsRange: 'Quadrate: eine ganze Zahl von {low, number} bis {high, number}',
     shapes: 'Form für Form: Zeichnen Sie zuerst Formen auf das Werk',
   },
+  parts: {
+    columns: 'Nebeneinander: eine ganze Zahl von {low, number} bis {high, number}',
+    empty: 'Leere Felder: eine ganze Zahl bis {high, number}',
+    none: 'Teile: Wählen Sie mindestens einen, oder lassen Sie ein Feld leer',
+    many: 'Teile: In eine Datei passen höchstens {n, number}; wählen Sie weniger',
+  },
   template: {
     object: 'template: das ist keine Vorlage; eine Datei wählen, die hier gespeichert wurde',
     list: 'template: Feld „{field}“ muss eine Liste von höchstens {n, number} sein',

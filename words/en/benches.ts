@@ -21,6 +21,7 @@ export const proportion = {
     shapes: 'Shapes',
     inventory: 'Always and never',
     carry: 'Carry over',
+    parts: 'Parts sheet',
     eye: 'Train the eye',
   },
   hasPoints: 'points placed',

@@ -3,7 +3,8 @@ export const shapes = {
   title: 'Shapes, big to small',
   how: 'Draw round a part of the picture, or take one that is found under a click. Each part is held against six basic shapes.',
   lasso: 'Draw round a part',
-  lassoHow: 'Hold the button and draw round the part, back to where you began. Esc leaves it.',
+  lassoHow: 'Hold the button and draw round the part, back to where you began. Escape leaves it.',
+  box: 'A box to shape',
   found: 'Take a part under a click',
   foundHow: 'Click into the part.',
   foundAs: { colour: 'of one colour', dark: 'dark mass', drawn: 'drawn part' },
@@ -35,7 +36,6 @@ export const shapes = {
   third:
     'Its middle lies in the {row, select, 0 {upper} 1 {middle} other {lower}} third, {column, select, 0 {to the left} 1 {in the middle} other {to the right}}.',
   head: '“{name}” takes up {share} of the sheet’s height.',
-  asRule: 'Make it a rule',
   build: 'Build it up',
   strip: 'Print the build-up',
   step: 'Step {n, number} of {of, number}',
@@ -58,6 +58,4 @@ export const build = {
   within: 'It lies in “{name}”.',
   stops: 'It stops at “{name}”, which stands in front.',
   mayStop: 'It meets “{name}”.',
-  sheetTitle: 'Build-up of {work}',
-  sheetAbout: '{study}, {date}. For a sheet of {wide} × {high}.',
 } as const;

@@ -64,7 +64,7 @@ export const eye = {
     under: 'Your plumb lines drift to the {more, select, yes {right} other {left}}, by {by} of their length.',
   },
   unbiased: 'No leaning to one side: answers are off by {size} on average, over {n, plural, one {one question} other {# questions}}.',
-  seen: { least: 'A stretch of {by} is still seen.', none: 'No stretch was seen surely yet.' },
+  seen: { least: 'A stretch of {by} is still seen.', none: 'No stretch was seen three times in four yet.' },
   course: 'From round to round',
   soFar: '{n, plural, one {One round} other {# rounds}} so far. {said}',
   chart: 'Size of the error and, dashed, its leaning to one side over {n, plural, one {one round} other {# rounds}}.',

@@ -48,6 +48,12 @@ export const unusable = {
     columnsRange: 'squares: a whole number from {low, number} to {high, number}',
     shapes: 'shape by shape: draw shapes on the work first',
   },
+  parts: {
+    columns: 'side by side: a whole number from {low, number} to {high, number}',
+    empty: 'empty boxes: a whole number up to {high, number}',
+    none: 'parts: choose at least one, or leave an empty box',
+    many: 'parts: at most {n, number} fit on one file; choose fewer',
+  },
   template: {
     object: 'template: this is no template; choose a file that was saved from here',
     list: 'template: field “{field}” must be a list of at most {n, number}',

@@ -3,6 +3,7 @@ import { ProportionBench } from '@/ui/proportion/ProportionBench';
 import { CarryBench } from '@/ui/proportion/CarryBench';
 import { EyeBench } from '@/ui/proportion/EyeBench';
 import { InventoryBench } from '@/ui/proportion/InventoryBench';
+import { PartsBench } from '@/ui/proportion/PartsBench';
 import { ShapesBench } from '@/ui/proportion/ShapesBench';
 import { VIEWS } from '@/ui/proportion/viewNames';
 import { Views } from '@/ui/proportion/Views';
@@ -10,6 +11,7 @@ import { WorkStrip } from '@/ui/shared/WorkStrip';
 import { rosterOf } from '@/server/classes/classes';
 import { roundsOf } from '@/server/studies/drills';
 import { motifsOf } from '@/server/studies/motifs';
+import { partsOf } from '@/server/studies/parts';
 import { rulersOf } from '@/server/studies/bodyRulers';
 import { shapesOf } from '@/server/studies/shapes';
 import { FINENESS } from '@/core/composition/lineSheet';
@@ -90,6 +92,7 @@ export default async function ProportionPage({
         strip={strip}
       />
     );
+  if (view === 'parts') return <PartsBench studyId={study} parts={await partsOf(study)} views={views} />;
   if (view === 'eye')
     return (
       <EyeBench

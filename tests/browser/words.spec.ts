@@ -121,7 +121,7 @@ async function screensOf(page: Page): Promise<Screens> {
     shapes: { path: `${of('proportion')}?view=shapes` },
     inventory: { path: `${of('proportion')}?view=inventory` },
     'carrying over': { path: `${of('proportion')}?work=${ids.work}&view=carry` },
-    'parts sheet': { path: `${of('proportion')}?view=parts` },
+    'parts to choose': { path: `${of('proportion')}?view=parts` },
     'train the eye': { path: `${of('proportion')}?view=eye` },
     pieces: { path: of('pieces') },
     corners: { path: `${of('pieces')}?piece=${copy.id}` },

@@ -170,6 +170,7 @@ export function EyeBench({ studyId, works, own, students, rounds, views }: Props
           <h3 className="font-semibold">{say('eye.course')}</h3>
           <p className="text-sm">{say(courseSaid(drill, theirs))}</p>
           <Course drill={drill} rounds={theirs} />
+          <p className="text-xs">{say('eye.legend')}</p>
         </section>
       )}
     </Bench>

@@ -69,5 +69,6 @@ export const eye = {
   course: 'Von Runde zu Runde',
   soFar: 'Bisher {n, plural, one {eine Runde} other {# Runden}}. {said}',
   chart: 'Größe des Fehlers und, gestrichelt, sein Hang zu einer Seite über {n, plural, one {eine Runde} other {# Runden}}.',
-  axis: 'daneben um, {unit} (gestrichelt: mit Vorzeichen)',
+  axis: 'daneben um, {unit}',
+  legend: 'Dunkel: die Größe des Fehlers. Gestrichelt: mit Vorzeichen, damit sich ein Hang zeigt.',
 } as const;

@@ -68,5 +68,6 @@ export const eye = {
   course: 'From round to round',
   soFar: '{n, plural, one {One round} other {# rounds}} so far. {said}',
   chart: 'Size of the error and, dashed, its leaning to one side over {n, plural, one {one round} other {# rounds}}.',
-  axis: 'off by, {unit} (dashed: with its sign)',
+  axis: 'off by, {unit}',
+  legend: 'Dark: the size of the error. Dashed: with its sign, so that a leaning shows.',
 } as const;

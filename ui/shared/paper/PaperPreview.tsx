@@ -62,7 +62,7 @@ export function PaperPreview({ sheet, pictures, label }: { sheet: PaperSheet; pi
     );
   };
   return (
-    <svg viewBox={`0 0 ${w} ${h}`} className="h-full w-full" role="img" aria-label={label} style={{ maxHeight: '100%' }}>
+    <svg viewBox={`0 0 ${w} ${h}`} className="h-full w-full" role="img" aria-label={label} style={{ maxHeight: '100%', direction: 'ltr' }}>
       <rect width={w} height={h} fill="#fff" />
       {sheet.marks.map(mark)}
     </svg>

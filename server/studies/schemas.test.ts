@@ -6,8 +6,10 @@ import { classSchema } from '../classes/schemas';
 import {
   cropSchema,
   landmarksSchema,
+  motifChangeSchema,
   planSchema,
   referenceChangeSchema,
+  roundSchema,
   ruleChangeSchema,
   ruleSchema,
   studyChangeSchema,
@@ -135,4 +137,26 @@ test('what is no text where text is wanted is refused by its field, whatever it 
       sentence,
       typeof sentence === 'object' ? 'sentence' : null,
     ]);
+});
+
+test('a rule is ticked from what the benches tell, and from no other sentence', () => {
+  const ticked = (key: string) => ({ kind: 'always', said: { sentence: { key }, evidence: { key: 'readings.evidence.one' } } });
+  for (const key of ['readings.range', 'manner.same', 'shapes.free', 'inventory.rule.hidden'])
+    expect(fault(ruleSchema, ticked(key))).toBeNull();
+  expect(fault(ruleSchema, ticked('errors.wrong'))?.path).toBe('sentence');
+});
+
+test('body rulers are widths a hand can have, a round has answers with numbers, a motif stands in one of five ways', () => {
+  const rulers = { finger: 14, hand: 62, fist: 75 };
+  expect(fault(studyChangeSchema, { version: 1, bodyRulers: rulers })).toBeNull();
+  expect(fault(studyChangeSchema, { version: 1, bodyRulers: null })).toBeNull();
+  expect(fault(studyChangeSchema, { version: 1, bodyRulers: { ...rulers, finger: 2 } })?.message).toMatch(/finger’s width.*from 6 to 30/);
+  expect(studyChangeSchema.validateSync({ version: 1 })).not.toHaveProperty('bodyRulers');
+  const round = { who: 'class', drill: 'ratio', answers: [{ truth: 2, said: 2.2, error: 0.1 }] };
+  expect(fault(roundSchema, round)).toBeNull();
+  for (const answers of [[], [{ truth: 2 }], [{ truth: 2, said: '2', error: 0 }], Array(31).fill(round.answers[0])])
+    expect(fault(roundSchema, { ...round, answers })?.path).toBe('answers');
+  expect(fault(roundSchema, { ...round, drill: 'guess' })?.path).toBe('drill');
+  expect(fault(motifChangeSchema, { version: 1, seen: { a: 'hidden' } })).toBeNull();
+  expect(fault(motifChangeSchema, { version: 1, seen: { a: 'maybe' } })?.path).toBe('seen');
 });

@@ -249,10 +249,14 @@ export const landmarksSchema = object({
     .test('names', saying('pointNames', { n: MOST_POINT_NAME }), (v) => !v || Object.keys(v).every(isPointName)),
 });
 
+/** What a rule can be ticked from: readings, departures from nature, what shapes do, what is always or never there. */
+const TICKED = ['readings.', 'manner.', 'shapes.', 'inventory.'] as const;
+const tickedMessage = (value: unknown): Message | null => TICKED.map((under) => asMessage(value, under)).find((m) => m !== null) ?? null;
+
 /** A ticked reading as it was told, with where it was measured; anything else is none. */
 function ruleSaid(value: unknown): RuleSaid | null {
   if (typeof value !== 'object' || value === null || !('sentence' in value) || !('evidence' in value)) return null;
-  const [sentence, evidence] = [asMessage(value.sentence, 'readings.'), asMessage(value.evidence, 'readings.')];
+  const [sentence, evidence] = [tickedMessage(value.sentence), tickedMessage(value.evidence)];
   return sentence && evidence && { sentence, evidence };
 }
 

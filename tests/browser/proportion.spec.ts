@@ -159,6 +159,15 @@ test('three passengers of one work are three sets, counted each, and the view am
   await page.getByRole('button', { name: /^Height, counted in heads/ }).click();
   // Two others on this work, and those on the three other works with standing figures.
   await expect(page.getByText(/On other works: (?:.* heads(?:, | and )?){6,}/)).toBeVisible();
+  // Over the works of the group: what the hand does to nature, surest first, ticked as it is told.
+  const manner = page.getByRole('region', { name: /^What this hand does to nature/ });
+  await expect(manner.getByRole('listitem').first()).toContainText('Clearly not nature’s 7.5 heads (3 works, 8 figures)');
+  const ticked = saved(page, 'POST', /\/rules$/);
+  await manner.getByRole('button', { name: /^Make it a rule: Length of the neck/ }).click();
+  await ticked;
+  await expect(manner.getByRole('button', { name: /^A rule already: Length of the neck/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Plumb and level' }).click();
+  await expect(page.getByText(/^lowest point of the chin: right under or over top of the head/)).toBeVisible();
   const view = ids.works.find((w) => w.title === 'Harbour lights')!;
   await open(page, `${origin()}/studies/${ids.study}/proportion?work=${view.id}`);
   await expect(page.getByRole('row', { name: /How far down the picture the horizon lies/ })).toContainText('22 %');

@@ -35,7 +35,7 @@ export function simpleShare(v: number): Message {
 }
 
 /** A length laid off with the body: "2 ½ fingers". */
-export function sayLaid(mm: number, rulers: BodyRulers): Message | null {
+function sayLaid(mm: number, rulers: BodyRulers): Message | null {
   const laid = laidOff(mm, rulers);
   return (
     laid &&

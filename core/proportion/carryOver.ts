@@ -12,14 +12,14 @@ import { PART_SIGNS, slopeOf, Steps, stepsOf } from './spans';
 import { Fit, placeOnSheet, Placing, transferPoint } from './transfer';
 
 export const METHODS = ['grid', 'folds', 'quadrants', 'sighting', 'shapes'] as const;
-export type Method = (typeof METHODS)[number];
+type Method = (typeof METHODS)[number];
 export const SHOWN = ['dots', 'both', 'outline'] as const;
-export type Shown = (typeof SHOWN)[number];
+type Shown = (typeof SHOWN)[number];
 /** `own` is the work's own size, whatever the sheet's. */
 export const FITS = ['fit', 'fill', 'stretch', 'own'] as const;
-export type CarryFit = (typeof FITS)[number];
+type CarryFit = (typeof FITS)[number];
 
-export interface CarryPoint {
+interface CarryPoint {
   name: string;
   said: Message | Typed;
   /** In the picture proper, 0–1 across and down; outside it where a limb is cut off. */

@@ -26,23 +26,23 @@ interface Question {
 }
 
 /** How often does the first line go into the second? */
-export interface RatioQuestion extends Question {
+interface RatioQuestion extends Question {
   drill: 'ratio';
   unit: readonly [At, At];
   line: readonly [At, At];
 }
 /** Where is the middle between two places? */
-export interface HalveQuestion extends Question {
+interface HalveQuestion extends Question {
   drill: 'halve';
   line: readonly [At, At];
 }
 /** How does a line slope? Degrees anticlockwise from level, −90 to 90. */
-export interface AngleQuestion extends Question {
+interface AngleQuestion extends Question {
   drill: 'angle';
   line: readonly [At, At];
 }
 /** Where does the plumb line through a place meet a level? px to the right of the picture's left edge. */
-export interface UnderQuestion extends Question {
+interface UnderQuestion extends Question {
   drill: 'under';
   from: At;
   level: number;
@@ -50,7 +50,7 @@ export interface UnderQuestion extends Question {
   drop: number;
 }
 /** Which of two copies has been made wider: the first (0) or the second (1), and by how much. */
-export interface StretchedQuestion extends Question {
+interface StretchedQuestion extends Question {
   drill: 'stretched';
   by: number;
 }

@@ -18,7 +18,7 @@ export interface PartsWishes {
   empty: number;
 }
 
-export const MOST_PARTS = 60;
+const MOST_PARTS = 60;
 const [MARGIN, GAP, LABEL, TOP] = [15, 5, 6, 18];
 
 /** Pages of boxes, in reading order; `page` in mm. */

@@ -19,8 +19,8 @@ export interface DrawnShape {
   gap: boolean;
 }
 
-export const MOST_SHAPES = 24;
-export const MOST_CORNERS = 400;
+const MOST_SHAPES = 24;
+const MOST_CORNERS = 400;
 const MOST_NAME = 60;
 /** Less of a picture than this is a slip of the pointer. */
 const LEAST_SHARE = 0.0002;

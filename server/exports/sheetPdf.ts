@@ -4,6 +4,7 @@ import { Ink, OVERLAP, PaperMark, PaperSheet, RIM, Tile, tilesOf } from '../../c
 import { letterOf } from '../../core/proportion/carryOver';
 import { typed } from '../../core/message';
 import type { Say } from '../../words/say';
+import type { SheetFile } from '../threads/sheetFile';
 import { Pages } from './page';
 
 /** Points of a PDF to the millimetre. */
@@ -15,15 +16,6 @@ const BAR = 100;
 
 /** The pictures of the sheets by name; null for one that is not there. */
 export type SheetPictures = Readonly<Record<string, Uint8Array | null>>;
-
-export interface SheetFile {
-  sheets: readonly PaperSheet[];
-  /** What the printer takes, mm. */
-  page: readonly [number, number];
-  /** Under every title: the study and the day. */
-  about: string;
-  author: string;
-}
 
 function draw(pages: Pages, marks: readonly PaperMark[], pictures: SheetPictures, say: Say): void {
   const { pdf } = pages;

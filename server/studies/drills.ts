@@ -7,7 +7,7 @@ import { notFound } from '../errors';
 import { rosterOf } from '../classes/classes';
 import { drillRounds } from '../schema';
 
-export type DrillWho = 'student' | 'class' | 'oneself';
+type DrillWho = 'student' | 'class' | 'oneself';
 
 export interface RoundView {
   id: string;

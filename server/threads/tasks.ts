@@ -11,8 +11,8 @@ import type { Layout } from '../../core/style/layout';
 import type { ProfileOptions, ProfileWithMaps } from '../../core/style/profile';
 import type { Voice } from '../../words/say';
 import type { UserError } from '../errors';
-import type { SheetFile } from '../exports/sheetPdf';
 import type { ReportDocument } from './reportDocument';
+import type { SheetFile } from './sheetFile';
 
 export interface MeasureTask {
   task: 'measure';

@@ -2,7 +2,7 @@
 import { biasOf, Drill } from '@/core/proportion/drills';
 import Chart, { useInk } from '../shared/evidence/Chart';
 import { useSay } from '../words/Words';
-import type { Round } from './EyeBench';
+import type { Round } from './rounds';
 
 /** How the eye's error goes from round to round: its size, and its bias with its sign. */
 export default function DrillCourse({ drill, rounds }: { drill: Drill; rounds: readonly Round[] }) {

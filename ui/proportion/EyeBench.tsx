@@ -12,20 +12,10 @@ import { screenPicture } from '../shared/reading/client';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import { useSay } from '../words/Words';
+import type { Round, Who } from './rounds';
 import type { LandmarkSet } from './useLandmarks';
 
 const Course = dynamic(() => import('./DrillCourse'), { ssr: false });
-
-type Who = 'oneself' | 'class' | 'student';
-
-export interface Round {
-  id: string;
-  studentId: string | null;
-  who: Who;
-  drill: Drill;
-  answers: DrillAnswer[];
-  at: string;
-}
 
 interface Props {
   studyId: string;

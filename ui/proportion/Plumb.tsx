@@ -1,7 +1,7 @@
 'use client';
 import { Ruler } from 'lucide-react';
 import { useState } from 'react';
-import { amount, message } from '@/core/message';
+import { amount, figure, message } from '@/core/message';
 import { nearLines, Stands, standsOf, unitOf } from '@/core/proportion/plumb';
 import type { Kind } from '../shared/kinds';
 import { useSay } from '../words/Words';
@@ -62,7 +62,7 @@ export function PlumbRead({ held, kind, points }: { held: Held; kind: Kind; poin
       message(`plumb.${s.as}`, {
         point: kind.pointSaid(s.point),
         of: kind.pointSaid(s.of),
-        by: amount(Math.abs(s.off), own ? 'heads' : 'share'),
+        by: own ? message('plumb.heads', { n: figure(Math.abs(s.off), 2) }) : amount(Math.abs(s.off), 'share'),
         way,
       }),
     );

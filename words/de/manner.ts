@@ -24,6 +24,7 @@ export const plumb = {
   through: 'Linien durch',
   nothing: 'Nahe an seinem Lot und seiner Waagrechten steht nichts.',
   natural: 'Was in Gesichtern sonst senkrecht übereinander oder auf gleicher Höhe steht',
+  heads: '{n} Köpfe',
   under:
     '{point}: {way, select, on {genau im Lot von {of}} inside {{by} innerhalb des Lots durch {of}} outside {{by} außerhalb des Lots durch {of}} right {{by} rechts vom Lot durch {of}} other {{by} links vom Lot durch {of}}}.',
   level: '{point}: {way, select, on {auf einer Höhe mit {of}} below {{by} tiefer als {of}} other {{by} höher als {of}}}.',

@@ -24,6 +24,7 @@ export const plumb = {
   through: 'Lines through',
   nothing: 'Nothing stands near its plumb or level line.',
   natural: 'Where faces usually have it under or level',
+  heads: '{n} heads',
   under:
     '{point}: {way, select, on {right under or over {of}} inside {{by} inside the plumb line through {of}} outside {{by} outside the plumb line through {of}} right {{by} to the right of the plumb line through {of}} other {{by} to the left of the plumb line through {of}}}.',
   level: '{point}: {way, select, on {level with {of}} below {{by} below the level of {of}} other {{by} above the level of {of}}}.',

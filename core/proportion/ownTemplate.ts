@@ -207,6 +207,7 @@ export function templateFrom({ points, shapes, unit, measures }: OwnTemplate): T
   const usual: Landmarks = Object.fromEntries(points.map((p) => [p.name, [100 * p.at[0], 100 * p.at[1]] as const]));
   return {
     parts: ['all'],
+    ...(unit && { unit }),
     points: points.map(({ name, at: place }) => ({ name, at: place, part: 'all' })),
     joined: shapes.map(joined).filter((names) => names.length > 1),
     drawing: shapes.map((s) => shapePath(s, usual)).filter(Boolean),

@@ -17,6 +17,7 @@ import { TemplateChoice } from '../shared/TemplateChoice';
 import { Arrows, Checked, Source } from './Checked';
 import { pieceTitle, type Piece } from './piece';
 import { get } from '../shared/request';
+import { Followed } from './Followed';
 import { useSay } from '../words/Words';
 
 interface Props {
@@ -121,6 +122,9 @@ export function PiecePoints({ base, piece, size, points, own, set, sets, sources
             : null
         }
       />
+      {piece.kind === 'original' && kind.house && held?.check && held.source.said.of === 'reference' && (
+        <Followed template={kind.house} reference={held.source.points} drawing={placing.points} sources={sources} />
+      )}
       {measures.length > 0 && (
         <ul className="mt-3 grid gap-1 text-sm">
           {measures.map((m) => (

@@ -119,6 +119,15 @@ export function MeasureTable({ studyId, works, work, kind, set, points, again, f
         .filter((s) => s.template === kind.key && !(w.id === work.id && s.name === set))
         .map((s) => readAll(kind.template, s.points, w.layered.as.frame ?? [0, 0, w.pictureWidth, w.pictureHeight])),
     );
+  // A unit of no length measures nothing.
+  const ends = kind.template.unit?.map((name) => points[name]);
+  const noLength = ends?.every(Boolean) && Math.hypot(ends[0][0] - ends[1][0], ends[0][1] - ends[1][1]) === 0;
+  if (noLength)
+    return (
+      <p className="alert mt-3" role="status">
+        {say('proportion.noLength', { from: kind.pointSaid(kind.template.unit![0]), to: kind.pointSaid(kind.template.unit![1]) })}
+      </p>
+    );
   if (!data.length) return <p className="mt-3">{say('proportion.none')}</p>;
   return (
     <table className="mt-3 w-full text-sm">

@@ -54,7 +54,7 @@ export function PlumbRead({ held, kind, points }: { held: Held; kind: Kind; poin
   const say = useSay();
   const { open, setOpen, setPoint } = held;
   const at = through(held, kind, points);
-  const own = unitOf(kind.template, points)?.own;
+  const own = kind.house && unitOf(kind.template, points)?.own;
   const sentence = (s: Stands) => {
     const under = s.as === 'under';
     const way = Math.abs(s.off) < ON ? 'on' : (s.toward ?? (under ? (s.off > 0 ? 'right' : 'left') : s.off > 0 ? 'below' : 'above'));

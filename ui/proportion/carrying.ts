@@ -36,7 +36,7 @@ export function sourceOf(
       at: [(points[p.name][0] - x) / w, (points[p.name][1] - y) / h] as const,
     })),
     joined: kind?.template.joined ?? [],
-    unit: kind?.own ? kind.own.template.unit : (kind?.template.unit ?? null),
+    unit: kind?.template.unit ?? null,
     steps: read.length ? buildUp(read, frame, placing, rulers, meetingsOf(read, frame)) : [],
     title: typed(title),
   };

@@ -24,6 +24,7 @@ export const proportion = {
     parts: 'Teileblatt',
     eye: 'Auge üben',
   },
+  noLength: '„{from}“ und „{to}“ liegen auf einer Stelle, die Einheit hat also keine Länge. Verschieben Sie einen von beiden.',
   hasPoints: 'Punkte gesetzt',
   noneOfThese: 'Nichts davon: eigene Punkte',
   own: {

@@ -4,6 +4,7 @@ import { background, app, bench, deleting, shared, signIn, steps, trouble } from
 import { build, shapes } from './build';
 import { carry } from './carry';
 import { check } from './check';
+import { follows } from './follows';
 import { partsSheet } from './partsSheet';
 import { manner, plumb } from './manner';
 import { colour, compare, hanging, make, marks, pieces, proportion } from './benches';
@@ -42,6 +43,7 @@ export const de: Catalogue = {
   eye,
   inventory,
   partsSheet,
+  follows,
   check,
   manner,
   plumb,

@@ -24,6 +24,7 @@ export const proportion = {
     parts: 'Parts sheet',
     eye: 'Train the eye',
   },
+  noLength: '“{from}” and “{to}” lie on one place, so that the unit has no length. Move one of them.',
   hasPoints: 'points placed',
   noneOfThese: 'None of these: points of your own',
   own: {

@@ -1,10 +1,11 @@
 'use client';
-import { useDeferredValue, useMemo } from 'react';
+import { useMemo } from 'react';
 import { message, typed } from '@/core/message';
 import { Departure, departuresOf, MeasuredFigures } from '@/core/style/departures';
 import { Rule, TickRule } from '../rules/RuleList';
 import type { Kind } from '../shared/kinds';
 import { Place } from '../shared/layers/Layers';
+import { useSettled } from '../shared/useSettled';
 import { useSay } from '../words/Words';
 
 interface Props {
@@ -20,7 +21,7 @@ interface Props {
 /** What the works of a hand have in common against nature, surest first, and how they make the two sides of a pair unequal. */
 export function Manner({ studyId, kind, works, group, rules }: Props) {
   const say = useSay();
-  const calm = useDeferredValue(works);
+  const calm = useSettled(works);
   const all = useMemo(() => departuresOf(kind.template, calm), [kind, calm]);
   if (!all.length) return null;
   const number = Math.max(...all.map((d) => d.works));

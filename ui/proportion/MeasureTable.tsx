@@ -1,7 +1,7 @@
 'use client';
 import { createColumnHelper, getCoreRowModel, getSortedRowModel, SortingState, useReactTable } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { Fragment, useDeferredValue, useId, useMemo, useState } from 'react';
+import { Fragment, useId, useMemo, useState } from 'react';
 import { Message, message, several, typed } from '@/core/message';
 import { measureOf, readAll, ReadMeasure } from '@/core/proportion/measures';
 import { asRatio, placingSpread, placingVariances } from '@/core/proportion/placingSpread';
@@ -10,6 +10,7 @@ import { Rule, TickRule } from '../rules/RuleList';
 import { Grounds, Opened, Opener } from '../shared/evidence/Told';
 import type { Kind } from '../shared/kinds';
 import { Place } from '../shared/layers/Layers';
+import { useSettled } from '../shared/useSettled';
 import { useSay } from '../words/Words';
 import type { Layered } from '../shared/layers/LayerCanvas';
 import type { LandmarkSet } from './useLandmarks';
@@ -75,7 +76,7 @@ export function MeasureTable({ studyId, works, work, kind, set, points, again, f
   const [sorting, setSorting] = useState<SortingState>([{ id: 'times', desc: true }]);
   const data = useMemo(() => readAll(kind.template, points, frame).filter((r): r is Row => r.value !== null), [kind, points, frame]);
   // Reckoned for the one that is opened, and not while a point is on its way.
-  const calm = useDeferredValue(points);
+  const calm = useSettled(points);
   const unsure = useMemo(
     () => (opened === null ? null : placingVariances(kind.template, calm, frame, placingSpread(calm, again))),
     [opened, kind, calm, again, frame],

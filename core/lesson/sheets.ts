@@ -72,6 +72,12 @@ export function sheetInShape(source: readonly [w: number, h: number], paper: Siz
   return [Math.floor(w), Math.floor(h)];
 }
 
+/** A sheet turned the way a picture lies: lying under one that is as wide as high or wider. */
+export const turnedAs = (sheet: readonly [number, number], [w, h]: readonly [number, number]): [number, number] => {
+  const [long, short] = [Math.max(...sheet), Math.min(...sheet)];
+  return w >= h ? [long, short] : [short, long];
+};
+
 /** Dots to the inch at which a print from a file looks whole at arm's length: common practice, no source. */
 const PRINT_DPI = 300;
 

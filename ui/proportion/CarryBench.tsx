@@ -4,7 +4,7 @@ import { ReactNode, useEffect, useMemo, useState } from 'react';
 import { CoreError } from '@/core/errors';
 import { amount, typed } from '@/core/message';
 import { Fineness, FINENESS } from '@/core/composition/lineSheet';
-import { sizeNamed } from '@/core/lesson/sheets';
+import { sizeNamed, turnedAs } from '@/core/lesson/sheets';
 import { BodyRulers, RULER_LIMITS, RULERS } from '@/core/proportion/bodyRulers';
 import { CarryWishes, carryOver, FITS, METHODS, SHOWN, wishesAsParams } from '@/core/proportion/carryOver';
 import { tilesOf } from '@/core/proportion/paper';
@@ -74,15 +74,13 @@ export function CarryBench({ study, work, own, shapes, rulers, printer, first, v
   const at = Math.min(page, Math.max(0, sheets.length - 1));
   const printed = sheets.map((s) => tilesOf(s.size, paper).tiles.length);
   const placing = made.carried?.placing;
-  const [long, short] = [Math.max(...study.sheet), Math.min(...study.sheet)];
-  const lying = work.frame[2] >= work.frame[3];
-  const turned = ([a, b]: readonly [number, number]): [number, number] =>
-    lying ? [Math.max(a, b), Math.min(a, b)] : [Math.min(a, b), Math.max(a, b)];
+  const turned = (size: readonly [number, number]) => turnedAs(size, [work.frame[2], work.frame[3]]);
+  const studySheet = turned(study.sheet);
   const sizes = [
     {
       name: '',
-      size: turned([long, short]),
-      said: say('carry.studySheet', { wide: amount(turned([long, short])[0], 'mm'), high: amount(turned([long, short])[1], 'mm') }),
+      size: studySheet,
+      said: say('carry.studySheet', { wide: amount(studySheet[0], 'mm'), high: amount(studySheet[1], 'mm') }),
     },
     ...SHEETS.map((name) => ({ name, size: turned(sizeNamed(name)!), said: say.typed(name) })),
   ];

@@ -14,6 +14,7 @@ import { motifsOf } from '@/server/studies/motifs';
 import { partsOf } from '@/server/studies/parts';
 import { rulersOf } from '@/server/studies/bodyRulers';
 import { shapesOf } from '@/server/studies/shapes';
+import { turnedAs } from '@/core/lesson/sheets';
 import { FINENESS } from '@/core/composition/lineSheet';
 import { wishesFrom } from '@/core/proportion/carryOver';
 import { isTemplate, templateToOpen } from '@/core/proportion/templates';
@@ -61,16 +62,15 @@ export default async function ProportionPage({
   const strip = (
     <WorkStrip works={withSets} current={current.id} href={`/studies/${study}/proportion`} also={view === 'points' ? '' : `view=${view}`} />
   );
+  const frame = current.layered.as.frame ?? ([0, 0, current.pictureWidth, current.pictureHeight] as const);
   if (view === 'shapes') {
-    const frame = current.layered.as.frame ?? ([0, 0, current.pictureWidth, current.pictureHeight] as const);
-    const [long, short] = [Math.max(row.paperWidthMm, row.paperHeightMm), Math.min(row.paperWidthMm, row.paperHeightMm)];
     return (
       <ShapesBench
         key={current.id}
         studyId={study}
         work={current}
         frame={frame}
-        sheet={frame[2] >= frame[3] ? [long, short] : [short, long]}
+        sheet={turnedAs([row.paperWidthMm, row.paperHeightMm], [frame[2], frame[3]])}
         rulers={await rulersOf(row)}
         first={await shapesOf(current.id)}
         rules={await listRules(study)}
@@ -106,9 +106,7 @@ export default async function ProportionPage({
     );
   if (view === 'carry') {
     const query = (await searchParams) as Record<string, string | undefined>;
-    const frame = current.layered.as.frame ?? ([0, 0, current.pictureWidth, current.pictureHeight] as const);
-    const [long, short] = [Math.max(row.paperWidthMm, row.paperHeightMm), Math.min(row.paperWidthMm, row.paperHeightMm)];
-    const sheet: [number, number] = frame[2] >= frame[3] ? [long, short] : [short, long];
+    const sheet = turnedAs([row.paperWidthMm, row.paperHeightMm], [frame[2], frame[3]]);
     const placedSet = current.sets.find((s) => s.template === query.template && s.name === (query.set ?? s.name)) ?? current.sets[0];
     return (
       <CarryBench

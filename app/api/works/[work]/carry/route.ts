@@ -1,7 +1,7 @@
 import { voiceHere } from '@/app/voice';
 import { CoreError } from '@/core/errors';
 import { FINENESS } from '@/core/composition/lineSheet';
-import { sizeNamed } from '@/core/lesson/sheets';
+import { sizeNamed, turnedAs } from '@/core/lesson/sheets';
 import { carryOver, wishesFrom } from '@/core/proportion/carryOver';
 import { studyOf, workOf } from '@/server/accounts/ownership';
 import { todayIn } from '@/server/accounts/settings';
@@ -27,9 +27,8 @@ export const GET = handle(async ({ teacher, request, params }) => {
   if (!work) throw notFound('work');
   const query = Object.fromEntries(new URL(request.url).searchParams) as Record<string, string | undefined>;
   const frame = work.frame ?? ([0, 0, work.pictureWidth, work.pictureHeight] as const);
-  const [long, short] = [Math.max(study.paperWidthMm, study.paperHeightMm), Math.min(study.paperWidthMm, study.paperHeightMm)];
   const wishes = wishesFrom(query, {
-    sheet: frame[2] >= frame[3] ? [long, short] : [short, long],
+    sheet: turnedAs([study.paperWidthMm, study.paperHeightMm], [frame[2], frame[3]]),
     leftHanded: teacher.settings.hand === 'left',
   });
   const kind = kindOf(query.template, await ownTemplatesOf(teacher.id));

@@ -1,3 +1,4 @@
+import { turnedAs } from '@/core/lesson/sheets';
 import { notFound } from 'next/navigation';
 import { GhostSheet } from '@/ui/make/GhostSheet';
 import { isTemplate } from '@/core/proportion/templates';
@@ -23,8 +24,6 @@ export default async function GhostSheetPage({
   const { references, works } = await makingOf(id);
   const reference = references.find((r) => r.id === wanted);
   if (!reference || !isTemplate(template)) notFound();
-  // The class's own sheet, turned the way the reference lies.
-  const across = [Math.max(study.paperWidthMm, study.paperHeightMm), Math.min(study.paperWidthMm, study.paperHeightMm)] as const;
   return (
     <GhostSheet
       study={study.title}
@@ -33,7 +32,7 @@ export default async function GhostSheetPage({
       template={template}
       works={inGroup(works, group ?? null)}
       rules={await listRules(id)}
-      paper={reference.pictureWidth >= reference.pictureHeight ? across : [across[1], across[0]]}
+      paper={turnedAs([study.paperWidthMm, study.paperHeightMm], [reference.pictureWidth, reference.pictureHeight])}
     />
   );
 }

@@ -92,3 +92,12 @@ test('a name of a kind is there once, a broken one is told, and nobody else’s 
     placeLandmarks(stranger, { subject: 'work', subjectId: theirs, template: ownKey(id) }, 0, { bow: [1, 1] }, LABEL),
   ).rejects.toMatchObject({ status: 404 });
 });
+
+test('points placed a second time are kept beside the first, and go with a point that is taken away', async () => {
+  const twice = { crown: [2, 1], sole: [1, 51], toe: [9, 9] } as Record<string, [number, number]>;
+  const version = await placeLandmarks(teacher, standing(''), 0, { crown: [1, 1], sole: [1, 50] }, LABEL, { again: twice });
+  expect((await landmarksOf(teacher, 'work', work))[0].again).toEqual({ crown: [2, 1], sole: [1, 51] });
+  await placeLandmarks(teacher, standing(''), version, { sole: [1, 50] }, LABEL, { again: twice });
+  expect((await landmarksOf(teacher, 'work', work))[0].again).toEqual({ sole: [1, 51] });
+  await expect(placeLandmarks(teacher, standing('x'), 0, {}, LABEL, { again: { fin: [1, 1] } })).rejects.toMatchObject({ field: 'again' });
+});

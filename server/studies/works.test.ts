@@ -73,7 +73,7 @@ test('a work is listed with its points and kept patches, as they were placed', a
   await addPin(teacher, id, [10, 20, 60, 60], {});
   await addPin(teacher, id, [90, 20, 60, 60], {});
   const [placed, bare] = await listWorks(study);
-  expect(placed.sets).toEqual([{ template: 'face-front', name: '', points, hidden: null, version: 1 }]);
+  expect(placed.sets).toEqual([{ template: 'face-front', name: '', points, hidden: null, again: null, version: 1 }]);
   expect(placed.patches).toEqual([
     [10, 20, 60, 60],
     [90, 20, 60, 60],

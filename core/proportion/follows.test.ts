@@ -27,9 +27,11 @@ test('still larger goes beyond it, half as much is still open, smaller follows n
   expect(of('heads-tall', T, figure(100), figure(80), factors)?.as).toBe('neither');
 });
 
-test('what the manner asks and nobody did is told as open; what nobody asked follows neither', () => {
+test('what the manner asks and nobody did is told as open; what it leaves as it is and was changed follows neither; of what has no factor nothing is told', () => {
   expect(of('heads-tall', T, figure(100), figure(100), factors)?.as).toBe('open');
-  expect(of('hem-width', T, figure(100), figure(100, 200), factors)?.as).toBe('neither');
+  const wide = { ...figure(100), 'shoulder-left': [150, 300] as [number, number] };
+  expect(of('shoulder-width', T, figure(100), wide, [{ measure: 'shoulder-width', factor: 1.01, works: 2 }])?.as).toBe('neither');
+  expect(of('hem-width', T, figure(100), figure(100, 200), factors)).toBeUndefined();
   expect(followsOf(T, figure(100), figure(100), [])).toEqual([]);
   expect(TEMPLATES[T].measures.some((m) => m.name === 'hem-width')).toBe(true);
 });

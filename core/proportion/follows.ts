@@ -22,8 +22,9 @@ const [NEAR, ASKS] = [0.08, 0.06];
 export function followsOf(template: TemplateName, reference: Landmarks, drawing: Landmarks, factors: readonly MannerFactor[]): Follows[] {
   const asked = new Map(factors.map((f) => [f.measure, f.factor]));
   const done = changesFrom(template, reference, drawing).flatMap((c): Follows[] => {
-    if (c.times === null) return [];
-    const want = asked.get(c.measure) ?? 1;
+    const want = asked.get(c.measure);
+    // Of what nature has no proportion, nobody knows what the manner would make.
+    if (c.times === null || want === undefined) return [];
     const [by, to] = [Math.log(c.times), Math.log(want)];
     const asks = Math.abs(to) > ASKS;
     const as =

@@ -1,7 +1,7 @@
 /** Knows how a picture sits on its sheet: the worked area, its centre, margins, and the basic shape it fills. */
 import { components } from '../raster/components';
-import { dilateMax, erodeMin } from '../raster/filters';
-import { Mask, Plane, plane, Point } from '../raster/image';
+import { closedOver } from '../raster/filters';
+import { Mask, Plane, Point } from '../raster/image';
 import { convexHull, signedArea } from '../proportion/polygon';
 import { fitShapes, FULL_KINDS, ShapeKind } from '../proportion/shapes';
 import { BARE } from '../marks/ink';
@@ -23,11 +23,7 @@ export interface Composition {
 export function workedArea(depart: Plane | null, width: number, height: number): Mask {
   if (!depart) return { width, height, data: new Uint8Array(width * height).fill(1) };
   const reach = Math.max(2, Math.round(Math.max(width, height) * 0.012));
-  const bits = plane(width, height);
-  for (let i = 0; i < bits.data.length; i++) bits.data[i] = depart.data[i] > BARE ? 1 : 0;
-  const closed = erodeMin(dilateMax(bits, reach), reach);
-  const data = new Uint8Array(width * height);
-  for (let i = 0; i < data.length; i++) data[i] = closed.data[i] > 0.5 ? 1 : 0;
+  const { data } = closedOver((i) => depart.data[i] > BARE, width, height, reach);
   const { labels, list } = components({ width, height, data });
   const keep = new Uint8Array(list.length + 1);
   for (const c of list) keep[c.label] = c.area > 0.0004 * width * height ? 1 : 0;

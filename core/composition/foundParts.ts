@@ -1,7 +1,7 @@
 /** Knows the part of a picture that lies under a place: the region of one colour, the dark mass, or what is drawn on the sheet there. */
 import { LabPlanes, labPlanes } from '../colour/lab';
 import { simplified } from '../proportion/shapeList';
-import { dilateMax, erodeMin, gaussian } from '../raster/filters';
+import { closedOver, gaussian } from '../raster/filters';
 import { Mask, plane, Point, RgbImage } from '../raster/image';
 import { rimOf } from '../raster/outline';
 import { reduceToLongSide } from '../raster/resample';
@@ -36,13 +36,6 @@ function rimColour({ L, a, b }: LabPlanes): number[] {
   return [L, a, b].map((p) => median(rim.map((i) => p.data[i])));
 }
 
-function closed(where: (i: number) => boolean, width: number, height: number, reach: number): Mask {
-  const bits = plane(width, height);
-  for (let i = 0; i < bits.data.length; i++) bits.data[i] = where(i) ? 1 : 0;
-  const shut = reach > 0 ? erodeMin(dilateMax(bits, reach), reach) : bits;
-  return { width, height, data: Uint8Array.from(shut.data, (v) => (v > 0.5 ? 1 : 0)) };
-}
-
 /** Outline of the part under a place (px of the picture), or null where there is none of the kind; holes in it are filled over. */
 export function partAt(image: RgbImage, [x, y]: Point, as: FoundAs): Point[] | null {
   const small = reduceToLongSide(image, SIDE);
@@ -58,13 +51,13 @@ export function partAt(image: RgbImage, [x, y]: Point, as: FoundAs): Point[] | n
     // The step of value that the place belongs to; in the lightest nothing is dark.
     const limit = multiOtsu(histogram(soft.L.data, 0, 100, 100), 3).find((cut) => soft.L.data[at] < cut);
     if (limit === undefined) return null;
-    found = closed((i) => soft.L.data[i] < limit, w, h, reach);
+    found = closedOver((i) => soft.L.data[i] < limit, w, h, reach);
   } else if (as === 'colour') {
     const off = distanceFrom(soft, [soft.L.data[at], soft.a.data[at], soft.b.data[at]]);
-    found = closed((i) => off.data[i] < SAME, w, h, 1);
+    found = closedOver((i) => off.data[i] < SAME, w, h, 1);
   } else {
     const off = distanceFrom(soft, rimColour(soft));
-    found = closed((i) => off.data[i] > DRAWN, w, h, reach);
+    found = closedOver((i) => off.data[i] > DRAWN, w, h, reach);
   }
   const rim = rimOf(found, [sx, sy]);
   if (!rim || rim.length < 8) return null;

@@ -4,7 +4,7 @@ import { posterise, readValues } from '../colour/values';
 import { distanceInside } from '../raster/distance';
 import { dilateMax, gaussian } from '../raster/filters';
 import { components } from '../raster/components';
-import { cropImage, mask, plane, Point, RgbImage } from '../raster/image';
+import { boundsOf, cropImage, mask, Plane, Point, RgbImage } from '../raster/image';
 import { maskOf } from '../raster/leftOut';
 import { reduceToLongSide } from '../raster/resample';
 import { thin } from '../raster/thin';
@@ -70,18 +70,11 @@ const AROUND = 0.03;
 
 /** A part of a picture within its outline (px of it), cleaned; what lies outside is white. The whole picture where there is none. */
 export function partPicture(image: RgbImage, outline: readonly Point[] | null, as: PartAs): RgbImage {
-  const [xs, ys] = outline
-    ? [0, 1].map((k) => outline.map((p) => p[k]))
-    : [
-        [0, image.width],
-        [0, image.height],
-      ];
-  const around = outline ? AROUND * Math.max(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)) : 0;
-  const [x0, y0] = [Math.max(0, Math.floor(Math.min(...xs) - around)), Math.max(0, Math.floor(Math.min(...ys) - around))];
-  const [x1, y1] = [
-    Math.min(image.width, Math.ceil(Math.max(...xs) + around)),
-    Math.min(image.height, Math.ceil(Math.max(...ys) + around)),
-  ];
+  const { width, height } = image;
+  const box = outline ? boundsOf(outline) : { left: 0, top: 0, right: width, bottom: height };
+  const around = outline ? AROUND * Math.max(box.right - box.left, box.bottom - box.top) : 0;
+  const [x0, y0] = [Math.max(0, Math.floor(box.left - around)), Math.max(0, Math.floor(box.top - around))];
+  const [x1, y1] = [Math.min(width, Math.ceil(box.right + around)), Math.min(height, Math.ceil(box.bottom + around))];
   const cut = cropImage(image, [x0, y0, Math.max(1, x1 - x0), Math.max(1, y1 - y0)]);
   const small = reduceToLongSide(cut, PART_SIDE);
   const made = as === 'line' ? lineSheet(small) : as === 'value' ? valueSheet(small) : small;
@@ -89,8 +82,7 @@ export function partPicture(image: RgbImage, outline: readonly Point[] | null, a
   const k = small.width / cut.width;
   const reach = Math.max(1, Math.round(around * k));
   const inside = maskOf([outline.map(([x, y]): Point => [(x - x0) * k, (y - y0) * k])], made.width, made.height);
-  const bits = plane(made.width, made.height);
-  for (let i = 0; i < bits.data.length; i++) bits.data[i] = inside.data[i];
+  const bits: Plane = { width: made.width, height: made.height, data: Float32Array.from(inside.data) };
   const wide = dilateMax(bits, reach);
   const data = Uint8Array.from(made.data);
   for (let i = 0; i < wide.data.length; i++) if (wide.data[i] < 0.5) data.fill(255, 3 * i, 3 * i + 3);

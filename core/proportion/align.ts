@@ -1,12 +1,13 @@
 /** Knows how one set of landmarks lies over another: the least-squares similarity without reflection (Umeyama 1991). */
 import { CoreError } from '../errors';
+import { boundsOf, Point } from '../raster/image';
 
 export type Landmarks = Readonly<Record<string, readonly [number, number]>>;
 
 /** Diagonal of the box round some points. */
-export const extentOf = (points: readonly (readonly [number, number])[]): number => {
-  const side = (k: 0 | 1) => Math.max(...points.map((p) => p[k])) - Math.min(...points.map((p) => p[k]));
-  return Math.hypot(side(0), side(1));
+export const extentOf = (points: readonly Point[]): number => {
+  const { left, top, right, bottom } = boundsOf(points);
+  return Math.hypot(right - left, bottom - top);
 };
 
 export interface Alignment {

@@ -1,8 +1,8 @@
 /** Knows how a picture is built up from its shapes, one a step: what each is and where it stands, in words a class can follow with a sheet and its hands. */
-import { amount, Message, message, Several, several, Typed, typed } from '../message';
+import { amount, Message, message, Several, several, typed } from '../message';
 import type { BodyRulers } from './bodyRulers';
 import { laidOff } from './bodyRulers';
-import { PART_SIGNS, Steps } from './spans';
+import { stepsSign } from './spans';
 import { bigToSmall, Meeting, ReadShape } from './shapeList';
 import type { Point } from '../raster/image';
 import type { Placing } from './transfer';
@@ -40,15 +40,13 @@ function sayLaid(mm: number, rulers: BodyRulers): Message | null {
   return (
     laid &&
     message('build.laid', {
-      n: countOf(laid.steps),
+      n: typed(stepsSign(laid.steps)),
       many: laid.steps.whole + (laid.steps.part ? 1 : 0),
       ruler: laid.ruler,
       as: laid.steps.as,
     })
   );
 }
-
-const countOf = ({ whole, part }: Steps): Typed => typed(part ? `${whole || ''}${PART_SIGNS[part]}` : String(whole));
 
 export interface BuildStep {
   read: ReadShape;

@@ -7,8 +7,8 @@ import { amount, figure, Message, message, Typed, typed } from '../message';
 import type { Point } from '../raster/image';
 import type { BuildStep } from './buildUp';
 import { placeLabels } from './labels';
-import { Ink, PaperMark, PaperSheet } from './paper';
-import { PART_SIGNS, slopeOf, Steps, stepsOf } from './spans';
+import { BOLD, FINE, line, outlined, PaperMark, PaperSheet, PLAIN, rectangle, text } from './paper';
+import { slopeOf, Steps, stepsOf, stepsSign } from './spans';
 import { Fit, placeOnSheet, Placing, transferPoint } from './transfer';
 
 export const METHODS = ['grid', 'folds', 'quadrants', 'sighting', 'shapes'] as const;
@@ -71,37 +71,8 @@ export interface Carried {
 /** The largest sheet that is drawn for: a roll of paper. */
 const MOST_SHEET = 3000;
 const MOST_COLUMNS = 40;
-/** Heights of numbers and of words, mm. */
-const [NUMBER, WORDS] = [2.8, 3];
-
-const [FINE, PLAIN, BOLD] = [0.15, 0.25, 0.5];
-
-const line = (points: readonly Point[], width = PLAIN, ink: Ink = 'plain', dash?: number): PaperMark => ({
-  kind: 'line',
-  points,
-  width,
-  ink,
-  dash,
-});
-const text = (at: Point, said: Message | Typed, more: Partial<Extract<PaperMark, { kind: 'text' }>> = {}): PaperMark => ({
-  kind: 'text',
-  at,
-  said,
-  size: WORDS,
-  ...more,
-});
-const box = (x: number, y: number, w: number, h: number, width = PLAIN, ink: Ink = 'plain'): PaperMark => ({
-  kind: 'line',
-  points: [
-    [x, y],
-    [x + w, y],
-    [x + w, y + h],
-    [x, y + h],
-  ],
-  width,
-  ink,
-  closed: true,
-});
+/** Height of the numbers beside points, mm. */
+const NUMBER = 2.8;
 
 /** Where the source lies on the sheet, by the wishes; what does not fit is told by its field. */
 export function placingOf(
@@ -139,7 +110,7 @@ function linesOver(
 ): PaperMark[] {
   const on = ([x, y]: Point): Point => [at.left + (x - p.left) * at.scale, at.top + (y - p.top) * at.scale];
   const [x0, y0, x1, y1] = [p.left, p.top, p.left + p.width, p.top + p.height];
-  const frame: PaperMark = { ...box(0, 0, 1, 1, PLAIN), points: [on([x0, y0]), on([x1, y0]), on([x1, y1]), on([x0, y1])] } as PaperMark;
+  const frame = outlined([on([x0, y0]), on([x1, y0]), on([x1, y1]), on([x0, y1])]);
   const marks: PaperMark[] = [frame];
   if (method === 'grid') {
     const side = p.width / columns;
@@ -235,7 +206,7 @@ function foldPictures(sheet: readonly [number, number], folds: number, left: num
               ),
         );
     return [
-      box(x, top, w, h),
+      rectangle(x, top, w, h),
       ...before.flatMap((f) => crease(f, false)),
       ...crease({ across, into }, true),
       text([x + w / 2, top + h + 3.4], typed(String(i + 1)), { anchor: 'middle', strong: true }),
@@ -245,17 +216,13 @@ function foldPictures(sheet: readonly [number, number], folds: number, left: num
 }
 
 /** A part of a square or a fold cell as it is guessed: "½"; just at its beginning or end as that. */
-const partSaid = (v: number): Message => {
-  const steps = stepsOf(v)!;
-  if (!steps.part) return message('carry.part', { sign: typed(steps.whole ? '1' : '0') });
-  return message('carry.part', { sign: typed(PART_SIGNS[steps.part]) });
-};
+const partSaid = (v: number): Typed => typed(stepsSign(stepsOf(v)!));
 
 const mm = (v: number) => amount(Math.abs(v), 'mm');
 
 /** What stands in the key for one point, by method. */
 function keyOf(method: Method, p: Placing, point: CarryPoint, columns: number, folds: number, leftHanded: boolean): (Message | Typed)[] {
-  const t = transferPoint(p, point.at, columns);
+  const t = transferPoint(p, point.at, columns, folds);
   if (method === 'grid') {
     const column = leftHanded ? columns - t.square.column : t.square.column - 1;
     const square =
@@ -263,18 +230,12 @@ function keyOf(method: Method, p: Placing, point: CarryPoint, columns: number, f
     return [square, message('carry.across', { part: partSaid(t.square.across) }), message('carry.down', { part: partSaid(t.square.down) })];
   }
   if (method === 'folds') {
-    const n = 2 ** folds;
-    const cell = (v: number, whole: number) => {
-      const s = (n * v) / whole;
-      const k = Math.min(n - 1, Math.max(0, Math.floor(s)));
-      return { k: k + 1, part: s - k };
-    };
     if (t.left < 0 || t.top < 0 || t.right < 0 || t.bottom < 0) return [message('carry.outside'), typed(''), typed('')];
-    const [c, r] = [cell(t.left, p.sheet[0]), cell(t.top, p.sheet[1])];
+    const { column, row, across, down } = t.fold;
     return [
-      message('carry.cell', { column: c.k, row: r.k }),
-      message('carry.across', { part: partSaid(c.part) }),
-      message('carry.down', { part: partSaid(r.part) }),
+      message('carry.cell', { column, row }),
+      message('carry.across', { part: partSaid(across) }),
+      message('carry.down', { part: partSaid(down) }),
     ];
   }
   const [x, y] = t.fromMiddle;
@@ -332,14 +293,11 @@ function table(
 }
 
 /** So many units, as a pencil steps them off. */
-const unitsSaid = ({ whole, part, as }: Steps): Message =>
-  whole || part
-    ? message('carry.units', {
-        n: typed(part ? `${whole || ''}${PART_SIGNS[part]}` : String(whole)),
-        many: whole + (part && whole ? 1 : 0) || 1,
-        as,
-      })
-    : message('carry.hardly');
+const unitsSaid = (steps: Steps): Message => {
+  const { whole, part, as } = steps;
+  if (!whole && !part) return message('carry.hardly');
+  return message('carry.units', { n: typed(stepsSign(steps)), many: whole + (part && whole ? 1 : 0) || 1, as });
+};
 
 /** Every point from the beginning of the unit: so many units to a side of its plumb line, so many above or below its level. */
 function offsets({ points, unit, ratio }: CarrySource): (Message | Typed)[][] {
@@ -622,7 +580,7 @@ function keys(
 function stepPicture(steps: readonly BuildStep[], k: number, p: Placing, [x, y]: Point, wide: number): PaperMark[] {
   const scale = wide / p.sheet[0];
   return [
-    box(x, y, wide, p.sheet[1] * scale),
+    rectangle(x, y, wide, p.sheet[1] * scale),
     ...[0.25, 0.5, 0.75].flatMap((f) => [
       line(
         [
@@ -643,13 +601,13 @@ function stepPicture(steps: readonly BuildStep[], k: number, p: Placing, [x, y]:
         1,
       ),
     ]),
-    ...steps.slice(0, k + 1).map(({ outline }, i): PaperMark => ({
-      kind: 'line',
-      closed: true,
-      points: outline.map(([u, v]): Point => [x + (p.left + u * p.width) * scale, y + (p.top + v * p.height) * scale]),
-      width: i === k ? 0.7 : 0.25,
-      ink: i === k ? 'strong' : 'plain',
-    })),
+    ...steps.slice(0, k + 1).map(({ outline }, i) =>
+      outlined(
+        outline.map(([u, v]): Point => [x + (p.left + u * p.width) * scale, y + (p.top + v * p.height) * scale]),
+        i === k ? 0.7 : PLAIN,
+        i === k ? 'strong' : 'plain',
+      ),
+    ),
   ];
 }
 

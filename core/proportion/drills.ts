@@ -1,7 +1,8 @@
 /** Knows drills that train the eye: questions made from the points on a study's pictures, signed errors, and the bias they show. */
 import type { Landmarks } from './align';
+import { slopeOf } from './spans';
 import type { Template } from './template';
-import { Random, seededRandom } from '../raster/statistics';
+import { axialDifference, Random, seededRandom } from '../raster/statistics';
 import { studentTwoSided } from '../style/student';
 
 export const DRILLS = ['ratio', 'halve', 'angle', 'under', 'stretched'] as const;
@@ -76,11 +77,6 @@ const [FEWEST, MOST] = [1.2, 7];
 const SLOPING = 6;
 
 const long = ([x, y]: At, [u, v]: At) => Math.hypot(u - x, v - y);
-const slope = ([x, y]: At, [u, v]: At) => {
-  const t = (Math.atan2(y - v, u - x) * 180) / Math.PI;
-  return t > 90 ? t - 180 : t <= -90 ? t + 180 : t;
-};
-
 /** Every two joined points that are placed and stand far enough apart. */
 function linesOf({ template, points, width }: Asked): [At, At][] {
   const all = template.joined.flatMap((names) => names.slice(1).map((to, i) => [names[i], to]));
@@ -109,7 +105,7 @@ function questionOf(drill: Drill, asked: readonly Asked[], random: Random, n: nu
   const line = pick(lines, random);
   if (drill === 'halve') return { drill, of: on.of, line, truth: 0.5 };
   if (drill === 'angle') {
-    const truth = slope(...line);
+    const truth = slopeOf(...line)!.level;
     const clear = Math.abs(truth) > SLOPING && Math.abs(truth) < 90 - SLOPING;
     return clear ? { drill, of: on.of, line, truth } : null;
   }
@@ -142,10 +138,8 @@ export function errorOf(q: DrillQuestion, said: number): number {
       return said / q.truth - 1;
     case 'halve':
       return said - q.truth;
-    case 'angle': {
-      const off = said - q.truth;
-      return off > 90 ? off - 180 : off <= -90 ? off + 180 : off;
-    }
+    case 'angle':
+      return axialDifference(q.truth, said);
     case 'under':
       return (said - q.truth) / q.drop;
     case 'stretched':

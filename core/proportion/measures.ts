@@ -1,6 +1,7 @@
 /** Knows the measures of each template: ratios, angles and offsets, with nature's proportion beside them. */
 import { Message, message } from '../message';
 import { Landmarks } from './align';
+import { boundsOf } from '../raster/image';
 import { framed, Measure, MeasureLine, Template } from './template';
 import { OwnTemplate, templateFrom } from './ownTemplate';
 import { isTemplate, TemplateName, TEMPLATES } from './templates';
@@ -70,8 +71,8 @@ const BODIES: readonly string[] = [
 function bodiesOf(sets: readonly LandmarkSet[]): LandmarkSet[] {
   if (sets.some((s) => s.template === 'two-bodies')) return [];
   const middle = ({ points }: LandmarkSet) => {
-    const xs = Object.values(points).map((p) => p[0]);
-    return Math.min(...xs) + Math.max(...xs);
+    const { left, right } = boundsOf(Object.values(points));
+    return left + right;
   };
   const figures = sets.filter((s) => BODIES.includes(s.template) && Object.keys(s.points).length > 1).sort((a, b) => middle(a) - middle(b));
   return figures.slice(1).flatMap((right, i): LandmarkSet[] => {

@@ -26,6 +26,46 @@ export type PaperMark =
       clip?: readonly [x: number, y: number, w: number, h: number];
     };
 
+type Line = Extract<PaperMark, { kind: 'line' }>;
+type Words = Extract<PaperMark, { kind: 'text' }>;
+
+/** Widths of lines and the usual height of words, mm. */
+export const [FINE, PLAIN, BOLD] = [0.15, 0.25, 0.5];
+const WORDS = 3;
+
+export const line = (points: readonly Point[], width = PLAIN, ink: Ink = 'plain', dash?: number): Line => ({
+  kind: 'line',
+  points,
+  width,
+  ink,
+  dash,
+});
+/** A line back to its beginning. */
+export const outlined = (points: readonly Point[], width = PLAIN, ink: Ink = 'plain'): Line => ({
+  ...line(points, width, ink),
+  closed: true,
+});
+
+export const rectangle = (x: number, y: number, w: number, h: number, width = PLAIN, ink: Ink = 'plain'): Line =>
+  outlined(
+    [
+      [x, y],
+      [x + w, y],
+      [x + w, y + h],
+      [x, y + h],
+    ],
+    width,
+    ink,
+  );
+
+export const text = (at: Point, said: Message | Typed, more: Partial<Omit<Words, 'kind' | 'at' | 'said'>> = {}): Words => ({
+  kind: 'text',
+  at,
+  said,
+  size: WORDS,
+  ...more,
+});
+
 /** A sheet at true scale, mm. */
 export interface PaperSheet {
   size: readonly [number, number];

@@ -2,7 +2,7 @@
 import { CoreError } from '../errors';
 import { message, Message, Typed } from '../message';
 import type { Point } from '../raster/image';
-import type { PaperMark, PaperSheet } from './paper';
+import { PaperMark, PaperSheet, rectangle, text } from './paper';
 
 export interface PartChoice {
   /** Names its picture among those of the sheet. */
@@ -43,24 +43,14 @@ export function partsSheet(
     marks: all.slice(n * perPage, (n + 1) * perPage).flatMap((part, i): PaperMark[] => {
       const x = MARGIN + (i % columns) * (wide + GAP);
       const y = TOP + Math.floor(i / columns) * (high + LABEL + GAP);
-      const corners: Point[] = [
-        [x, y],
-        [x + wide, y],
-        [x + wide, y + high],
-        [x, y + high],
-      ];
-      const frame: PaperMark = { kind: 'line', points: corners, width: 0.2, ink: 'pale', closed: true };
+      const frame = rectangle(x, y, wide, high, 0.2, 'pale');
       const middle: Point = [x + wide / 2, y + high + LABEL / 2];
-      if (!part)
-        return [
-          { ...frame, dash: 2 },
-          { kind: 'text', at: middle, said: message('partsSheet.own'), size: 2.6, anchor: 'middle', ink: 'plain' },
-        ];
+      if (!part) return [{ ...frame, dash: 2 }, text(middle, message('partsSheet.own'), { size: 2.6, anchor: 'middle', ink: 'plain' })];
       const [w, h] = part.ratio > wide / high ? [wide - 4, (wide - 4) / part.ratio] : [(high - 4) * part.ratio, high - 4];
       return [
         { kind: 'picture', of: part.key, box: [x + (wide - w) / 2, y + (high - h) / 2, w, h] },
         frame,
-        { kind: 'text', at: middle, said: part.said, size: 2.8, anchor: 'middle' },
+        text(middle, part.said, { size: 2.8, anchor: 'middle' }),
       ];
     }),
   }));

@@ -1,5 +1,6 @@
 /** Knows polygons: area, hull, clipping by a convex one, and how far two overlap. */
-import { Point } from '../raster/image';
+import { crossingsAt } from '../raster/crossings';
+import { boundsOf, Point } from '../raster/image';
 
 /** Signed area by the shoelace formula; positive where points run clockwise as seen (y down). */
 export function signedArea(p: readonly Point[]): number {
@@ -99,29 +100,19 @@ export function overlapWithConvex(subject: readonly Point[], convex: readonly Po
   return union > 0 ? both / union : 0;
 }
 
-/** Where a level line at height y runs inside a polygon (even-odd), as from–to pairs in order. */
-function spansAt(p: readonly Point[], y: number): number[] {
-  const xs: number[] = [];
-  for (let i = 0, j = p.length - 1; i < p.length; j = i++) {
-    const [a, b] = [p[j], p[i]];
-    if (a[1] <= y !== b[1] <= y) xs.push(a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0]));
-  }
-  return xs.sort((a, b) => a - b);
-}
-
 /** Area that two simple polygons of any form share, to about one part in `lines`: lengths shared on level lines, added up. */
 export function sharedArea(a: readonly Point[], b: readonly Point[], lines = 400): number {
-  const ends = (p: readonly Point[]) => [Math.min(...p.map((q) => q[1])), Math.max(...p.map((q) => q[1]))];
-  const [[a0, a1], [b0, b1]] = [ends(a), ends(b)];
-  const [top, bottom] = [Math.max(a0, b0), Math.min(a1, b1)];
-  if (!(bottom > top)) return 0;
+  const [p, q] = [boundsOf(a), boundsOf(b)];
+  const [top, bottom] = [Math.max(p.top, q.top), Math.min(p.bottom, q.bottom)];
+  // Boxes that do not meet share nothing.
+  if (!(bottom > top) || Math.max(p.left, q.left) >= Math.min(p.right, q.right)) return 0;
   const step = (bottom - top) / lines;
   let sum = 0;
   for (let k = 0; k < lines; k++) {
     const y = top + (k + 0.5) * step;
-    const [p, q] = [spansAt(a, y), spansAt(b, y)];
-    for (let i = 0; i + 1 < p.length; i += 2)
-      for (let j = 0; j + 1 < q.length; j += 2) sum += Math.max(0, Math.min(p[i + 1], q[j + 1]) - Math.max(p[i], q[j]));
+    const [m, n] = [crossingsAt(a, y), crossingsAt(b, y)];
+    for (let i = 0; i + 1 < m.length; i += 2)
+      for (let j = 0; j + 1 < n.length; j += 2) sum += Math.max(0, Math.min(m[i + 1], n[j + 1]) - Math.max(m[i], n[j]));
   }
   return sum * step;
 }

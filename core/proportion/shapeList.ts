@@ -4,7 +4,7 @@
  */
 import { CoreError } from '../errors';
 import { typed } from '../message';
-import type { Point } from '../raster/image';
+import { Bounds, boundsOf, Point } from '../raster/image';
 import { centroid, convexHull, crossesItself, sharedArea, signedArea } from './polygon';
 import { FittedShape, fitShapes, FULL_KINDS, SHAPE_KINDS, ShapeKind } from './shapes';
 
@@ -89,7 +89,7 @@ export interface ReadShape {
   /** Of the frame. */
   share: number;
   /** Of the drawn shape, in shares of the frame's width and height. */
-  box: { left: number; top: number; right: number; bottom: number };
+  box: Bounds;
   middle: Point;
   /** Degrees of its long side against level, 0 to 180; null where it is about as high as wide in every direction. */
   lie: number | null;
@@ -116,13 +116,21 @@ const CLEARLY = 1.6;
 
 type Frame = readonly [x: number, y: number, w: number, h: number];
 
+/** Sides in shares of the frame's width and height. */
+const inFrame = ({ left, top, right, bottom }: Bounds, [x, y, w, h]: Frame): Bounds => ({
+  left: (left - x) / w,
+  top: (top - y) / h,
+  right: (right - x) / w,
+  bottom: (bottom - y) / h,
+});
+
 /** Every shape as it is read in the picture's frame; basic shapes are fitted where none are given. */
-export function readShapes(shapes: readonly DrawnShape[], [x, y, w, h]: Frame, fits?: ReadonlyMap<string, FittedShape[]>): ReadShape[] {
+export function readShapes(shapes: readonly DrawnShape[], frame: Frame, fits?: ReadonlyMap<string, FittedShape[]>): ReadShape[] {
+  const [x, y, w, h] = frame;
   const areas = shapes.map((s) => Math.abs(signedArea(s.outline)));
   return shapes.map((shape, i): ReadShape => {
     const ranked = fits?.get(shape.id) ?? fitShapes(shape.outline);
     const drawn = ranked.find((f) => f.kind === shape.as) ?? ranked[0];
-    const [xs, ys] = [0, 1].map((k) => drawn.outline.map((p) => p[k]));
     const middle = centroid(drawn.outline);
     const holders = shapes
       .map((_, k) => k)
@@ -133,12 +141,7 @@ export function readShapes(shapes: readonly DrawnShape[], [x, y, w, h]: Frame, f
       drawn,
       ranked,
       share: areas[i] / (w * h),
-      box: {
-        left: (Math.min(...xs) - x) / w,
-        top: (Math.min(...ys) - y) / h,
-        right: (Math.max(...xs) - x) / w,
-        bottom: (Math.max(...ys) - y) / h,
-      },
+      box: inFrame(boundsOf(drawn.outline), frame),
       middle: [(middle[0] - x) / w, (middle[1] - y) / h],
       lie: lieOf(drawn.outline),
       within: holders.length ? shapes[holders[0]].id : null,
@@ -219,7 +222,7 @@ export interface Whole {
   /** The basic shape that the hull of everything fills best. */
   shape: FittedShape;
   /** Free sheet at each side, of the frame's width or height. */
-  free: { left: number; top: number; right: number; bottom: number };
+  free: Bounds;
   /** Edges that something reaches. */
   touched: readonly ('left' | 'top' | 'right' | 'bottom')[];
   /** Middle of all, in thirds from the upper left. */
@@ -234,12 +237,12 @@ export function wholeOf(read: readonly ReadShape[], frame: Frame): Whole | null 
   if (!things.length) return null;
   const [x, y, w, h] = frame;
   const hull = convexHull(things.flatMap((r) => r.shape.outline));
-  const [xs, ys] = [0, 1].map((k) => hull.map((p) => p[k]));
+  const box = inFrame(boundsOf(hull), frame);
   const free = {
-    left: Math.max(0, (Math.min(...xs) - x) / w),
-    top: Math.max(0, (Math.min(...ys) - y) / h),
-    right: Math.max(0, 1 - (Math.max(...xs) - x) / w),
-    bottom: Math.max(0, 1 - (Math.max(...ys) - y) / h),
+    left: Math.max(0, box.left),
+    top: Math.max(0, box.top),
+    right: Math.max(0, 1 - box.right),
+    bottom: Math.max(0, 1 - box.bottom),
   };
   const [cx, cy] = centroid(hull);
   const third = (v: number) => Math.min(2, Math.max(0, Math.floor(3 * v)));

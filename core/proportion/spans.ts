@@ -13,6 +13,9 @@ export interface Steps {
   as: 'just' | 'more' | 'less';
 }
 
+/** A count of steps as it is written: "2½", "¾", "3". */
+export const stepsSign = ({ whole, part }: Pick<Steps, 'whole' | 'part'>): string => `${whole || (part ? '' : 0)}${PART_SIGNS[part]}`;
+
 /** A ratio as whole steps and the nearest simple part; null for one that is none. */
 export function stepsOf(ratio: number): Steps | null {
   if (!(ratio >= 0) || !Number.isFinite(ratio)) return null;

@@ -33,12 +33,12 @@ export interface Transferred {
   fromMiddle: Point;
   /** Square of the grid, counted from 1 at the top left of the placed source, and the share of the way across and down it. */
   square: { column: number; row: number; across: number; down: number };
-  /** Cell of the sheet folded twice each way, from 1 at the top left. */
-  fold: { column: number; row: number };
+  /** Cell of the folded sheet, from 1 at the top left, and the share of the way across and down it; one off the sheet is in the cell at its edge. */
+  fold: { column: number; row: number; across: number; down: number };
 }
 
-/** A source point (0–1 across and down) as it falls on the sheet; `columns` squares across the placed source. */
-export function transferPoint(p: Placing, [u, v]: Point, columns: number): Transferred {
+/** A source point (0–1 across and down) as it falls on the sheet; `columns` squares across the placed source, the sheet folded so often each way. */
+export function transferPoint(p: Placing, [u, v]: Point, columns: number, folds = 2): Transferred {
   const left = p.left + u * p.width;
   const top = p.top + v * p.height;
   const side = p.width / columns;
@@ -48,7 +48,12 @@ export function transferPoint(p: Placing, [u, v]: Point, columns: number): Trans
     return { n: n + 1, part: at - n };
   };
   const [c, r] = [cell(u * p.width, side), cell(v * p.height, side)];
-  const fold = (along: number, whole: number) => Math.min(4, Math.max(1, Math.floor((4 * along) / whole) + 1));
+  const fold = (along: number, whole: number) => {
+    const at = (2 ** folds * along) / whole;
+    const n = Math.min(2 ** folds - 1, Math.max(0, Math.floor(at)));
+    return { n: n + 1, part: at - n };
+  };
+  const [fc, fr] = [fold(left, p.sheet[0]), fold(top, p.sheet[1])];
   return {
     left,
     top,
@@ -56,6 +61,6 @@ export function transferPoint(p: Placing, [u, v]: Point, columns: number): Trans
     bottom: p.sheet[1] - top,
     fromMiddle: [left - p.sheet[0] / 2, top - p.sheet[1] / 2],
     square: { column: c.n, row: r.n, across: c.part, down: r.part },
-    fold: { column: fold(left, p.sheet[0]), row: fold(top, p.sheet[1]) },
+    fold: { column: fc.n, row: fr.n, across: fc.part, down: fr.part },
   };
 }

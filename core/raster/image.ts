@@ -26,6 +26,20 @@ export type Rect = readonly [x: number, y: number, w: number, h: number];
 
 export type Point = readonly [x: number, y: number];
 
+/** Sides of the upright box round some points. */
+export interface Bounds {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
+/** The upright box round points; there is at least one. */
+export function boundsOf(points: readonly Point[]): Bounds {
+  const [xs, ys] = [0, 1].map((k) => points.map((p) => p[k]));
+  return { left: Math.min(...xs), top: Math.min(...ys), right: Math.max(...xs), bottom: Math.max(...ys) };
+}
+
 /** A float plane of zeros. */
 export function plane(width: number, height: number): Plane {
   return { width, height, data: new Float32Array(width * height) };

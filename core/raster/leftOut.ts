@@ -1,4 +1,5 @@
 /** Knows places that are to be left out of every reading: where they lie, and how a picture is filled there so that filters see nothing. */
+import { crossingsAt } from './crossings';
 import { Mask, mask, Point, RgbImage } from './image';
 
 /** Why a place is left out, most usual first: it is damaged, a label or a reflection lies over it, another may have worked on it, or it belongs to the mount. */
@@ -10,13 +11,7 @@ export function maskOf(outlines: readonly (readonly Point[])[], width: number, h
   const out = mask(width, height);
   for (const outline of outlines)
     for (let y = 0; y < height; y++) {
-      const at = y + 0.5;
-      const crossings: number[] = [];
-      outline.forEach(([x1, y1], k) => {
-        const [x0, y0] = outline[(k + outline.length - 1) % outline.length];
-        if (y0 <= at !== y1 <= at) crossings.push(x0 + ((at - y0) / (y1 - y0)) * (x1 - x0));
-      });
-      crossings.sort((a, b) => a - b);
+      const crossings = crossingsAt(outline, y + 0.5);
       for (let k = 0; k + 1 < crossings.length; k += 2)
         out.data.fill(
           1,

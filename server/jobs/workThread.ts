@@ -12,6 +12,7 @@ import { compare, Comparison } from '../../core/style/compare';
 import { labFromHex } from '../../core/colour/lab';
 import { missInWords, mixerFor } from '../../core/colour/mixing';
 import { lineSheet, partPicture } from '../../core/composition/lineSheet';
+import { fitShapes } from '../../core/proportion/shapes';
 import { cropImage } from '../../core/raster/image';
 import { reduceToLongSide } from '../../core/raster/resample';
 import { sentencesOf } from '../../words/languages';
@@ -187,6 +188,8 @@ async function carryOut(t: WorkTask): Promise<unknown> {
       return reportTask(t);
     case 'register':
       return registerTask(t);
+    case 'fit-shapes':
+      return t.outlines.map((outline) => fitShapes(outline));
     case 'parts':
       return partsTask(t);
     case 'sheets':

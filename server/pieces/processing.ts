@@ -13,8 +13,8 @@ import { pieceOf, PieceRow, studyOf } from '../accounts/ownership';
 import type { MadePicture } from '../threads/tasks';
 import { inThread } from '../threads/threads';
 import { inGroup } from '../studies/groups';
-import { ownKindsOf } from '../studies/ownTemplates';
-import { ownVersions, ruledFeatures, stampOf } from './stamps';
+import { kindsIn, ownTemplatesOf } from '../studies/ownTemplates';
+import { ruledFeatures, stampOf, versionsIn } from './stamps';
 
 const RESULT_PIXELS = 9e6;
 
@@ -118,11 +118,12 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
         sources.map((s) => s.id),
       ),
     );
+  const own = await ownTemplatesOf(teacherId);
   const ruled = await ruledFeatures(piece.studyId);
   const stamp = stampOf({
     aim,
     ruled,
-    own: await ownVersions(),
+    own: versionsIn(own),
     piece: { ...piece, sets: ownSets },
     works: sources.map((w) => ({ ...w, sets: workSets.filter((s) => s.workId === w.id) })),
   });
@@ -130,18 +131,18 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
   for (const w of sources) known.push(asKnown(w, await ensureProfile(teacherId, w)));
   const sheet = await squaredUp(teacherId, piece, piece.rectifiedId);
   const { rung, tooPoor } = oneScale(known, sheet);
-  const own = await ownKindsOf(teacherId);
+  const kinds = kindsIn(own);
   const measuredWorks: Measured[] = [];
   for (const [i, w] of sources.entries()) {
     const poor = tooPoor.includes(i);
     const sets = workSets.filter((s) => s.workId === w.id);
-    measuredWorks.push(measured(await ensureProfile(teacherId, w, atScale(known[i], rung, poor)), sets, w, own, !poor));
+    measuredWorks.push(measured(await ensureProfile(teacherId, w, atScale(known[i], rung, poor)), sets, w, kinds, !poor));
   }
   const widthMm = widthOf(piece);
   const read = await ensureProfile(teacherId, { pictureId: piece.rectifiedId, widthMm }, { ...sheet, rung });
   // An arrangement or an object has colour, values and places; what its surface shows are no marks of a hand.
   const object = piece.capture === 'object';
-  const reading = measured(read, object ? [] : ownSets, { widthMm }, own, !object);
+  const reading = measured(read, object ? [] : ownSets, { widthMm }, kinds, !object);
   const result = await inThread({
     task: 'compare',
     sources: measuredWorks,

@@ -17,7 +17,8 @@ async function readingOf(teacherId: string, what: Parameters<typeof ensureProfil
   const [row] = await database()
     .select({ document: profiles.document })
     .from(profiles)
-    .where(and(eq(profiles.pictureId, what.pictureId), eq(profiles.profileVersion, PROFILE_VERSION), eq(profiles.place, what.place ?? '')));
+    .where(and(eq(profiles.pictureId, what.pictureId), eq(profiles.profileVersion, PROFILE_VERSION), eq(profiles.place, what.place ?? '')))
+    .limit(1);
   return (row?.document as ProfileWithMaps | undefined) ?? ensureProfile(teacherId, what);
 }
 

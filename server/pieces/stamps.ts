@@ -33,13 +33,8 @@ const setsOf = (sets: readonly Set[], own: OwnVersions) =>
 /** Versions of teachers' own kinds of points, by what sets of them have as their template. */
 export type OwnVersions = ReadonlyMap<string, number>;
 
-export const ownVersions = async (): Promise<OwnVersions> =>
-  new Map(
-    (await database().select({ id: ownTemplates.id, version: ownTemplates.version }).from(ownTemplates)).map((t) => [
-      ownKey(t.id),
-      t.version,
-    ]),
-  );
+export const versionsIn = (own: readonly { id: string; version: number }[]): OwnVersions =>
+  new Map(own.map((t) => [ownKey(t.id), t.version]));
 
 export function stampOf({ aim, ruled, piece, works, own }: Stamped): string {
   const as = `${piece.capture === 'object' ? 'object:' : ''}${piece.sized ? piece.paperWidthMm : 'unsized'}`;
@@ -74,7 +69,7 @@ export async function outdatedComparisons(): Promise<Outdated[]> {
     .innerJoin(studies, eq(studies.id, pieces.studyId))
     .leftJoin(comparisons, eq(comparisons.pieceId, pieces.id))
     .where(and(eq(pieces.state, 'ready'), isNotNull(pieces.rectifiedId)));
-  const own = await ownVersions();
+  const own = versionsIn(await db.select({ id: ownTemplates.id, version: ownTemplates.version }).from(ownTemplates));
   const byStudy = new Map<string, typeof ready>();
   for (const row of ready) byStudy.set(row.piece.studyId, [...(byStudy.get(row.piece.studyId) ?? []), row]);
   const out: Outdated[] = [];

@@ -1,5 +1,5 @@
 /** Knows the rounds of drills that were done in a study, by a student, by the class or by a teacher alone. */
-import { and, asc, eq, lt } from 'drizzle-orm';
+import { and, asc, desc, eq, lte } from 'drizzle-orm';
 import type { Drill, DrillAnswer } from '../../core/proportion/drills';
 import { inStudy } from '../accounts/ownership';
 import { database, newId } from '../database/connection';
@@ -38,13 +38,15 @@ export function keepRound(
     await tx
       .insert(drillRounds)
       .values({ id, studyId, who, studentId: who === 'student' ? studentId : null, drill, answers, at: new Date() });
-    const all = await tx
+    const ofStudy = eq(drillRounds.studyId, studyId);
+    const [over] = await tx
       .select({ at: drillRounds.at })
       .from(drillRounds)
-      .where(eq(drillRounds.studyId, studyId))
-      .orderBy(asc(drillRounds.at));
-    if (all.length > MOST_ROUNDS)
-      await tx.delete(drillRounds).where(and(eq(drillRounds.studyId, studyId), lt(drillRounds.at, all[all.length - MOST_ROUNDS].at)));
+      .where(ofStudy)
+      .orderBy(desc(drillRounds.at))
+      .limit(1)
+      .offset(MOST_ROUNDS);
+    if (over) await tx.delete(drillRounds).where(and(ofStudy, lte(drillRounds.at, over.at)));
     return id;
   });
 }

@@ -9,7 +9,7 @@ import { AtScale, ensureProfile, profileOf } from '../pictures/readings';
 import { landmarkSets, profiles, workGroups, works } from '../schema';
 import { studyOf, WorkRow } from '../accounts/ownership';
 import { isBeside, isOfHand } from './groups';
-import { ownKindsOf } from './ownTemplates';
+import { kindsIn, ownTemplatesOf } from './ownTemplates';
 import { OWN_READINGS } from './works';
 
 export interface HandView {
@@ -70,7 +70,7 @@ export async function handOfStudy(teacherId: string, studyId: string, groupId: s
         everyone.map((w) => w.id),
       ),
     );
-  const kinds = await ownKindsOf(teacherId);
+  const kinds = kindsIn(await ownTemplatesOf(teacherId));
   const readings: Measured[] = [];
   for (const [i, w] of everyone.entries()) {
     const poor = tooPoor.includes(i);

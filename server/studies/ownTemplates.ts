@@ -25,8 +25,7 @@ export const ownTemplatesOf = async (teacherId: string): Promise<OwnTemplateView
   (await database().select().from(ownTemplates).where(eq(ownTemplates.teacherId, teacherId)).orderBy(asc(ownTemplates.name))).map(view);
 
 /** The same as the core takes them, by what sets of them have as their template. */
-export const ownKindsOf = async (teacherId: string): Promise<OwnKinds> =>
-  new Map((await ownTemplatesOf(teacherId)).map(({ id, template }) => [ownKey(id), template]));
+export const kindsIn = (own: readonly OwnTemplateView[]): OwnKinds => new Map(own.map(({ id, template }) => [ownKey(id), template]));
 
 export async function ownTemplateOf(teacherId: string, id: string, db: Querying = database()): Promise<OwnTemplateView> {
   const [row] = await db

@@ -1,5 +1,6 @@
 /** Knows the parts a sheet can be put together from: shapes drawn on the works, whole works, and drawings of the teacher's own. */
 import { asc, eq } from 'drizzle-orm';
+import { boundsOf, Point } from '../../core/raster/image';
 import { database } from '../database/connection';
 import { pictures, referencePictures, shapeLists, works } from '../schema';
 
@@ -18,9 +19,9 @@ export interface PartView {
   ratio: number;
 }
 
-const ratioOf = (outline: readonly (readonly [number, number])[]): number => {
-  const side = (k: 0 | 1) => Math.max(...outline.map((p) => p[k])) - Math.min(...outline.map((p) => p[k]));
-  return Math.max(1, side(0)) / Math.max(1, side(1));
+const ratioOf = (outline: readonly Point[]): number => {
+  const { left, top, right, bottom } = boundsOf(outline);
+  return Math.max(1, right - left) / Math.max(1, bottom - top);
 };
 
 /** All of them, those of a work together; a drawing of one's own is a reference that belongs to no student. */

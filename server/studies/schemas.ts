@@ -40,23 +40,17 @@ export const studySchema = object({
   otherClasses: array(string().required()).max(12, saying('study.otherClasses')),
 });
 
-const ruler = (name: Ruler) =>
-  number()
-    .typeError(saying('ruler', { ruler: message(`carry.ruler.${name}`), low: RULER_LIMITS[name][0], high: RULER_LIMITS[name][1] }))
-    .min(
-      RULER_LIMITS[name][0],
-      saying('ruler', { ruler: message(`carry.ruler.${name}`), low: RULER_LIMITS[name][0], high: RULER_LIMITS[name][1] }),
-    )
-    .max(
-      RULER_LIMITS[name][1],
-      saying('ruler', { ruler: message(`carry.ruler.${name}`), low: RULER_LIMITS[name][0], high: RULER_LIMITS[name][1] }),
-    );
+const ruler = (name: Ruler) => {
+  const [low, high] = RULER_LIMITS[name];
+  const said = saying('ruler', { ruler: message(`carry.ruler.${name}`), low, high });
+  return number().typeError(said).min(low, said).max(high, said).required();
+};
 
 /** A change names only what it changes: nothing here may have a default, which would overwrite what is stored. */
 export const studyChangeSchema = studySchema.partial().shape({
   version: number().integer().required(),
   archived: boolean(),
-  bodyRulers: object({ finger: ruler('finger').required(), hand: ruler('hand').required(), fist: ruler('fist').required() })
+  bodyRulers: object({ finger: ruler('finger'), hand: ruler('hand'), fist: ruler('fist') })
     .nullable()
     .default(undefined)
     .optional(),

@@ -1,12 +1,14 @@
 /** Knows the shapes a work is built of: one list a work, each change logged, a stale change refused. */
 import { eq } from 'drizzle-orm';
 import { Message } from '../../core/message';
-import { checkedShapes, DrawnShape } from '../../core/proportion/shapeList';
+import type { Frame } from '../../core/proportion/measures';
+import { checkedShapes, DrawnShape, readShapes, ReadShape } from '../../core/proportion/shapeList';
 import { inStudy, workOf } from '../accounts/ownership';
 import { database, newId } from '../database/connection';
 import { logged } from '../edits/log';
 import { conflict } from '../errors';
 import { pictures, shapeLists } from '../schema';
+import { inThread } from '../threads/threads';
 
 export interface ShapeList {
   shapes: DrawnShape[];
@@ -19,6 +21,13 @@ const NONE: ShapeList = { shapes: [], version: 0 };
 export async function shapesOf(workId: string): Promise<ShapeList> {
   const [row] = await database().select().from(shapeLists).where(eq(shapeLists.workId, workId));
   return row ? { shapes: row.shapes, version: row.version } : NONE;
+}
+
+/** Shapes as they are read in the picture proper, fitted in a thread of their own. */
+export async function readIn(shapes: readonly DrawnShape[], frame: Frame): Promise<ReadShape[]> {
+  if (!shapes.length) return [];
+  const fits = await inThread({ task: 'fit-shapes', outlines: shapes.map((s) => s.outline) });
+  return readShapes(shapes, frame, new Map(shapes.map((s, i) => [s.id, fits[i]])));
 }
 
 /** Stores all shapes of a work; `version` 0 says that there were none before. Gives the new version. */

@@ -5,6 +5,7 @@ import type { ReadSwatches, SwatchSheet } from '../../core/capture/swatchSheet';
 import type { Kit } from '../../core/colour/kit';
 import type { Fineness, PartAs } from '../../core/composition/lineSheet';
 import type { Message } from '../../core/message';
+import type { FittedShape } from '../../core/proportion/shapes';
 import type { Crop } from '../../core/raster/crop';
 import type { Comparison, CompareOptions, Measured } from '../../core/style/compare';
 import type { Layout } from '../../core/style/layout';
@@ -121,7 +122,14 @@ export interface PartsTask {
   voice: Voice;
 }
 
+/** Basic shapes for outlines, best first. */
+interface FitTask {
+  task: 'fit-shapes';
+  outlines: [number, number][][];
+}
+
 export type WorkTask =
+  | FitTask
   | PartsTask
   | RegisterTask
   | SheetsTask
@@ -170,6 +178,7 @@ export interface Results {
   'read-swatches': ReadSwatches;
   sheets: Uint8Array;
   parts: Uint8Array;
+  'fit-shapes': FittedShape[][];
   register: { correlation: number; corners: [number, number][] };
 }
 

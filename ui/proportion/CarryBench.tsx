@@ -10,6 +10,7 @@ import { CarryWishes, carryOver, FITS, METHODS, SHOWN, wishesAsParams } from '@/
 import { tilesOf } from '@/core/proportion/paper';
 import type { DrawnShape } from '@/core/proportion/shapeList';
 import { Bench } from '../shared/Bench';
+import { Choice } from '../shared/Choice';
 import { kindOf, OwnKept } from '../shared/kinds';
 import { Notice } from '../shared/Notice';
 import { PaperPreview } from '../shared/paper/PaperPreview';
@@ -18,6 +19,7 @@ import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import { useSay } from '../words/Words';
 import { sourceOf } from './carrying';
+import { useReadShapes } from './useShapes';
 import type { LandmarkSet } from './useLandmarks';
 
 interface Props {
@@ -42,6 +44,8 @@ interface Props {
   strip: ReactNode;
 }
 
+const NO_SHAPES: readonly DrawnShape[] = [];
+
 const SHEETS = ['A4', 'A3', 'A2', 'A1', 'Letter', 'ANSI B'] as const;
 
 /** Carrying over: which way, on which sheet, and the sheets as they will be printed. */
@@ -53,17 +57,18 @@ export function CarryBench({ study, work, own, shapes, rulers, printer, first, v
   const [page, setPage] = useState(0);
   const change = (part: Partial<CarryWishes>) => setWishes((w) => ({ ...w, ...part }));
   const kind = useMemo(() => kindOf(which.template, own), [which.template, own]);
+  const read = useReadShapes(wishes.method === 'shapes' ? shapes : NO_SHAPES, work.frame);
   const paper = sizeNamed(printer) ?? sizeNamed('A4')!;
   const made = useMemo(() => {
     try {
       const points = work.sets.find((s) => s.template === which.template && s.name === which.set)?.points ?? {};
-      const source = sourceOf(work, kind, points, wishes.method === 'shapes' ? shapes : [], wishes, rulers);
+      const source = sourceOf(work, kind, points, read, wishes, rulers);
       return { carried: carryOver(source, wishes, paper), problem: null };
     } catch (error) {
       if (error instanceof CoreError) return { carried: null, problem: error.said };
       throw error;
     }
-  }, [work, kind, which, shapes, wishes, rulers, paper]);
+  }, [work, kind, which, read, wishes, rulers, paper]);
   const query = new URLSearchParams({ ...wishesAsParams(wishes), ...which, fineness }).toString();
   // Every state has its address.
   useEffect(() => {
@@ -262,31 +267,6 @@ function useLines({ pictureId, frame }: Props['work'], fineness: Fineness | null
     };
   }, [key, pictureId, frame, fineness]);
   return made && made.key === key ? made.url : null;
-}
-
-function Choice({
-  label,
-  value,
-  options,
-  onValue,
-}: {
-  label: string;
-  value: string;
-  options: readonly (readonly [string, string])[];
-  onValue: (v: string) => void;
-}) {
-  return (
-    <label className="flex items-center justify-between gap-2 text-sm">
-      <span>{label}</span>
-      <select className="select select-sm w-60 flex-none" value={value} onChange={(e) => onValue(e.target.value)}>
-        {options.map(([v, said]) => (
-          <option key={v} value={v}>
-            {said}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
 }
 
 function Count({

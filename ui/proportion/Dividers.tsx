@@ -3,6 +3,7 @@ import { DraftingCompass } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { amount, Message, message, typed } from '@/core/message';
 import { PART_SIGNS, slopeOf, stepsAlong, Steps, stepsOf } from '@/core/proportion/spans';
+import { Haloed } from '../shared/looking/Haloed';
 import { Handle } from '../shared/looking/Handle';
 import { useSay } from '../words/Words';
 
@@ -50,8 +51,7 @@ export function DividersDrawn({ held: { ends, setEnds }, unit }: { held: Held; u
   return (
     <>
       <g fill="none" aria-hidden data-dividers>
-        <path d={path} stroke="#000" strokeWidth={4 * unit} opacity={0.5} />
-        <path d={path} stroke="#ffd23e" strokeWidth={1.8 * unit} />
+        <Haloed d={path} unit={unit} width={1.8} />
       </g>
       {(['a', 'b', 'c', 'd'] as const).map((end) => (
         <Handle key={end} at={ends[end]} unit={unit} label={say(`dividers.ends.${end}`)} onMove={(to) => setEnds({ ...ends, [end]: to })} />

@@ -4,7 +4,9 @@ import { ReactNode, useMemo, useState } from 'react';
 import { amount, figure, Message, message } from '@/core/message';
 import { Asked, biasOf, Drill, DrillAnswer, DrillQuestion, DRILLS, errorOf, leastSeen, roundOf, ROUND } from '@/core/proportion/drills';
 import { Bench } from '../shared/Bench';
+import { Choice } from '../shared/Choice';
 import { kindOf, OwnKept } from '../shared/kinds';
+import { Haloed } from '../shared/looking/Haloed';
 import { PictureView } from '../shared/looking/PictureView';
 import type { Looking } from '../shared/looking/tools';
 import { Notice } from '../shared/Notice';
@@ -109,18 +111,19 @@ export function EyeBench({ studyId, works, own, students, rounds, views }: Props
         <>
           <p className="text-sm">{say('eye.how')}</p>
           <div className="mt-3 grid gap-2">
-            <label className="flex items-center justify-between gap-2 text-sm">
-              {say('eye.who')}
-              <select className="select select-sm w-60" value={whoIs} onChange={(e) => (setWho(e.target.value), setRound(null))}>
-                <option value="oneself">{say('eye.oneself')}</option>
-                <option value="class">{say('eye.class')}</option>
-                {students.map((s) => (
-                  <option key={s.id} value={s.id}>
-                    {say.typed(s.name)}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Choice
+              label={say('eye.who')}
+              value={whoIs}
+              options={[
+                ['oneself', say('eye.oneself')],
+                ['class', say('eye.class')],
+                ...students.map((s) => [s.id, say.typed(s.name)] as const),
+              ]}
+              onValue={(v) => {
+                setWho(v);
+                setRound(null);
+              }}
+            />
             <fieldset className="grid gap-1">
               <legend className="sr-only">{say('eye.which')}</legend>
               {DRILLS.map((d) => (
@@ -176,13 +179,6 @@ function placed(q: DrillQuestion, [x, y]: readonly [number, number]): number | n
   return ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy);
 }
 
-const two = (d: string, unit: number, width: number) => (
-  <>
-    <path d={d} stroke="#000" strokeWidth={(width + 2.4) * unit} opacity={0.6} />
-    <path d={d} stroke="#ffd23e" strokeWidth={width * unit} />
-  </>
-);
-
 /** What is asked about, over the picture. */
 function Shown({ question: q, unit, width }: { question: DrillQuestion; unit: number; width: number }) {
   const way = ([[x, y], [u, v]]: readonly [readonly [number, number], readonly [number, number]]) => `M${x} ${y}L${u} ${v}`;
@@ -191,13 +187,13 @@ function Shown({ question: q, unit, width }: { question: DrillQuestion; unit: nu
     <g fill="none" aria-hidden data-drill={q.drill}>
       {q.drill === 'ratio' && (
         <>
-          {two(way(q.line), unit, 1.8)}
-          {two(way(q.unit), unit, 5)}
+          <Haloed d={way(q.line)} unit={unit} width={1.8} />
+          <Haloed d={way(q.unit)} unit={unit} width={5} />
         </>
       )}
-      {q.drill === 'halve' && two(end(q.line[0]) + end(q.line[1]), unit, 2)}
-      {q.drill === 'angle' && two(way(q.line), unit, 3)}
-      {q.drill === 'under' && two(`${end(q.from)}M0 ${q.level}H${width}`, unit, 2)}
+      {q.drill === 'halve' && <Haloed d={end(q.line[0]) + end(q.line[1])} unit={unit} width={2} />}
+      {q.drill === 'angle' && <Haloed d={way(q.line)} unit={unit} width={3} />}
+      {q.drill === 'under' && <Haloed d={`${end(q.from)}M0 ${q.level}H${width}`} unit={unit} width={2} />}
     </g>
   );
 }

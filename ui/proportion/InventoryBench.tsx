@@ -4,7 +4,7 @@ import { ReactNode, useState } from 'react';
 import { typed } from '@/core/message';
 import { countOf, habitOf, Seen, SEEN } from '@/core/style/inventory';
 import { Rule, RuleList } from '../rules/RuleList';
-import { TickSentence } from '../rules/TickSentence';
+import { TickSentence } from '../rules/TickRule';
 import { Bench } from '../shared/Bench';
 import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';
@@ -99,7 +99,7 @@ export function InventoryBench({ studyId, work, counted, motifs, rules, views, s
               <p className="text-sm">{say('inventory.count', { of: count.of, ...count.by, open: count.open })}</p>
               {habit && (
                 <p className="mt-1 flex gap-2 text-sm">
-                  <TickSentence studyId={studyId} said={habit.said} work={null} evidence={habit.evidence} kind={habit.kind} rules={rules} />
+                  <TickSentence studyId={studyId} said={habit.said} evidence={habit.evidence} kind={habit.kind} rules={rules} />
                   <span>{say(habit.said)}</span>
                 </p>
               )}

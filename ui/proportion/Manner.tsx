@@ -2,7 +2,8 @@
 import { useMemo } from 'react';
 import { message, typed } from '@/core/message';
 import { Departure, departuresOf, MeasuredFigures } from '@/core/style/departures';
-import { Rule, TickRule } from '../rules/RuleList';
+import { Rule } from '../rules/RuleList';
+import { TickRule } from '../rules/TickRule';
 import type { Kind } from '../shared/kinds';
 import { Place } from '../shared/layers/Layers';
 import { useSettled } from '../shared/useSettled';

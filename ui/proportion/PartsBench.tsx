@@ -3,6 +3,7 @@ import { ImagePlus, Printer } from 'lucide-react';
 import { ReactNode, useState } from 'react';
 import { typed } from '@/core/message';
 import { PartAs, PART_AS } from '@/core/composition/lineSheet';
+import { boundsOf } from '@/core/raster/image';
 import { Bench } from '../shared/Bench';
 import { FileButton } from '../shared/FileButton';
 import { Notice } from '../shared/Notice';
@@ -148,16 +149,9 @@ export function PartsBench({ studyId, parts, views }: Props) {
 
 /** A part as it lies in its picture, cut along its outline. */
 function Shown({ part: { pictureId, width, height, outline, key } }: { part: Part }) {
-  const [xs, ys] = outline
-    ? [0, 1].map((k) => outline.map((p) => p[k]))
-    : [
-        [0, width],
-        [0, height],
-      ];
-  const [x, y] = [Math.min(...xs), Math.min(...ys)];
-  const [w, h] = [Math.max(...xs) - x, Math.max(...ys) - y];
+  const { left, top, right, bottom } = outline ? boundsOf(outline) : { left: 0, top: 0, right: width, bottom: height };
   return (
-    <svg viewBox={`${x} ${y} ${w} ${h}`} className="mx-auto aspect-square w-full" aria-hidden>
+    <svg viewBox={`${left} ${top} ${right - left} ${bottom - top}`} className="mx-auto aspect-square w-full" aria-hidden>
       {outline && (
         <clipPath id={`part-${key}`}>
           <polygon points={outline.map((p) => p.join(',')).join(' ')} />

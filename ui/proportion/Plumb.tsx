@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { amount, figure, message } from '@/core/message';
 import { nearLines, Stands, standsOf, unitOf } from '@/core/proportion/plumb';
 import type { Kind } from '../shared/kinds';
+import { Haloed } from '../shared/looking/Haloed';
 import { useSay } from '../words/Words';
 import type { Points } from './LandmarkLayer';
 
@@ -40,8 +41,7 @@ export function PlumbDrawn({
   const path = `M${px} ${y}V${y + h}M${x} ${py}H${x + w}`;
   return (
     <g fill="none" aria-hidden data-plumb>
-      <path d={path} stroke="#000" strokeWidth={3.4 * unit} opacity={0.5} />
-      <path d={path} stroke="#ffd23e" strokeWidth={1.4 * unit} strokeDasharray={`${10 * unit} ${4 * unit}`} />
+      <Haloed d={path} unit={unit} width={1.4} dash={[10, 4]} />
     </g>
   );
 }

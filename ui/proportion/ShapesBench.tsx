@@ -10,8 +10,9 @@ import { bigToSmall, DrawnShape, ReadShape, simplified } from '@/core/proportion
 import { SHAPE_KINDS, ShapeKind } from '@/core/proportion/shapes';
 import { placeOnSheet } from '@/core/proportion/transfer';
 import { Rule } from '../rules/RuleList';
-import { TickSentence } from '../rules/TickSentence';
+import { TickSentence } from '../rules/TickRule';
 import { Bench } from '../shared/Bench';
+import { Haloed } from '../shared/looking/Haloed';
 import { Handle } from '../shared/looking/Handle';
 import { PictureView } from '../shared/looking/PictureView';
 import { ToolRow } from '../shared/looking/ToolRow';
@@ -20,7 +21,7 @@ import { Notice } from '../shared/Notice';
 import { readingWorker, wholePicture } from '../shared/reading/client';
 import { TypedInput } from '../shared/typing/Typed';
 import { useSay } from '../words/Words';
-import { ShapeList, useReadShapes, useShapeList } from './useShapes';
+import { ShapeList, useReadShapes, useRelations, useShapeList } from './useShapes';
 
 type At = [number, number];
 
@@ -50,7 +51,8 @@ export function ShapesBench({ studyId, work, frame, sheet, rulers, first, rules,
   const say = useSay();
   const looking = useLooking();
   const { shapes, put, problem } = useShapeList(work.id, first);
-  const { read, meetings, whole } = useReadShapes(shapes, frame);
+  const read = useReadShapes(shapes, frame);
+  const { meetings, whole } = useRelations(shapes, frame);
   const [mode, setMode] = useState<'look' | 'lasso' | FoundAs>('look');
   const [line, setLine] = useState<At[] | null>(null);
   const drawing = useRef<At[] | null>(null);
@@ -157,7 +159,11 @@ export function ShapesBench({ studyId, work, frame, sheet, rulers, first, rules,
                       faint={current !== null && r !== current.read}
                     />
                   ))}
-                {line && <path d={path(line).slice(0, -1)} fill="none" stroke="#ffd23e" strokeWidth={2 * unit} />}
+                {line && (
+                  <g fill="none">
+                    <Haloed d={path(line).slice(0, -1)} unit={unit} width={2} />
+                  </g>
+                )}
                 {shapes
                   .filter((s) => s.id === chosen && !current)
                   .map((s) =>
@@ -365,7 +371,12 @@ export function ShapesBench({ studyId, work, frame, sheet, rulers, first, rules,
                     .map((r) => message('shapes.gapArea', { name: typed(r.shape.name), share: amount(r.share, 'share') })),
                 ].map((said) => (
                   <li key={say(said)} className="flex gap-2">
-                    <TickSentence studyId={studyId} said={said} work={work.title} rules={rules} />
+                    <TickSentence
+                      studyId={studyId}
+                      said={said}
+                      evidence={message('readings.evidence.one', { title: typed(work.title) })}
+                      rules={rules}
+                    />
                     <span>{say(said)}</span>
                   </li>
                 ))}
@@ -384,12 +395,10 @@ const nameOf = (shapes: readonly DrawnShape[], id: string) => typed(shapes.find(
 /** A part's own outline, fine, and the basic shape it is drawn as. */
 function Drawn({ read, unit, strong, faint }: { read: ReadShape; unit: number; strong: boolean; faint: boolean }) {
   const shape = path(read.drawn.outline);
-  const dash = read.shape.gap ? `${6 * unit} ${4 * unit}` : undefined;
   return (
     <g fill="none" strokeLinejoin="round" opacity={faint ? 0.55 : 1} aria-hidden>
       {!faint && <path d={path(read.shape.outline)} stroke="#fff" strokeWidth={1 * unit} strokeDasharray={`${2 * unit} ${2 * unit}`} />}
-      <path d={shape} stroke="#000" strokeWidth={(strong ? 6 : 3.6) * unit} opacity={0.55} />
-      <path d={shape} stroke={faint ? '#fff' : '#ffd23e'} strokeWidth={(strong ? 3.2 : 1.6) * unit} strokeDasharray={dash} />
+      <Haloed d={shape} unit={unit} width={strong ? 3.2 : 1.6} dash={read.shape.gap ? [6, 4] : undefined} pale={faint} />
     </g>
   );
 }

@@ -1,9 +1,9 @@
 /** Knows what is carried over from a work: its points, its shapes and its own size, as the sheets are drawn from them. */
-import { message, typed } from '@/core/message';
+import { typed } from '@/core/message';
 import { buildUp } from '@/core/proportion/buildUp';
 import type { BodyRulers } from '@/core/proportion/bodyRulers';
 import { CarrySource, CarryWishes, placingOf } from '@/core/proportion/carryOver';
-import { DrawnShape, meetingsOf, readShapes } from '@/core/proportion/shapeList';
+import { meetingsOf, ReadShape } from '@/core/proportion/shapeList';
 import type { Kind } from '../shared/kinds';
 
 export interface CarriedWork {
@@ -14,18 +14,17 @@ export interface CarriedWork {
 
 type Points = Readonly<Record<string, readonly [number, number]>>;
 
-/** The source of the sheets, by the points of one set and the shapes of the work; a sheet it does not fit is told by name. */
+/** The source of the sheets, by the points of one set and the shapes of the work as they are read; a sheet it does not fit is told by name. */
 export function sourceOf(
   { title, widthMm, frame }: CarriedWork,
   kind: Kind | null,
   points: Points,
-  shapes: readonly DrawnShape[],
+  read: readonly ReadShape[],
   wishes: CarryWishes,
   rulers: BodyRulers,
 ): CarrySource {
   const [x, y, w, h] = frame;
   const all = (kind?.template.points ?? []).filter((p) => points[p.name]);
-  const read = shapes.length ? readShapes(shapes, frame) : [];
   const placing = placingOf(wishes, { ratio: [w, h], widthMm });
   return {
     ratio: [w, h],
@@ -41,6 +40,3 @@ export function sourceOf(
     title: typed(title),
   };
 }
-
-/** Under every title. */
-export const aboutSheets = (study: string, date: string) => message('carry.sheetAbout', { study: typed(study), date: typed(date) });

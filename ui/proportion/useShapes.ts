@@ -1,12 +1,13 @@
 'use client';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Message } from '@/core/message';
-import { DrawnShape, meetingsOf, readShapes, wholeOf } from '@/core/proportion/shapeList';
+import { DrawnShape, Meeting, readShapes, ReadShape, Whole } from '@/core/proportion/shapeList';
 import type { FittedShape } from '@/core/proportion/shapes';
 import { readingWorker } from '../shared/reading/client';
 import { get, send } from '../shared/request';
 import { KEYS } from '../shared/server/keys';
 import { useSaved } from '../shared/server/useSaved';
+import { useSettled } from '../shared/useSettled';
 
 export interface ShapeList {
   shapes: DrawnShape[];
@@ -36,26 +37,56 @@ export function useShapeList(workId: string, first: ShapeList) {
 
 type Frame = readonly [number, number, number, number];
 
-/** What the shapes are read as: fitted in the worker, one after another; a shape that is not fitted yet is not among them. */
-export function useReadShapes(shapes: readonly DrawnShape[], frame: Frame) {
-  const [fits, setFits] = useState<ReadonlyMap<string, FittedShape[]>>(new Map());
+/** What stops at what, and what the whole does: reckoned in the worker. */
+export interface Relations {
+  meetings: Meeting[];
+  whole: Whole | null;
+}
+
+/** The newest fit of each shape, and of which outline it is. */
+type Fits = ReadonlyMap<string, { outline: string; fit: FittedShape[] }>;
+
+/**
+ * What the shapes are read as, fitted in the worker once their outlines have come to rest; while one is being changed it keeps the basic
+ * shape it had. A shape that has never been fitted is not among them.
+ */
+export function useReadShapes(shapes: readonly DrawnShape[], frame: Frame): ReadShape[] {
+  const [fits, setFits] = useState<Fits>(new Map());
+  const asked = useRef(new Map<string, string>());
+  const settled = useSettled(shapes);
   useEffect(() => {
-    let stale = false;
-    for (const { outline } of shapes) {
-      const key = JSON.stringify(outline);
-      if (fits.has(key)) continue;
+    for (const { id, outline: at } of settled) {
+      const outline = JSON.stringify(at);
+      if (asked.current.get(id) === outline) continue;
+      asked.current.set(id, outline);
       void readingWorker()
-        .fit(outline)
-        .then((fit) => !stale && setFits((was) => new Map([...was, [key, fit]])))
+        .fit(at)
+        // Another outline may have been asked for meanwhile.
+        .then((fit) => asked.current.get(id) === outline && setFits((was) => new Map([...was, [id, { outline, fit }]])))
         .catch(() => undefined);
     }
+  }, [settled]);
+  return useMemo(() => {
+    const ready = shapes.filter((s) => fits.has(s.id));
+    return readShapes(ready, frame, new Map(ready.map((s) => [s.id, fits.get(s.id)!.fit])));
+  }, [shapes, fits, frame]);
+}
+
+const NONE: Relations = { meetings: [], whole: null };
+
+/** The relations of the shapes once they have come to rest. */
+export function useRelations(shapes: readonly DrawnShape[], frame: Frame): Relations {
+  const [relations, setRelations] = useState(NONE);
+  const settled = useSettled(shapes);
+  useEffect(() => {
+    let stale = false;
+    void readingWorker()
+      .relations([...settled], frame)
+      .then((now) => !stale && setRelations(now))
+      .catch(() => undefined);
     return () => {
       stale = true;
     };
-  }, [shapes, fits]);
-  return useMemo(() => {
-    const ready = shapes.filter((s) => fits.has(JSON.stringify(s.outline)));
-    const read = readShapes(ready, frame, new Map(ready.map((s) => [s.id, fits.get(JSON.stringify(s.outline))!])));
-    return { read, meetings: meetingsOf(read, frame), whole: wholeOf(read, frame) };
-  }, [shapes, fits, frame]);
+  }, [settled, frame]);
+  return relations;
 }

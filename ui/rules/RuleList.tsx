@@ -1,7 +1,7 @@
 'use client';
 import type { Message } from '@/core/message';
 import { ruleEvidence, ruleSentence } from '@/core/style/words';
-import { Check, Trash2 } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
@@ -93,44 +93,5 @@ export function RuleList({ studyId, rules }: { studyId: string; rules: readonly 
       </form>
       <Notice said={problem} />
     </section>
-  );
-}
-
-/** A reading that can be ticked into the rules. */
-export function TickRule({
-  studyId,
-  feature,
-  said,
-  evidence,
-  ticked,
-}: {
-  studyId: string;
-  feature: string;
-  said: Message;
-  evidence: Message;
-  ticked: Rule | undefined;
-}) {
-  const say = useSay();
-  const { act, busy, problem } = useChange();
-  return (
-    <>
-      <button
-        type="button"
-        aria-pressed={!!ticked}
-        aria-label={ticked ? say('rules.already', { sentence: ruleSentence(ticked) }) : say('rules.make', { sentence: said })}
-        disabled={busy}
-        className={`flex size-6 shrink-0 items-center justify-center border border-base-content ${ticked ? 'bg-neutral text-neutral-content' : ''}`}
-        onClick={() =>
-          void act(() =>
-            ticked
-              ? send('DELETE', `/api/studies/${studyId}/rules/${ticked.id}`)
-              : send('POST', `/api/studies/${studyId}/rules`, { kind: 'feature', feature, said: { sentence: said, evidence } }),
-          )
-        }
-      >
-        {ticked && <Check aria-hidden className="size-4" />}
-      </button>
-      {problem && <span className="text-error">{say(problem)}</span>}
-    </>
   );
 }

@@ -3,7 +3,8 @@ import { message, typed } from '@/core/message';
 import type { HandRange } from '@/core/style/hand';
 import type { Telling } from '@/core/style/readings';
 import { sayRange, valueWithUnit } from '@/core/style/words';
-import { Rule, TickRule } from './RuleList';
+import { Rule } from './RuleList';
+import { TickRule } from './TickRule';
 
 /** The ranges of the hand that a rule is made of, over all works or those of one group. */
 export interface RuledBy {

@@ -82,7 +82,6 @@ export const carry = {
     level: 'gegen die Waagrechte',
   },
   outside: 'außerhalb',
-  part: '{sign}',
   across: '{part} quer',
   down: '{part} hinab',
   cell: 'quer {column, number}, hinab {row, number}',

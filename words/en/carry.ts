@@ -82,7 +82,6 @@ export const carry = {
     level: 'against level',
   },
   outside: 'outside',
-  part: '{sign}',
   across: '{part} across',
   down: '{part} down',
   cell: '{column, number} across, {row, number} down',

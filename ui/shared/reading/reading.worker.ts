@@ -15,6 +15,7 @@ import { Fineness, lineSheet } from '../../../core/composition/lineSheet';
 import { FoundAs, partAt } from '../../../core/composition/foundParts';
 import { Landmarks } from '../../../core/proportion/align';
 import { drawGhost, ghostMap } from '../../../core/proportion/ghost';
+import { DrawnShape, Meeting, meetingsOf, readShapes, Whole, wholeOf } from '../../../core/proportion/shapeList';
 import { FittedShape, fitShapes } from '../../../core/proportion/shapes';
 import { nearestEdge } from '../../../core/proportion/snapping';
 import { cropImage, Rect, RgbImage } from '../../../core/raster/image';
@@ -147,6 +148,12 @@ const api = {
   /** The basic shapes an outline is nearest to, best first. */
   async fit(outline: [number, number][]): Promise<FittedShape[]> {
     return fitted(JSON.stringify(outline));
+  },
+  /** What stops at what among the shapes of a picture, and what the whole does in its frame. */
+  async relations(shapes: DrawnShape[], frame: Rect): Promise<{ meetings: Meeting[]; whole: Whole | null }> {
+    const fits = await Promise.all(shapes.map(async (s) => [s.id, await fitted(JSON.stringify(s.outline))] as const));
+    const read = readShapes(shapes, frame, new Map(fits));
+    return { meetings: meetingsOf(read, frame), whole: wholeOf(read, frame) };
   },
   /** Outline of the part under a place, px of the picture; null where there is none of the kind. */
   async part(url: string, at: [number, number], as: FoundAs): Promise<[number, number][] | null> {

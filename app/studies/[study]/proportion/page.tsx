@@ -43,7 +43,6 @@ export default async function ProportionPage({
   if (!works.length) return <NoWorks studyId={study} />;
   const { work, template, set, model, making, view: asked } = await searchParams;
   const view = VIEWS.find((v) => v === asked) ?? 'points';
-  const [models, sets] = [await modelsOf(study), await landmarksIn(study)];
   const withSets = works.map((w) => ({
     id: w.id,
     title: w.title,
@@ -54,7 +53,6 @@ export default async function ProportionPage({
     pictureWidth: w.pictureWidth,
     pictureHeight: w.pictureHeight,
     sets: w.sets,
-    models: (models.get(w.id) ?? []).map((m) => ({ ...m, sets: sets.get(m.id) ?? [] })),
     layered: layeredOf(w),
   }));
   const current = withSets.find((w) => w.id === work) ?? withSets.find((w) => w.sets.length) ?? withSets[0];
@@ -128,7 +126,9 @@ export default async function ProportionPage({
       />
     );
   }
-  const on = current.models.find((m) => m.id === model) ?? current;
+  const [models, sets] = [await modelsOf(study), await landmarksIn(study)];
+  const modelled = withSets.map((w) => ({ ...w, models: (models.get(w.id) ?? []).map((m) => ({ ...m, sets: sets.get(m.id) ?? [] })) }));
+  const on = modelled.find((w) => w.id === current.id)!.models.find((m) => m.id === model) ?? current;
   const placed = on.sets[0]?.template ?? current.sets[0]?.template;
   const own = await ownTemplatesOf(teacher.id);
   const known = (t: string | undefined): t is string => t !== undefined && (isTemplate(t) || own.some((o) => ownKey(o.id) === t));
@@ -136,7 +136,7 @@ export default async function ProportionPage({
   return (
     <ProportionBench
       studyId={study}
-      works={withSets}
+      works={modelled}
       current={current.id}
       model={model ?? null}
       template={wanted}

@@ -1,19 +1,14 @@
-import { voiceHere } from '@/app/voice';
+import { pageOf, printed } from '@/app/printing';
 import { PART_AS } from '@/core/composition/lineSheet';
-import { sizeNamed } from '@/core/lesson/sheets';
 import { message, typed } from '@/core/message';
 import { PartChoice, partsSheet } from '@/core/proportion/partsSheet';
 import { studyOf } from '@/server/accounts/ownership';
-import { todayIn } from '@/server/accounts/settings';
 import { database } from '@/server/database/connection';
 import { fileAnswer, handle } from '@/server/door/http';
 import { getBlob, pictureOf } from '@/server/pictures/store';
 import { partsOf } from '@/server/studies/parts';
 import { inThread } from '@/server/threads/threads';
 import type { PartPicture } from '@/server/threads/tasks';
-import { aboutSheets } from '@/ui/proportion/carrying';
-import { sentencesOf } from '@/words/languages';
-import { speaker } from '@/words/say';
 
 const whole = (value: string | null, usual: number) => (value === null || value.trim() === '' ? usual : Number(value));
 
@@ -23,12 +18,11 @@ export const GET = handle(async ({ teacher, request, params }) => {
   const query = new URL(request.url).searchParams;
   const wanted = new Set(query.getAll('part'));
   const chosen = (await partsOf(study.id)).filter((p) => wanted.has(p.key));
-  const page = sizeNamed(teacher.settings.paper)!;
   const choices = chosen.map((p): PartChoice => ({ key: p.key, said: typed(p.name), ratio: p.ratio }));
   const sheets = partsSheet(
     choices,
     { columns: whole(query.get('columns'), 3), empty: whole(query.get('empty'), 3) },
-    page,
+    pageOf(teacher),
     message('partsSheet.sheet', { study: typed(study.title) }),
   );
   const blobs = new Map<string, Buffer>();
@@ -39,14 +33,11 @@ export const GET = handle(async ({ teacher, request, params }) => {
     blobs.set(sha256, bytes);
     parts.push({ key, bytes, name, outline });
   }
-  const voice = await voiceHere();
-  const say = speaker(await sentencesOf(voice), voice);
   const pdf = await inThread({
     task: 'parts',
     parts,
     as: PART_AS.find((a) => a === query.get('as')) ?? 'line',
-    file: { sheets, page, about: say(aboutSheets(study.title, say.day(todayIn(teacher.settings)))), author: say('app.name') },
-    voice,
+    ...(await printed(teacher, study, sheets)),
   });
   return fileAnswer(new Uint8Array(pdf), 'application/pdf', `${study.title}.pdf`, 'inline');
 });

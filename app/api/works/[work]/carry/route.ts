@@ -1,23 +1,20 @@
-import { voiceHere } from '@/app/voice';
+import { pageOf, printed } from '@/app/printing';
 import { CoreError } from '@/core/errors';
 import { FINENESS } from '@/core/composition/lineSheet';
-import { sizeNamed, turnedAs } from '@/core/lesson/sheets';
+import { turnedAs } from '@/core/lesson/sheets';
 import { carryOver, wishesFrom } from '@/core/proportion/carryOver';
 import { studyOf, workOf } from '@/server/accounts/ownership';
-import { todayIn } from '@/server/accounts/settings';
 import { database } from '@/server/database/connection';
 import { fileAnswer, handle } from '@/server/door/http';
 import { notFound } from '@/server/errors';
 import { getBlob, pictureOf } from '@/server/pictures/store';
 import { rulersOf } from '@/server/studies/bodyRulers';
 import { ownTemplatesOf } from '@/server/studies/ownTemplates';
-import { shapesOf } from '@/server/studies/shapes';
+import { readIn, shapesOf } from '@/server/studies/shapes';
 import { listWorks } from '@/server/studies/works';
 import { inThread } from '@/server/threads/threads';
-import { aboutSheets, sourceOf } from '@/ui/proportion/carrying';
+import { sourceOf } from '@/ui/proportion/carrying';
 import { kindOf } from '@/ui/shared/kinds';
-import { sentencesOf } from '@/words/languages';
-import { speaker } from '@/words/say';
 
 /** The sheets of one way of carrying a work over, a PDF at true scale; `keys=only` leaves out the sheet that is drawn on. */
 export const GET = handle(async ({ teacher, request, params }) => {
@@ -39,15 +36,11 @@ export const GET = handle(async ({ teacher, request, params }) => {
     { title: work.title, widthMm: work.widthMm, frame },
     kind,
     set?.points ?? {},
-    shapes,
+    await readIn(shapes, frame),
     wishes,
     await rulersOf(study),
   );
-  const page = sizeNamed(teacher.settings.paper)!;
-  const { sheets } = carryOver(source, wishes, page);
-  const voice = await voiceHere();
-  const say = speaker(await sentencesOf(voice), voice);
-  const about = say(aboutSheets(study.title, say.day(todayIn(teacher.settings))));
+  const { sheets } = carryOver(source, wishes, pageOf(teacher));
   const { sha256, name } = await pictureOf(database(), teacher.id, work.pictureId);
   const pdf = await inThread({
     task: 'sheets',
@@ -55,8 +48,7 @@ export const GET = handle(async ({ teacher, request, params }) => {
     name,
     frame: [...frame],
     fineness: FINENESS.find((f) => f === query.fineness) ?? 'middle',
-    file: { sheets: query.keys === 'only' ? sheets.slice(1) : sheets, page, about, author: say('app.name') },
-    voice,
+    ...(await printed(teacher, study, query.keys === 'only' ? sheets.slice(1) : sheets)),
   });
   return fileAnswer(new Uint8Array(pdf), 'application/pdf', `${work.title}.pdf`, 'inline');
 });

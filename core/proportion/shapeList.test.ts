@@ -75,6 +75,8 @@ describe('shapes of a picture', () => {
     expect(meetingsOf(readShapes([shape('a', disc(200, 200, 50)), shape('b', disc(700, 600, 50))], FRAME), FRAME)).toEqual([]);
     // What lies within another is on it, and a gap stops nothing.
     expect(meetingsOf(readShapes([shape('a', disc(300, 400, 200)), shape('b', disc(300, 400, 60))], FRAME), FRAME)).toEqual([]);
+    const nested = [shape('sea', rect(0, 100, 900, 600)), shape('cape', rect(200, 200, 300, 400)), shape('clasp', disc(350, 300, 30))];
+    expect(meetingsOf(readShapes(nested, FRAME), FRAME)).toEqual([]);
     expect(meetingsOf(readShapes([shape('a', disc(300, 400, 80), { gap: true }), shape('b', disc(340, 400, 80))], FRAME), FRAME)).toEqual(
       [],
     );

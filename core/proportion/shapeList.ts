@@ -202,9 +202,15 @@ function gapOf(a: readonly Point[], b: readonly Point[]): number {
  */
 export function meetingsOf(read: readonly ReadShape[], [, , w, h]: Frame): Meeting[] {
   const things = read.filter((r) => !r.shape.gap);
+  const byId = new Map(read.map((r) => [r.shape.id, r]));
+  /** In it, or in something that is. */
+  const liesIn = (inner: ReadShape, outer: ReadShape): boolean => {
+    const holder = inner.within === null ? undefined : byId.get(inner.within);
+    return holder !== undefined && (holder === outer || liesIn(holder, outer));
+  };
   return things.flatMap((a, i) =>
     things.slice(i + 1).flatMap((b): Meeting[] => {
-      if (a.within === b.shape.id || b.within === a.shape.id) return [];
+      if (liesIn(a, b) || liesIn(b, a)) return [];
       const [p, q] = [a.shape.outline, b.shape.outline];
       const smaller = Math.min(Math.abs(signedArea(p)), Math.abs(signedArea(q)));
       const shared = sharedArea(p, q) / smaller;

@@ -116,7 +116,8 @@ export function EyeBench({ studyId, works, own, students, rounds, views }: Props
               value={whoIs}
               options={[
                 ['oneself', say('eye.oneself')],
-                ['class', say('eye.class')],
+                // One who studies alone has no class.
+                ...(students.length ? [['class', say('eye.class')] as const] : []),
                 ...students.map((s) => [s.id, say.typed(s.name)] as const),
               ]}
               onValue={(v) => {

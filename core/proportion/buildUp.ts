@@ -3,7 +3,7 @@ import { amount, Message, message, Several, several, typed } from '../message';
 import type { BodyRulers } from './bodyRulers';
 import { laidOff } from './bodyRulers';
 import { stepsSign } from './spans';
-import { bigToSmall, Meeting, ReadShape } from './shapeList';
+import { drawn, Meeting, Order, ReadShape } from './shapeList';
 import type { Point } from '../raster/image';
 import type { Placing } from './transfer';
 
@@ -114,16 +114,17 @@ function saysOf(
   return said;
 }
 
-/** The steps of a build-up, big to small, each with its sentences for a sheet the source is placed on. */
+/** The steps of a build-up, in the order they are drawn, each with its sentences for a sheet the source is placed on. */
 export function buildUp(
   read: readonly ReadShape[],
   [x, y, w, h]: readonly [number, number, number, number],
   placing: Placing,
   rulers: BodyRulers,
   meetings: readonly Meeting[],
+  order: Order = 'size',
 ): BuildStep[] {
   const names = new Map(read.map((r) => [r.shape.id, r.shape.name]));
-  return bigToSmall(read).map((r) => ({
+  return drawn(read, meetings, order).map((r) => ({
     read: r,
     outline: r.drawn.outline.map(([px, py]): Point => [(px - x) / w, (py - y) / h]),
     said: saysOf(r, placing, rulers, names, meetings),

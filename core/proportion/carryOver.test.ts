@@ -16,6 +16,7 @@ const WISHES: CarryWishes = {
   ruled: true,
   folds: 2,
   shown: 'dots',
+  order: 'size',
   leftHanded: false,
 };
 const SOURCE: CarrySource = {

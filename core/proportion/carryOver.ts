@@ -8,6 +8,7 @@ import type { Point } from '../raster/image';
 import type { BuildStep } from './buildUp';
 import { placeLabels } from './labels';
 import { BOLD, FINE, line, outlined, PaperMark, PaperSheet, PLAIN, rectangle, text } from './paper';
+import { Order, ORDERS } from './shapeList';
 import { slopeOf, Steps, stepsOf, stepsSign } from './spans';
 import { Fit, placeOnSheet, Placing, transferPoint } from './transfer';
 
@@ -39,6 +40,8 @@ export interface CarryWishes {
   /** How often the sheet is folded each way: 1 makes quarters, 2 sixteenths. */
   folds: 1 | 2 | 3;
   shown: Shown;
+  /** In which order shapes are drawn. */
+  order: Order;
   /** A left hand works from the right: numbers and key stand on the other side. */
   leftHanded: boolean;
 }
@@ -632,6 +635,7 @@ export function wishesFrom(params: Params, usual: { sheet: readonly [number, num
     ruled: params.ruled !== 'no',
     folds: folds === 1 || folds === 3 ? folds : 2,
     shown: oneOf(SHOWN, params.shown, 'dots'),
+    order: oneOf(ORDERS, params.order, 'size'),
     leftHanded: params.left === undefined ? usual.leftHanded : params.left === 'yes',
   };
 }
@@ -646,5 +650,6 @@ export const wishesAsParams = (w: CarryWishes): Record<string, string> => ({
   ruled: w.ruled ? 'yes' : 'no',
   folds: String(w.folds),
   shown: w.shown,
+  order: w.order,
   left: w.leftHanded ? 'yes' : 'no',
 });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { toldBy } from '../../tests/support/english';
 import { Point } from '../raster/image';
 import { crossesItself, overlapOfBoth, overlapWithConvex, sharedArea, signedArea } from './polygon';
-import { bigToSmall, checkedShapes, DrawnShape, meetingsOf, readShapes, simplified, wholeOf } from './shapeList';
+import { bigToSmall, checkedShapes, drawn, DrawnShape, meetingsOf, readShapes, simplified, wholeOf } from './shapeList';
 
 const shape = (id: string, outline: Point[], more: Partial<DrawnShape> = {}): DrawnShape => ({
   id,
@@ -80,6 +80,21 @@ describe('shapes of a picture', () => {
     expect(meetingsOf(readShapes([shape('a', disc(300, 400, 80), { gap: true }), shape('b', disc(340, 400, 80))], FRAME), FRAME)).toEqual(
       [],
     );
+  });
+
+  test('drawn by what hangs from what, each shape lies in or meets one before it, as far as that goes', () => {
+    const far = shape('moon', disc(850, 80, 70));
+    const list = [
+      shape('sea', rect(0, 400, 700, 380)),
+      far,
+      shape('boat', rect(100, 350, 200, 120)),
+      shape('mast', rect(190, 150, 16, 210)),
+    ];
+    const read = readShapes(list, FRAME);
+    const meetings = meetingsOf(read, FRAME);
+    const names = (order: 'size' | 'relations') => drawn(read, meetings, order).map((r) => r.shape.id);
+    expect(names('size')).toEqual(['sea', 'boat', 'moon', 'mast']);
+    expect(names('relations')).toEqual(['sea', 'boat', 'mast', 'moon']);
   });
 
   test('the whole: what it leaves free, which edges it reaches, where its middle lies', () => {

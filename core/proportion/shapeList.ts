@@ -223,6 +223,29 @@ export function meetingsOf(read: readonly ReadShape[], [, , w, h]: Frame): Meeti
   );
 }
 
+/** In which order shapes are drawn: by size, or from one to the next that hangs from it. */
+export const ORDERS = ['size', 'relations'] as const;
+export type Order = (typeof ORDERS)[number];
+
+/** From the biggest on always the biggest that lies in, or meets, something that is drawn already; where nothing does, the biggest that is left. */
+function byRelations(read: readonly ReadShape[], meetings: readonly Meeting[]): ReadShape[] {
+  const left = bigToSmall(read);
+  const out: ReadShape[] = [];
+  const hangs = ({ shape: { id }, within }: ReadShape) =>
+    out.some(
+      (o) =>
+        o.shape.id === within ||
+        o.within === id ||
+        meetings.some((m) => [m.front, m.back].includes(id) && [m.front, m.back].includes(o.shape.id)),
+    );
+  while (left.length) out.push(...left.splice(Math.max(0, left.findIndex(hangs)), 1));
+  return out;
+}
+
+/** The shapes in the order they are drawn; gaps are not drawn. */
+export const drawn = (read: readonly ReadShape[], meetings: readonly Meeting[], order: Order): ReadShape[] =>
+  order === 'size' ? bigToSmall(read) : byRelations(read, meetings);
+
 /** What the whole composition does on the sheet, from the outlines of its things. */
 export interface Whole {
   /** The basic shape that the hull of everything fills best. */

@@ -181,6 +181,16 @@ function det(m: Matrix): number {
   return m.get(0, 0) * m.get(1, 1) - m.get(0, 1) * m.get(1, 0);
 }
 
+test('the worked example of Umeyama (1991), numbers from memory: no reflection though one would fit without error', () => {
+  const own = align({ a: [0, 0], b: [1, 0], c: [0, 2] }, { a: [0, 0], b: [-1, 0], c: [0, 2] });
+  expect(own.scale).toBeCloseTo(0.721, 3);
+  expect(Math.cos((own.rotation * Math.PI) / 180)).toBeCloseTo(0.832, 3);
+  expect(own.shift[0]).toBeCloseTo(-0.8, 9);
+  expect(own.shift[1]).toBeCloseTo(0.4, 9);
+  // His error, σy² − tr(DS)² ÷ σx², reckoned by hand: both variances are 10/9, tr(DS)² is 52/81, so 8/15.
+  expect(own.rms ** 2).toBeCloseTo(8 / 15, 9);
+});
+
 test('a known turn is read anticlockwise as seen, with y downward', () => {
   // Turning (1, 0) up the page is anticlockwise: in pixels it becomes (0, −1).
   const { rotation, scale, shift } = align({ a: [0, 0], b: [1, 0] }, { a: [10, 20], b: [10, 18] });

@@ -8,7 +8,7 @@ import { sizeNamed, turnedAs } from '@/core/lesson/sheets';
 import { BodyRulers, RULER_LIMITS, RULERS } from '@/core/proportion/bodyRulers';
 import { CarryWishes, carryOver, FITS, METHODS, SHOWN, wishesAsParams } from '@/core/proportion/carryOver';
 import { tilesOf } from '@/core/proportion/paper';
-import type { DrawnShape } from '@/core/proportion/shapeList';
+import { DrawnShape, ORDERS } from '@/core/proportion/shapeList';
 import { Bench } from '../shared/Bench';
 import { Choice } from '../shared/Choice';
 import { kindOf, OwnKept } from '../shared/kinds';
@@ -194,6 +194,14 @@ export function CarryBench({ study, work, own, shapes, rulers, printer, first, v
             value={String(wishes.folds)}
             options={[1, 2, 3].map((n) => [String(n), say('carry.foldsOf', { n })])}
             onValue={(v) => change({ folds: v === '1' ? 1 : v === '3' ? 3 : 2 })}
+          />
+        )}
+        {wishes.method === 'shapes' && (
+          <Choice
+            label={say('shapes.order')}
+            value={wishes.order}
+            options={ORDERS.map((o) => [o, say(`shapes.orders.${o}`)])}
+            onValue={(v) => change({ order: ORDERS.find((o) => o === v)! })}
           />
         )}
         {wishes.method !== 'shapes' && (

@@ -6,12 +6,13 @@ import { FOUND_AS, FoundAs } from '@/core/composition/foundParts';
 import type { BodyRulers } from '@/core/proportion/bodyRulers';
 import { buildUp, BuildStep, simpleShare } from '@/core/proportion/buildUp';
 import { crossesItself, signedArea } from '@/core/proportion/polygon';
-import { bigToSmall, DrawnShape, ReadShape, simplified } from '@/core/proportion/shapeList';
+import { bigToSmall, DrawnShape, Order, ORDERS, ReadShape, simplified } from '@/core/proportion/shapeList';
 import { SHAPE_KINDS, ShapeKind } from '@/core/proportion/shapes';
 import { placeOnSheet } from '@/core/proportion/transfer';
 import { Rule } from '../rules/RuleList';
 import { TickSentence } from '../rules/TickRule';
 import { Bench } from '../shared/Bench';
+import { Choice } from '../shared/Choice';
 import { Haloed } from '../shared/looking/Haloed';
 import { Handle } from '../shared/looking/Handle';
 import { PictureView } from '../shared/looking/PictureView';
@@ -61,7 +62,8 @@ export function ShapesBench({ studyId, work, frame, sheet, rulers, first, rules,
   const [told, setTold] = useState<Message | null>(null);
   const [step, setStep] = useState<number | null>(null);
   const placing = useMemo(() => placeOnSheet([frame[2], frame[3]], sheet, 'fit', 0), [frame, sheet]);
-  const steps = useMemo(() => buildUp(read, frame, placing, rulers, meetings), [read, frame, placing, rulers, meetings]);
+  const [order, setOrder] = useState<Order>('size');
+  const steps = useMemo(() => buildUp(read, frame, placing, rulers, meetings, order), [read, frame, placing, rulers, meetings, order]);
   const inside = ([x, y]: readonly [number, number]): At => [
     Math.min(work.pictureWidth, Math.max(0, Math.round(x * 4) / 4)),
     Math.min(work.pictureHeight, Math.max(0, Math.round(y * 4) / 4)),
@@ -323,14 +325,29 @@ export function ShapesBench({ studyId, work, frame, sheet, rulers, first, rules,
             ))}
           </ol>
           {steps.length > 0 && (
-            <p className="mt-3 flex flex-wrap gap-2">
-              <button type="button" className="btn btn-sm btn-primary" onClick={() => setStep(0)}>
-                {say('shapes.build')}
-              </button>
-              <a className="btn btn-sm" href={`/api/works/${work.id}/carry?method=shapes&keys=only`} target="_blank" rel="noreferrer">
-                {say('shapes.strip')}
-              </a>
-            </p>
+            <>
+              <div className="mt-3">
+                <Choice
+                  label={say('shapes.order')}
+                  value={order}
+                  options={ORDERS.map((o) => [o, say(`shapes.orders.${o}`)])}
+                  onValue={(v) => setOrder(ORDERS.find((o) => o === v)!)}
+                />
+              </div>
+              <p className="mt-3 flex flex-wrap gap-2">
+                <button type="button" className="btn btn-sm btn-primary" onClick={() => setStep(0)}>
+                  {say('shapes.build')}
+                </button>
+                <a
+                  className="btn btn-sm"
+                  href={`/api/works/${work.id}/carry?method=shapes&keys=only&order=${order}`}
+                  target="_blank"
+                  rel="noreferrer"
+                >
+                  {say('shapes.strip')}
+                </a>
+              </p>
+            </>
           )}
           {meetings.length > 0 && (
             <section className="mt-4">

@@ -36,7 +36,7 @@ export function sourceOf(
     })),
     joined: kind?.template.joined ?? [],
     unit: kind?.template.unit ?? null,
-    steps: read.length ? buildUp(read, frame, placing, rulers, meetingsOf(read, frame)) : [],
+    steps: read.length ? buildUp(read, frame, placing, rulers, meetingsOf(read, frame), wishes.order) : [],
     title: typed(title),
   };
 }

@@ -36,6 +36,8 @@ export const shapes = {
   third:
     'Seine Mitte liegt im {row, select, 0 {oberen} 1 {mittleren} other {unteren}} Drittel, {column, select, 0 {links} 1 {in der Mitte} other {rechts}}.',
   head: '„{name}“ nimmt {share} der Höhe des Blattes ein.',
+  order: 'Gezeichnet',
+  orders: { size: 'von groß nach klein', relations: 'was woran hängt' },
   build: 'Aufbauen',
   strip: 'Den Aufbau drucken',
   step: 'Schritt {n, number} von {of, number}',

@@ -36,6 +36,8 @@ export const shapes = {
   third:
     'Its middle lies in the {row, select, 0 {upper} 1 {middle} other {lower}} third, {column, select, 0 {to the left} 1 {in the middle} other {to the right}}.',
   head: '“{name}” takes up {share} of the sheet’s height.',
+  order: 'Drawn',
+  orders: { size: 'big to small', relations: 'what hangs from what' },
   build: 'Build it up',
   strip: 'Print the build-up',
   step: 'Step {n, number} of {of, number}',

@@ -19,6 +19,10 @@ test('parts drawn round or found are held against basic shapes, built up big to 
   );
   await expect(page.getByText(/“sea” stops at|“sea” and/).first()).toBeVisible();
   await expect(page.getByText('gap between two capes: a gap of')).toBeVisible();
+  await page.getByRole('combobox', { name: /^Drawn/ }).selectOption({ label: 'what hangs from what' });
+  await page.getByRole('button', { name: 'Build it up' }).click();
+  await expect(page.getByText('Step 1 of 9')).toBeVisible();
+  await expect(page.getByText(/^sea: a trapezoid/)).toBeVisible();
   const own = ids.works.find((w) => w.title === 'Waiting at the slip')!.id;
   await open(page, `${origin()}/studies/${ids.study}/proportion?work=${own}&view=shapes`);
   await expect(page.getByText('No shape yet.')).toBeVisible();

@@ -33,6 +33,7 @@ const SOURCE: CarrySource = {
     ['chin', 'sole'],
   ],
   unit: ['crown', 'chin'],
+  lines: [],
   steps: [],
   title: typed('Harbour'),
 };
@@ -98,6 +99,33 @@ describe('carrying over', () => {
       }),
       { seed: 9, numRuns: 25 },
     );
+  });
+
+  test('angles are drawn true on cards: those of joined lines and of lines kept along an edge, also where the sheet is stretched', () => {
+    const yard = { said: typed('yard'), ends: [[0.1, 0.5] as const, [0.5, 0.3] as const] as const };
+    for (const [fit, sheet] of [
+      ['fit', [297, 210]],
+      ['stretch', [200, 400]],
+    ] as const) {
+      const w: CarryWishes = { ...WISHES, method: 'sighting', fit, sheet };
+      const { sheets, placing } = carryOver({ ...SOURCE, lines: [yard] }, w, A4);
+      const cards = sheets.filter((s) => s.title.key === 'carry.sheet.angles');
+      expect(cards).toHaveLength(1);
+      const drawn = linesOf(cards[0]).filter((m) => m.ink === 'strong');
+      const all = [...SOURCE.joined.map(([a, b]) => [a, b].map((n) => SOURCE.points.find((p) => p.name === n)!.at)), yard.ends];
+      expect(drawn).toHaveLength(all.length);
+      drawn.forEach(({ points: [p, q] }, i) => {
+        const [[u, v], [x, y]] = all[i];
+        const want = Math.atan2(-(y - v) * placing.height, (x - u) * placing.width);
+        const got = Math.atan2(-(q[1] - p[1]), q[0] - p[0]);
+        // A line has no beginning: half a turn is none.
+        expect(Math.abs(Math.sin(want - got))).toBeLessThan(1e-9);
+        expect(Math.hypot(q[0] - p[0], q[1] - p[1])).toBeCloseTo(34, 9);
+      });
+      expect(words(cards[0])).toEqual(expect.arrayContaining(['yard', '3']));
+    }
+    // Without points there is still a card of what was kept.
+    expect(carryOver({ ...SOURCE, points: [], lines: [yard] }, { ...WISHES, method: 'sighting' }, A4).sheets).toHaveLength(2);
   });
 
   test('a left hand has letters from the right and numbers on the other side; the points stay where they are', () => {

@@ -54,6 +54,8 @@ export interface CarrySource {
   points: readonly CarryPoint[];
   /** Names of points that are joined. */
   joined: readonly (readonly string[])[];
+  /** Lines laid along edges of the work, in the picture proper. */
+  lines: readonly { said: Message | Typed; ends: readonly [Point, Point] }[];
   /** Names of the ends of the work's own unit; null for none. */
   unit: readonly [string, string] | null;
   /** The steps of its build-up. */
@@ -303,16 +305,15 @@ const unitsSaid = (steps: Steps): Message => {
 };
 
 /** Every point from the beginning of the unit: so many units to a side of its plumb line, so many above or below its level. */
-function offsets({ points, unit, ratio }: CarrySource): (Message | Typed)[][] {
-  const px = (p: CarryPoint): Point => [p.at[0] * ratio[0], p.at[1] * ratio[1]];
-  const [a, b] = (unit ?? []).map((name) => points.find((p) => p.name === name));
-  if (!a || !b) return [];
-  const [start, end] = [px(a), px(b)];
+function offsets({ points, unit }: CarrySource, places: readonly Point[]): (Message | Typed)[][] {
+  const [a, b] = (unit ?? []).map((name) => points.findIndex((p) => p.name === name));
+  if (!((a ?? -1) >= 0 && b >= 0)) return [];
+  const [start, end] = [places[a], places[b]];
   const one = Math.hypot(end[0] - start[0], end[1] - start[1]);
   if (!(one > 0)) return [];
   return points.flatMap((p, i): (Message | Typed)[][] => {
-    if (p === a) return [];
-    const [dx, dy] = [px(p)[0] - start[0], px(p)[1] - start[1]].map((v) => v / one);
+    if (i === a) return [];
+    const [dx, dy] = [places[i][0] - start[0], places[i][1] - start[1]].map((v) => v / one);
     const away = (v: number, ways: readonly [string, string]) =>
       message('carry.away', { units: unitsSaid(stepsOf(Math.abs(v))!), way: Math.abs(v) < 0.02 ? 'on' : v < 0 ? ways[0] : ways[1] });
     return [
@@ -327,37 +328,89 @@ function offsets({ points, unit, ratio }: CarrySource): (Message | Typed)[][] {
   });
 }
 
-/** Sighting: every joined line as a length in the work's own unit and its lean, as a pencil tells them. */
-function sightings({ points, joined, unit, ratio }: CarrySource): (Message | Typed)[][] {
-  const place = new Map(points.map((p) => [p.name, p]));
-  const px = (name: string): Point | null => {
-    const p = place.get(name);
-    return p ? [p.at[0] * ratio[0], p.at[1] * ratio[1]] : null;
-  };
-  const [a, b] = unit ? unit.map(px) : [null, null];
+/** A line as it lies on the sheet, mm, that is carried over by its lean. */
+interface Sighted {
+  said: Message | Typed;
+  ends: readonly [Point, Point];
+  slope: { level: number; plumb: number };
+}
+
+/** Every joined line and every one kept along an edge. */
+function sighted({ points, joined, lines }: CarrySource, places: readonly Point[], p: Placing): Sighted[] {
+  const nth = new Map(points.map((q, i) => [q.name, i]));
+  const between = joined
+    .flatMap((names) => names.slice(1).map((to, i) => [nth.get(names[i]), nth.get(to)]))
+    .flatMap(([a, b]) =>
+      a === undefined || b === undefined
+        ? []
+        : [{ said: message('carry.line', { from: points[a].said, to: points[b].said }), ends: [places[a], places[b]] as const }],
+    );
+  const kept = lines.map(({ said, ends: [a, b] }) => ({ said, ends: [placeOf(a, p), placeOf(b, p)] as const }));
+  return [...between, ...kept].flatMap((l) => {
+    const slope = slopeOf(...l.ends);
+    return slope ? [{ ...l, slope }] : [];
+  });
+}
+
+const placeOf = ([u, v]: Point, p: Placing): Point => [p.left + u * p.width, p.top + v * p.height];
+
+const tiltSaid = (level: number): Message =>
+  message('carry.tilt', { by: amount(Math.abs(level), 'degrees'), way: Math.abs(level) < 0.5 ? 'level' : level > 0 ? 'up' : 'down' });
+
+/** Every line as a length in the work's own unit and its lean, as a pencil tells them. */
+function sightings(lines: readonly Sighted[], { points, unit }: CarrySource, places: readonly Point[]): (Message | Typed)[][] {
+  const [a, b] = (unit ?? []).map((name) => places[points.findIndex((q) => q.name === name)]);
   const one = a && b ? Math.hypot(b[0] - a[0], b[1] - a[1]) : 0;
-  return joined
-    .flatMap((names) => names.slice(1).map((to, i) => [names[i], to] as const))
-    .flatMap(([from, to]): (Message | Typed)[][] => {
-      const [p, q] = [px(from), px(to)];
-      const slope = p && q ? slopeOf(p, q) : null;
-      if (!p || !q || !slope) return [];
-      const steps = one > 0 ? stepsOf(Math.hypot(q[0] - p[0], q[1] - p[1]) / one) : null;
-      return [
-        [
-          message('carry.line', { from: place.get(from)!.said, to: place.get(to)!.said }),
-          steps ? unitsSaid(steps) : message('carry.noUnit'),
-          message('carry.lean', {
-            by: amount(Math.abs(slope.plumb), 'degrees'),
-            way: Math.abs(slope.plumb) < 0.5 ? 'plumb' : slope.plumb > 0 ? 'right' : 'left',
-          }),
-          message('carry.tilt', {
-            by: amount(Math.abs(slope.level), 'degrees'),
-            way: Math.abs(slope.level) < 0.5 ? 'level' : slope.level > 0 ? 'up' : 'down',
-          }),
-        ],
+  return lines.map(({ said, ends: [p, q], slope }) => {
+    const steps = one > 0 ? stepsOf(Math.hypot(q[0] - p[0], q[1] - p[1]) / one) : null;
+    return [
+      said,
+      steps ? unitsSaid(steps) : message('carry.noUnit'),
+      message('carry.lean', {
+        by: amount(Math.abs(slope.plumb), 'degrees'),
+        way: Math.abs(slope.plumb) < 0.5 ? 'plumb' : slope.plumb > 0 ? 'right' : 'left',
+      }),
+      tiltSaid(slope.level),
+    ];
+  });
+}
+
+/** A card of angles: cells across a page, the height of each, and the length of the line drawn in it, mm. */
+const CARD = { across: 3, high: 52, line: 34, arc: 9 };
+
+/**
+ * Every line's lean drawn at its true angle over level and plumb: the card is laid on the sheet, its level kept level, slid to the place
+ * and drawn along. Pages of cells in reading order.
+ */
+function angleCards(lines: readonly Sighted[], page: readonly [number, number], top: number): PaperMark[][] {
+  const wide = (page[0] - 30) / CARD.across;
+  const rows = Math.max(1, Math.floor((page[1] - top - 20) / CARD.high));
+  const perPage = rows * CARD.across;
+  return Array.from({ length: Math.ceil(lines.length / perPage) }, (_, n) =>
+    lines.slice(n * perPage, (n + 1) * perPage).flatMap(({ said, slope: { level } }, i): PaperMark[] => {
+      const [x, y] = [15 + (i % CARD.across) * wide, top + Math.floor(i / CARD.across) * CARD.high];
+      const [cx, cy] = [x + wide / 2, y + 20];
+      const at = (degrees: number, far: number): Point => [
+        cx + far * Math.cos((degrees * Math.PI) / 180),
+        cy - far * Math.sin((degrees * Math.PI) / 180),
       ];
-    });
+      const [half, reach] = [CARD.line / 2, Math.min(wide / 2 - 3, 19)];
+      const turns = Math.max(2, Math.ceil(Math.abs(level) / 6));
+      return [
+        { ...rectangle(x + 1, y, wide - 2, CARD.high - 3, 0.1, 'pale'), dash: 2 },
+        line([at(180, reach), at(0, reach)], FINE, 'plain', 1.5),
+        line([at(90, half), at(-90, half)], FINE, 'pale', 1.5),
+        line(
+          Array.from({ length: turns + 1 }, (_, k) => at((level * k) / turns, CARD.arc)),
+          FINE,
+        ),
+        line([at(level + 180, half), at(level, half)], BOLD, 'strong'),
+        text([x + 3.5, y + 3.5], typed(String(n * perPage + i + 1)), { size: NUMBER, strong: true }),
+        text([cx, y + 40.5], tiltSaid(level), { size: NUMBER, anchor: 'middle' }),
+        text([x + 3, y + 44.5], said, { size: 2.4, width: wide - 6 }),
+      ];
+    }),
+  );
 }
 
 /** A sheet's picture with the method's lines over it, as large as a box of the page lets it be. */
@@ -418,7 +471,7 @@ export function carryOver(source: CarrySource, w: CarryWishes, page: readonly [n
   const columns = w.columns;
   const clip = [0, 0, ...p.sheet] as const;
   const outline: PaperMark[] = w.shown === 'dots' ? [] : [{ kind: 'picture', of: 'lines', box: [p.left, p.top, p.width, p.height], clip }];
-  const places = source.points.map((q): Point => [p.left + q.at[0] * p.width, p.top + q.at[1] * p.height]);
+  const places = source.points.map((q) => placeOf(q.at, p));
   const inside = places.map(([x, y]) => x >= 0 && y >= 0 && x <= p.sheet[0] && y <= p.sheet[1]);
   const nth = source.points.map((_, i) => i + 1).filter((_, i) => inside[i]);
   const dots =
@@ -460,7 +513,7 @@ export function carryOver(source: CarrySource, w: CarryWishes, page: readonly [n
           ),
         );
       }
-  const sheets: PaperSheet[] = [{ size: p.sheet, marks, title: head }, ...keys(source, w, p, columns, page, head)];
+  const sheets: PaperSheet[] = [{ size: p.sheet, marks, title: head }, ...keys(source, places, w, p, columns, page, head)];
   return {
     placing: p,
     lost: { across: Math.max(0, -p.left), down: Math.max(0, -p.top) },
@@ -505,6 +558,7 @@ function sightingStart({ points, unit }: CarrySource, places: readonly Point[], 
 
 function keys(
   source: CarrySource,
+  places: readonly Point[],
   w: CarryWishes,
   p: Placing,
   columns: number,
@@ -535,10 +589,15 @@ function keys(
       ),
     );
   }
-  if (!source.points.length) return [];
+  const lines = w.method === 'sighting' ? sighted(source, places, p) : [];
+  const cards = () =>
+    angleCards(lines, page, 40).map((marks) =>
+      sheet([text([15, 25], message('carry.cardHow'), { width: wide }), ...marks], message('carry.sheet.angles', { work: source.title })),
+    );
+  if (!source.points.length) return cards();
   const rows: (readonly (Message | Typed)[])[] =
     w.method === 'sighting'
-      ? offsets(source)
+      ? offsets(source, places)
       : source.points.map((q, i) => [typed(String(i + 1)), q.said, ...keyOf(w.method, p, q, columns, w.folds, w.leftHanded)]);
   const heads = (first: string, more: readonly string[]) => [
     typed(''),
@@ -559,9 +618,10 @@ function keys(
   const [firstRows, ...rest] = table(rows, heads('point', HEADS[w.method]), page, { top, left: 15, wide }, 26);
   const out = [sheet([...marks, ...firstRows]), ...rest.map((r) => sheet(r))];
   if (w.method === 'sighting') {
-    const lines = sightings(source).map((r, i) => [typed(String(i + 1)), ...r]);
-    if (lines.length)
-      out.push(...table(lines, heads('line', ['length', 'plumb', 'level']), page, { top: 26, left: 15, wide }, 26).map((r) => sheet(r)));
+    const said = sightings(lines, source, places).map((r, i) => [typed(String(i + 1)), ...r]);
+    if (said.length)
+      out.push(...table(said, heads('line', ['length', 'plumb', 'level']), page, { top: 26, left: 15, wide }, 26).map((r) => sheet(r)));
+    out.push(...cards());
   }
   // The clear sheet is laid over the source as it is printed on the key.
   if (w.method === 'quadrants') {

@@ -4,8 +4,9 @@
  */
 import { CoreError } from '../errors';
 import { typed } from '../message';
+import type { Carry } from '../raster/crop';
 import { Bounds, boundsOf, Point } from '../raster/image';
-import { centroid, convexHull, crossesItself, sharedArea, signedArea } from './polygon';
+import { centroid, convexHull, crossesItself, isPoint, sharedArea, signedArea } from './polygon';
 import { FittedShape, fitShapes, FULL_KINDS, SHAPE_KINDS, ShapeKind } from './shapes';
 
 /** An outline drawn round a part of a picture, px of it. */
@@ -24,8 +25,6 @@ const MOST_CORNERS = 400;
 const MOST_NAME = 60;
 /** Less of a picture than this is a slip of the pointer. */
 const LEAST_SHARE = 0.0002;
-
-const isPoint = (p: unknown): p is [number, number] => Array.isArray(p) && p.length === 2 && p.every((v) => Number.isFinite(v));
 
 /** The shapes of a picture of this size as they were given, if every one of them can be used. */
 export function checkedShapes(value: unknown, [w, h]: readonly [number, number]): DrawnShape[] {
@@ -48,6 +47,13 @@ export function checkedShapes(value: unknown, [w, h]: readonly [number, number])
     return { id: s.id, name, outline: outline.map(([x, y]) => [x, y]), as: as as ShapeKind | null, gap: s.gap === true };
   });
 }
+
+/** The shapes where a picture made from theirs has them; of one that is not wholly there the part that is, if it still has an area. */
+export const carryShapes = (shapes: readonly DrawnShape[], carry: Carry): DrawnShape[] =>
+  shapes.flatMap((s) => {
+    const outline = s.outline.map(carry).filter((p): p is [number, number] => p !== null);
+    return outline.length >= 3 && !crossesItself(outline) && Math.abs(signedArea(outline)) > 1 ? [{ ...s, outline }] : [];
+  });
 
 /** A line drawn by hand with as many corners as are needed to stay within a tolerance of it (Douglas and Peucker 1973), px. */
 export function simplified(line: readonly Point[], tolerance: number): Point[] {

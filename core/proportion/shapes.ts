@@ -1,6 +1,7 @@
 /** Knows which basic shape an outline is nearest to: ellipse, triangle, rectangle, trapezoid, egg or bent oval. */
 import { CoreError } from '../errors';
 import { Point } from '../raster/image';
+import { enclosingTriangles } from './triangle';
 import { fitEllipse } from './ellipse';
 import { minimise } from './nelderMead';
 import { centroid, clippedArea, convexHull, overlapWithConvex, signedArea } from './polygon';
@@ -167,35 +168,20 @@ function refine(kind: ShapeKind, polygon: readonly Point[], starts: readonly num
   return { x: best.x, overlap: 1 - best.f };
 }
 
-/** Triangles on three of the hull's sides, smallest enclosing first (O'Rourke et al. 1986: at least one side lies flush). */
+/** The largest triangle on the hull's corners, and the smallest ones round it. */
 function triangleStarts(hull: readonly Point[]): number[][] {
   const step = Math.max(1, Math.ceil(hull.length / 22));
   const h = hull.filter((_, i) => i % step === 0);
   const n = h.length;
-  const lines = h.map((p, i) => [p, h[(i + 1) % n]] as const);
-  const meet = (a: readonly [Point, Point], b: readonly [Point, Point]): Point | null => {
-    const d1 = [a[1][0] - a[0][0], a[1][1] - a[0][1]];
-    const d2 = [b[1][0] - b[0][0], b[1][1] - b[0][1]];
-    const den = d1[0] * d2[1] - d1[1] * d2[0];
-    if (Math.abs(den) < 1e-9 * Math.hypot(d1[0], d1[1]) * Math.hypot(d2[0], d2[1])) return null;
-    const t = ((b[0][0] - a[0][0]) * d2[1] - (b[0][1] - a[0][1]) * d2[0]) / den;
-    return [a[0][0] + t * d1[0], a[0][1] + t * d1[1]];
-  };
-  const found: { area: number; x: number[] }[] = [];
   let inscribed = { area: 0, x: [...h[0], ...h[Math.floor(n / 3)], ...h[Math.floor((2 * n) / 3)]] };
-  const all = Math.abs(signedArea(hull));
   for (let i = 0; i < n; i++)
     for (let j = i + 1; j < n; j++)
       for (let k = j + 1; k < n; k++) {
         const inner = Math.abs(signedArea([h[i], h[j], h[k]]));
         if (inner > inscribed.area) inscribed = { area: inner, x: [...h[i], ...h[j], ...h[k]] };
-        const [a, b, c] = [meet(lines[i], lines[j]), meet(lines[j], lines[k]), meet(lines[k], lines[i])];
-        if (!a || !b || !c) continue;
-        const area = Math.abs(signedArea([a, b, c]));
-        if (area >= 0.95 * all && area < 4 * all) found.push({ area, x: [...a, ...b, ...c] });
       }
-  found.sort((p, q) => p.area - q.area);
-  return [inscribed.x, ...found.slice(0, 2).map((f) => f.x)];
+  const round = enclosingTriangles(h).slice(0, 2);
+  return [inscribed.x, ...round.map(([a, b, c]) => [...a, ...b, ...c])];
 }
 
 /** The arc's turn without its sign, and the way along the axis on which it turns anticlockwise as seen. */

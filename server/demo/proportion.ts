@@ -61,7 +61,7 @@ export async function seedShapes(
     shape('mast', 'mast', places([0.823, 0.06], [0.836, 0.06], [0.836, 0.7], [0.823, 0.7])),
     gap,
   ];
-  await drawShapes(teacherId, workId, 0, shapes.map(inside), message('edits.shapes'));
+  await drawShapes(teacherId, workId, 0, { shapes: shapes.map(inside) }, message('edits.shapes'));
 }
 
 /** What is looked for in every work, by the title it stands so in. */

@@ -2,6 +2,7 @@
 import { int, index, mysqlEnum, mysqlTable, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
 import type { DrawnShape } from '../../core/proportion/shapeList';
 import type { DrillAnswer } from '../../core/proportion/drills';
+import type { KeptLine } from '../../core/proportion/keptLines';
 import type { Seen } from '../../core/style/inventory';
 import { students, studies, works } from './studies';
 import { id, instant, jsonText, key } from './types';
@@ -11,7 +12,7 @@ const ofStudy = () =>
     .notNull()
     .references(() => studies.id, { onDelete: 'cascade' });
 
-/** The shapes a work is built of, in the order they are drawn. */
+/** What is drawn over a work: the shapes it is built of, in the order they are drawn, and lines kept along its edges. */
 export const shapeLists = mysqlTable(
   'shape_lists',
   {
@@ -21,6 +22,8 @@ export const shapeLists = mysqlTable(
       .notNull()
       .references(() => works.id, { onDelete: 'cascade' }),
     shapes: jsonText<DrawnShape[]>('shapes').notNull(),
+    /** Lines laid along edges, kept to be carried over. */
+    lines: jsonText<KeptLine[]>('lines'),
     version: int('version').notNull().default(1),
   },
   (t) => [uniqueIndex('shape_lists_work').on(t.workId)],

@@ -6,6 +6,7 @@ import { copyStudy } from './copying';
 import { landmarksOf, placeLandmarks } from './landmarks';
 import { addReference, listReferences, modelsOf } from './references';
 import { addPart, cropWork, orderWorks, straightenWork } from './remaking';
+import { drawShapes, shapesOf } from './shapes';
 import { addWork, listWorks, removeWork, updateWork, worksWithReadings } from './works';
 
 afterAll(leave);
@@ -130,4 +131,31 @@ test('what stood model hangs on its work, is nothing students draw from, and goe
     [0, 90],
   ];
   await expect(straightenWork(teacher, part, version, corners)).rejects.toMatchObject({ status: 400 });
+});
+
+test('shapes, kept lines and second places lie in the picture that is made as they lay in the old one; undo brings them back', async () => {
+  const square: [number, number][] = [
+    [200, 120],
+    [260, 120],
+    [260, 180],
+    [200, 180],
+  ];
+  const shape = { id: 'hull', name: 'hull', outline: square, as: null, gap: false };
+  const line = { id: 'yard', name: 'yard', ends: [square[0], square[2]] };
+  await drawShapes(teacher, crowd, 0, { shapes: [shape], lines: [line] }, { key: 'edits.shapes' });
+  const points = { a: [220, 130] as [number, number] };
+  await placeLandmarks(teacher, { subject: 'work', subjectId: crowd, template: 'free' }, 0, points, null, { again: { a: [222, 131] } });
+  await cropWork(teacher, crowd, (await workOf(teacher, crowd)).version, { x: 100, y: 60, w: 240, h: 200, turn: 0 });
+  const moved = await shapesOf(crowd);
+  expect(moved.shapes[0].outline).toEqual(square.map(([x, y]) => [x - 100, y - 60]));
+  expect(moved.lines[0].ends).toEqual([
+    [100, 60],
+    [160, 120],
+  ]);
+  expect((await listWorks(study))[0].sets[0]).toMatchObject({ points: { a: [120, 70] }, again: { a: [122, 71] } });
+  await step(teacher, study, 'undo');
+  expect((await shapesOf(crowd)).shapes[0].outline).toEqual(square);
+  // Cut away they are gone, as points are.
+  await cropWork(teacher, crowd, (await workOf(teacher, crowd)).version, { x: 0, y: 0, w: 100, h: 100, turn: 0 });
+  expect(await shapesOf(crowd)).toMatchObject({ shapes: [], lines: [] });
 });

@@ -16,6 +16,7 @@ import type { Frame } from '../schema/studies';
 import type { UprightTask } from '../threads/tasks';
 import { inThread } from '../threads/threads';
 import { inStudy, within, workOf, WorkRow } from '../accounts/ownership';
+import { carryDrawn, drawnOn } from './shapes';
 import { aboutWork as about, checkInside, itself, roomForWork, scaleOf, setWork } from './works';
 
 /** What a picture is made into, and where what lay in it comes to lie. */
@@ -36,7 +37,7 @@ function carriedShare([x, y, w, h]: Frame, from: Size, to: Size, carry: Carry): 
   return patch && [patch[0] / to.width, patch[1] / to.height, patch[2] / to.width, patch[3] / to.height];
 }
 
-/** Puts another picture in the place of a work's; the original upload is kept, points and patches go along. */
+/** Puts another picture in the place of a work's; the original upload is kept, points, patches, shapes and lines go along. */
 async function remake(
   teacherId: string,
   id: string,
@@ -57,6 +58,7 @@ async function remake(
       partsIn(id),
       { table: landmarkSets, where: eq(landmarkSets.workId, id) },
       { table: pins, where: eq(pins.workId, id) },
+      drawnOn(id),
     ];
     await logged(tx, about(teacherId, work, message(`edits.${label}`, { title: typed(work.title) })), scopes, async () => {
       // The frame was that of the picture as it was; what is left out lies where it comes to lie.
@@ -77,13 +79,18 @@ async function remake(
       for (const set of await tx.select().from(landmarkSets).where(eq(landmarkSets.workId, id)))
         await tx
           .update(landmarkSets)
-          .set({ points: carryPoints(set.points, carry), version: set.version + 1 })
+          .set({
+            points: carryPoints(set.points, carry),
+            again: set.again && carryPoints(set.again, carry),
+            version: set.version + 1,
+          })
           .where(eq(landmarkSets.id, set.id));
       for (const pin of await tx.select().from(pins).where(eq(pins.workId, id))) {
         const patch = carryPatch(pin.patch, carry);
         if (patch) await tx.update(pins).set({ patch }).where(eq(pins.id, pin.id));
         else await tx.delete(pins).where(eq(pins.id, pin.id));
       }
+      await carryDrawn(tx, id, carry);
     });
   });
 }

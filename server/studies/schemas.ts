@@ -220,11 +220,12 @@ export const roundSchema = object({
     .test('answers', saying('drillAnswers', { n: MOST_ANSWERS }), answersOf),
 });
 
-/** Shapes are looked at one by one where they are kept: what is wrong with one is told by its name. */
+/** Shapes and lines are looked at one by one where they are kept: what is wrong with one is told by its name. */
 export const shapesSchema = object({
   version: number().integer().min(0).required(),
   label: label('edits.shapes'),
-  shapes: mixed().required(),
+  shapes: mixed(),
+  lines: mixed(),
 });
 
 export const landmarksSchema = object({

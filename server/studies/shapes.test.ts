@@ -40,10 +40,10 @@ const undo = () => step(teacher, study, 'undo');
 
 describe('the shapes of a work', () => {
   test('are kept as one list; another window’s state is not overwritten; each change is undone', async () => {
-    expect(await shapesOf(work)).toEqual({ shapes: [], version: 0 });
-    expect(await drawShapes(teacher, work, 0, [box('sea', 10)], LABEL)).toBe(1);
-    expect(await drawShapes(teacher, work, 1, [box('sea', 10), box('mast', 90)], LABEL)).toBe(2);
-    await expect(drawShapes(teacher, work, 1, [], LABEL)).rejects.toMatchObject({ status: 409 });
+    expect(await shapesOf(work)).toEqual({ shapes: [], lines: [], version: 0 });
+    expect(await drawShapes(teacher, work, 0, { shapes: [box('sea', 10)] }, LABEL)).toBe(1);
+    expect(await drawShapes(teacher, work, 1, { shapes: [box('sea', 10), box('mast', 90)] }, LABEL)).toBe(2);
+    await expect(drawShapes(teacher, work, 1, { shapes: [] }, LABEL)).rejects.toMatchObject({ status: 409 });
     expect((await shapesOf(work)).shapes.map((s) => s.id)).toEqual(['sea', 'mast']);
     await undo();
     expect((await shapesOf(work)).shapes.map((s) => s.id)).toEqual(['sea']);
@@ -52,11 +52,11 @@ describe('the shapes of a work', () => {
   });
 
   test('outside the picture or another teacher’s they are refused, and nothing is lost', async () => {
-    await drawShapes(teacher, work, 0, [box('sea', 10)], LABEL);
-    await expect(drawShapes(teacher, work, 1, [box('sea', 100000)], LABEL)).rejects.toMatchObject({
+    await drawShapes(teacher, work, 0, { shapes: [box('sea', 10)] }, LABEL);
+    await expect(drawShapes(teacher, work, 1, { shapes: [box('sea', 100000)] }, LABEL)).rejects.toMatchObject({
       said: { key: 'unusable.shapes.outside' },
     });
-    await expect(drawShapes(await newTeacher(), work, 1, [], LABEL)).rejects.toMatchObject({ status: 404 });
+    await expect(drawShapes(await newTeacher(), work, 1, { shapes: [] }, LABEL)).rejects.toMatchObject({ status: 404 });
     expect((await shapesOf(work)).shapes).toHaveLength(1);
   });
 });
@@ -68,7 +68,7 @@ describe('motifs', () => {
     expect(await changeMotif(teacher, study, hands, 1, { seen: { [work]: 'hidden', elsewhere: 'shown' } })).toBe(2);
     await expect(changeMotif(teacher, study, hands, 1, { seen: {} })).rejects.toMatchObject({ status: 409 });
     expect(await motifsOf(study)).toEqual([{ id: hands, name: 'Hands', seen: { [work]: 'hidden' }, version: 2 }]);
-    await drawShapes(teacher, work, 0, [box('sea', 10)], LABEL);
+    await drawShapes(teacher, work, 0, { shapes: [box('sea', 10)] }, LABEL);
     const copy = await copyStudy(teacher, study, { title: 'Again', classId: null });
     const [there] = await listWorks(copy);
     expect((await motifsOf(copy)).map((m) => m.seen)).toEqual([{ [there.id]: 'hidden' }]);

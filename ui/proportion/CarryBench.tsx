@@ -8,6 +8,7 @@ import { sizeNamed, turnedAs } from '@/core/lesson/sheets';
 import { BodyRulers, RULER_LIMITS, RULERS } from '@/core/proportion/bodyRulers';
 import { CarryWishes, carryOver, FITS, METHODS, SHOWN, wishesAsParams } from '@/core/proportion/carryOver';
 import { tilesOf } from '@/core/proportion/paper';
+import type { KeptLine } from '@/core/proportion/keptLines';
 import { DrawnShape, ORDERS } from '@/core/proportion/shapeList';
 import { Bench } from '../shared/Bench';
 import { Choice } from '../shared/Choice';
@@ -15,11 +16,12 @@ import { kindOf, OwnKept } from '../shared/kinds';
 import { Notice } from '../shared/Notice';
 import { PaperPreview } from '../shared/paper/PaperPreview';
 import { readingWorker, wholePicture } from '../shared/reading/client';
+import { useMadePicture } from '../shared/reading/useMadePicture';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import { useSay } from '../words/Words';
-import { sourceOf } from './carrying';
-import { useReadShapes } from './useShapes';
+import { ALL_FIGURES, figuresOf, sourceOf } from './carrying';
+import { useReadShapes } from './useDrawn';
 import type { LandmarkSet } from './useLandmarks';
 
 interface Props {
@@ -36,6 +38,7 @@ interface Props {
   };
   own: readonly OwnKept[];
   shapes: readonly DrawnShape[];
+  lines: readonly KeptLine[];
   rulers: BodyRulers;
   /** What the printer takes. */
   printer: string;
@@ -49,32 +52,31 @@ const NO_SHAPES: readonly DrawnShape[] = [];
 const SHEETS = ['A4', 'A3', 'A2', 'A1', 'Letter', 'ANSI B'] as const;
 
 /** Carrying over: which way, on which sheet, and the sheets as they will be printed. */
-export function CarryBench({ study, work, own, shapes, rulers, printer, first, views, strip }: Props) {
+export function CarryBench({ study, work, own, shapes, lines, rulers, printer, first, views, strip }: Props) {
   const say = useSay();
   const [wishes, setWishes] = useState(first.wishes);
   const [which, setWhich] = useState({ template: first.template, set: first.set });
   const [fineness, setFineness] = useState(first.fineness);
   const [page, setPage] = useState(0);
   const change = (part: Partial<CarryWishes>) => setWishes((w) => ({ ...w, ...part }));
-  const kind = useMemo(() => kindOf(which.template, own), [which.template, own]);
   const read = useReadShapes(wishes.method === 'shapes' ? shapes : NO_SHAPES, work.frame);
   const paper = sizeNamed(printer) ?? sizeNamed('A4')!;
   const made = useMemo(() => {
     try {
-      const points = work.sets.find((s) => s.template === which.template && s.name === which.set)?.points ?? {};
-      const source = sourceOf(work, kind, points, read, wishes, rulers);
+      const figures = figuresOf(work.sets, own, which.template, which.set);
+      const source = sourceOf(work, figures, read, lines, wishes, rulers);
       return { carried: carryOver(source, wishes, paper), problem: null };
     } catch (error) {
       if (error instanceof CoreError) return { carried: null, problem: error.said };
       throw error;
     }
-  }, [work, kind, which, read, wishes, rulers, paper]);
+  }, [work, own, lines, which, read, wishes, rulers, paper]);
   const query = new URLSearchParams({ ...wishesAsParams(wishes), ...which, fineness }).toString();
   // Every state has its address.
   useEffect(() => {
     window.history.replaceState(null, '', `/studies/${study.id}/proportion?work=${work.id}&view=carry&${query}`);
   }, [study.id, work.id, query]);
-  const lines = useLines(work, wishes.shown === 'dots' ? null : fineness);
+  const cleaned = useLines(work, wishes.shown === 'dots' ? null : fineness);
   const sheets = made.carried?.sheets ?? [];
   const at = Math.min(page, Math.max(0, sheets.length - 1));
   const printed = sheets.map((s) => tilesOf(s.size, paper).tiles.length);
@@ -102,7 +104,7 @@ export function CarryBench({ study, work, own, shapes, rulers, printer, first, v
                 label={say(sheets[at].title)}
                 pictures={{
                   source: { url: wholePicture(work.pictureId), width: work.pictureWidth, height: work.pictureHeight, frame: work.frame },
-                  lines,
+                  lines: cleaned,
                 }}
               />
             )}
@@ -146,17 +148,22 @@ export function CarryBench({ study, work, own, shapes, rulers, printer, first, v
           </label>
         ))}
       </fieldset>
-      {wishes.method !== 'shapes' && !work.sets.length && <p className="alert mt-2 text-sm">{say('carry.needsPoints')}</p>}
+      {wishes.method !== 'shapes' && !work.sets.length && !(wishes.method === 'sighting' && lines.length) && (
+        <p className="alert mt-2 text-sm">{say('carry.needsPoints')}</p>
+      )}
       {wishes.method === 'shapes' && !shapes.length && <p className="alert mt-2 text-sm">{say('carry.needsShapes')}</p>}
       <div className="mt-3 grid gap-2">
         {work.sets.length > 0 && wishes.method !== 'shapes' && (
           <Choice
             label={say('carry.whose')}
             value={JSON.stringify([which.template, which.set])}
-            options={work.sets.map((s) => [
-              JSON.stringify([s.template, s.name]),
-              [say(kindOf(s.template, own)?.title ?? typed(s.template)), s.name && say.typed(s.name)].filter(Boolean).join(', '),
-            ])}
+            options={[
+              ...work.sets.map((s): [string, string] => [
+                JSON.stringify([s.template, s.name]),
+                [say(kindOf(s.template, own)?.title ?? typed(s.template)), s.name && say.typed(s.name)].filter(Boolean).join(', '),
+              ]),
+              ...(work.sets.length > 1 ? [[JSON.stringify([ALL_FIGURES, '']), say('carry.allFigures')] as [string, string]] : []),
+            ]}
             onValue={(v) => {
               const [template, set] = JSON.parse(v) as [string, string];
               setWhich({ template, set });
@@ -254,28 +261,10 @@ export function CarryBench({ study, work, own, shapes, rulers, printer, first, v
 }
 
 /** The work cleaned to line, as the address of a picture; null while it is not wanted or not ready. */
-function useLines({ pictureId, frame }: Props['work'], fineness: Fineness | null): string | null {
-  const [made, setMade] = useState<{ key: string; url: string } | null>(null);
-  const key = fineness && `${pictureId}:${fineness}`;
-  useEffect(() => {
-    if (!fineness || !key) return;
-    let stale = false;
-    let url: string | null = null;
-    void readingWorker()
-      .lines(wholePicture(pictureId), [...frame], fineness)
-      .then((blob) => {
-        if (stale) return;
-        url = URL.createObjectURL(blob);
-        setMade({ key, url });
-      })
-      .catch(() => undefined);
-    return () => {
-      stale = true;
-      if (url) URL.revokeObjectURL(url);
-    };
-  }, [key, pictureId, frame, fineness]);
-  return made && made.key === key ? made.url : null;
-}
+const useLines = ({ pictureId, frame }: Props['work'], fineness: Fineness | null): string | null =>
+  useMadePicture(fineness && `${pictureId}:${fineness}:${frame.join()}`, () =>
+    readingWorker().lines(wholePicture(pictureId), [...frame], fineness!),
+  );
 
 function Count({
   label,

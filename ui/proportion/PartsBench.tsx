@@ -3,11 +3,11 @@ import { ImagePlus, Printer } from 'lucide-react';
 import { ReactNode, useState } from 'react';
 import { typed } from '@/core/message';
 import { PartAs, PART_AS } from '@/core/composition/lineSheet';
-import { boundsOf } from '@/core/raster/image';
 import { Bench } from '../shared/Bench';
 import { FileButton } from '../shared/FileButton';
 import { Notice } from '../shared/Notice';
-import { wholePicture } from '../shared/reading/client';
+import { readingWorker, wholePicture } from '../shared/reading/client';
+import { useMadePicture } from '../shared/reading/useMadePicture';
 import { useChange } from '../shared/server/useChange';
 import { PICTURE_FILES } from '../shared/pictureFiles';
 import { sendPicture } from '../shared/request';
@@ -51,7 +51,7 @@ export function PartsBench({ studyId, parts, views }: Props) {
         <ul className="grid flex-1 content-start gap-3 overflow-auto" style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}>
           {picked.map((p) => (
             <li key={p.key} className="bg-white p-2 text-center text-sm text-black">
-              <Shown part={p} />
+              <Shown part={p} as={as} />
               {say.typed(p.name)}
             </li>
           ))}
@@ -147,17 +147,19 @@ export function PartsBench({ studyId, parts, views }: Props) {
   );
 }
 
-/** A part as it lies in its picture, cut along its outline. */
-function Shown({ part: { pictureId, width, height, outline, key } }: { part: Part }) {
-  const { left, top, right, bottom } = outline ? boundsOf(outline) : { left: 0, top: 0, right: width, bottom: height };
+/** A part as it will be printed: cleaned, or as it is, within its outline. */
+function Shown({ part: { pictureId, outline, key, name }, as }: { part: Part; as: PartAs }) {
+  const say = useSay();
+  const url = useMadePicture(`${key}:${pictureId}:${as}:${JSON.stringify(outline)}`, () =>
+    readingWorker().cleaned(wholePicture(pictureId), outline, as),
+  );
   return (
-    <svg viewBox={`${left} ${top} ${right - left} ${bottom - top}`} className="mx-auto aspect-square w-full" aria-hidden>
-      {outline && (
-        <clipPath id={`part-${key}`}>
-          <polygon points={outline.map((p) => p.join(',')).join(' ')} />
-        </clipPath>
+    <div className="mx-auto grid aspect-square w-full place-items-center" aria-busy={!url}>
+      {url ? (
+        <img src={url} alt={say.typed(name)} className="max-h-full max-w-full object-contain" />
+      ) : (
+        <span className="loading loading-sm" aria-hidden />
       )}
-      <image href={wholePicture(pictureId)} width={width} height={height} clipPath={outline ? `url(#part-${key})` : undefined} />
-    </svg>
+    </div>
   );
 }

@@ -21,6 +21,7 @@ import { PlumbDrawn, PlumbRead, usePlumb } from './Plumb';
 import { SetChoice } from './SetChoice';
 import { OwnEditor } from './OwnEditor';
 import { PlacingPrompt, PlacingView, usePlacing } from './placing';
+import { Drawn, useDrawn } from './useDrawn';
 import type { LandmarkSet } from './useLandmarks';
 import { Views } from './Views';
 import { useSay } from '../words/Words';
@@ -61,10 +62,13 @@ interface Props {
   chosen: boolean;
   /** Which of several figures; empty for the only one. */
   set: string;
+  /** What is drawn over the current work. */
+  drawn: Drawn;
   rules: Rule[];
 }
 
 const POINTS = ['points'] as const;
+const NO_LINES: Drawn['lines'] = [];
 
 export function ProportionBench(props: Props) {
   const work = props.works.find((w) => w.id === props.current) ?? props.works[0];
@@ -117,6 +121,7 @@ function Placing({
   own,
   chosen,
   set,
+  drawn,
   rules,
 }: Props & { work: ProportionWork; shown: Model | null }) {
   const say = useSay();
@@ -128,6 +133,7 @@ function Placing({
   const within = useMemo(() => frame ?? ([0, 0, on.pictureWidth, on.pictureHeight] as const), [frame, on.pictureWidth, on.pictureHeight]);
   const dividers = useDividers(within);
   const plumb = usePlumb();
+  const { lines, put, problem: unkept } = useDrawn(work.id, drawn);
   const widthMm = shown ? null : (work.layered.as.widthMm ?? null);
   const placing = usePlacing({ subject, id: on.id, kind, sets: on.sets, name: set, idle: !chosen || dividers.open });
   const [lens, setLens] = useState(true);
@@ -161,7 +167,7 @@ function Placing({
           over={(unit) => (
             <>
               {plumb.open && <PlumbDrawn held={plumb} kind={kind} points={placing.points} frame={within} unit={unit} />}
-              {dividers.open && <DividersDrawn held={dividers} unit={unit} />}
+              {dividers.open && <DividersDrawn held={dividers} lines={shown ? NO_LINES : lines} unit={unit} />}
             </>
           )}
           layered={
@@ -194,7 +200,19 @@ function Placing({
       )}
       <ModelChoice work={work} shown={shown} href={(m) => to(kind.key, m, set)} />
       <div className="mt-2 flex flex-wrap gap-2">
-        <DividersRead held={dividers} perMm={widthMm ? within[2] / widthMm : null} />
+        <DividersRead
+          held={dividers}
+          perMm={widthMm ? within[2] / widthMm : null}
+          kept={
+            shown
+              ? null
+              : {
+                  lines,
+                  put: (now, label) => put({ lines: now }, label),
+                  href: `${base}?work=${work.id}&view=carry&method=sighting`,
+                }
+          }
+        />
         <PlumbRead held={plumb} kind={kind} points={placing.points} />
       </div>
       {chosen && (
@@ -208,7 +226,7 @@ function Placing({
               </label>
             </PlacingPrompt>
           )}
-          <Notice said={placing.problem} />
+          <Notice said={placing.problem ?? unkept} />
           <MeasureTable
             studyId={studyId}
             works={works}

@@ -22,7 +22,7 @@ import { Notice } from '../shared/Notice';
 import { readingWorker, wholePicture } from '../shared/reading/client';
 import { TypedInput } from '../shared/typing/Typed';
 import { useSay } from '../words/Words';
-import { ShapeList, useReadShapes, useRelations, useShapeList } from './useShapes';
+import { type Drawn as DrawnOver, useDrawn, useReadShapes, useRelations } from './useDrawn';
 
 type At = [number, number];
 
@@ -34,7 +34,7 @@ interface Props {
   /** The study's sheet, mm, turned as the work is. */
   sheet: readonly [number, number];
   rulers: BodyRulers;
-  first: ShapeList;
+  first: DrawnOver;
   rules: readonly Rule[];
   views: React.ReactNode;
   strip: React.ReactNode;
@@ -51,7 +51,7 @@ const path = (outline: readonly (readonly [number, number])[]) => `${outline.map
 export function ShapesBench({ studyId, work, frame, sheet, rulers, first, rules, views, strip }: Props) {
   const say = useSay();
   const looking = useLooking();
-  const { shapes, put, problem } = useShapeList(work.id, first);
+  const { shapes, put, problem } = useDrawn(work.id, first);
   const read = useReadShapes(shapes, frame);
   const { meetings, whole } = useRelations(shapes, frame);
   const [mode, setMode] = useState<'look' | 'lasso' | FoundAs>('look');
@@ -79,14 +79,14 @@ export function ShapesBench({ studyId, work, frame, sheet, rulers, first, rules,
     const shape: DrawnShape = { id: crypto.randomUUID(), name: say('shapes.newName', { n }), outline, as: null, gap: false };
     setTold(null);
     setMode('look');
-    put([...shapes, shape], message('edits.shape', { name: typed(shape.name) }));
+    put({ shapes: [...shapes, shape] }, message('edits.shape', { name: typed(shape.name) }));
     return shape.id;
   };
   const change = (id: string, part: Partial<DrawnShape>) => {
     const of = shapes.find((s) => s.id === id);
     if (!of) return;
     put(
-      shapes.map((s) => (s.id === id ? { ...s, ...part } : s)),
+      { shapes: shapes.map((s) => (s.id === id ? { ...s, ...part } : s)) },
       message('edits.shape', { name: typed(part.name ?? of.name) }),
     );
   };
@@ -279,10 +279,7 @@ export function ShapesBench({ studyId, work, frame, sheet, rulers, first, rules,
                     className="p-1"
                     aria-label={say('shapes.remove', { name: typed(r.shape.name) })}
                     onClick={() =>
-                      put(
-                        shapes.filter((s) => s.id !== r.shape.id),
-                        message('edits.shape', { name: typed(r.shape.name) }),
-                      )
+                      put({ shapes: shapes.filter((s) => s.id !== r.shape.id) }, message('edits.shape', { name: typed(r.shape.name) }))
                     }
                   >
                     <Trash2 aria-hidden className="size-4" />

@@ -6,8 +6,10 @@ import { amount, Message, message } from '@/core/message';
 import { Expected, expectedPlace } from '@/core/proportion/guessing';
 import { shapePath } from '@/core/proportion/ownTemplate';
 import { placingSpread } from '@/core/proportion/placingSpread';
+import type { Template } from '@/core/proportion/template';
 import { turnedHead } from '@/core/proportion/turned';
 import type { Layered } from '../shared/layers/LayerCanvas';
+import type { Toward } from '../shared/looking/nearness';
 import { PictureView } from '../shared/looking/PictureView';
 import { Looking } from '../shared/looking/tools';
 import type { Kind } from '../shared/kinds';
@@ -20,7 +22,7 @@ import { useSay } from '../words/Words';
 /** How far a click may lie beside the edge that it snaps to, px of the screen. */
 const SNAP_REACH = 14;
 
-/** Points that stand nearer to each other than this part of the whole are placed through a stronger lens, so that nothing has to move. */
+/** Points that stand nearer to each other than this part of the whole are placed through a stronger lens, and looked at nearer where that is not enough. */
 const CLOSE = 0.07;
 const STRONG_LENS = 6;
 
@@ -50,6 +52,7 @@ export function usePlacing({ subject, id, kind, sets, name = '', idle = false }:
   const [selected, setSelected] = useState<string | null>(null);
   const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set());
   const [snap, setSnap] = useState(false);
+  const [nearer, setNearer] = useState(true);
   const { points: first, hidden, again, show, save } = landmarks;
   // Placed a second time, the first places are not to be seen.
   const [twice, setTwice] = useState(false);
@@ -64,6 +67,7 @@ export function usePlacing({ subject, id, kind, sets, name = '', idle = false }:
   const close = next !== null && all.some((p) => p.name !== next.name && Math.hypot(p.at[0] - next.at[0], p.at[1] - next.at[1]) < CLOSE);
   const lensTimes = close ? STRONG_LENS : undefined;
   const expected = next && !twice ? expectedPlace(kind.template, next.name, points) : null;
+  const toward = nearer && close && expected ? towardOf(kind.template, next.name, expected.at, points) : null;
   /** Puts the point that is asked for somewhere. */
   const put = (at: readonly [number, number]) => {
     if (!next) return;
@@ -118,6 +122,7 @@ export function usePlacing({ subject, id, kind, sets, name = '', idle = false }:
     next,
     lensTimes,
     expected,
+    toward,
     selected,
     setSelected,
     put,
@@ -127,7 +132,21 @@ export function usePlacing({ subject, id, kind, sets, name = '', idle = false }:
     ask,
     snap,
     setSnap,
+    nearer,
+    setNearer,
   };
+}
+
+/** Where the picture is looked at nearer for a point: round its place, until its nearest neighbour is told from it. */
+function towardOf(template: Template, name: string, at: [number, number], points: Points): Toward | null {
+  const apart = template.points
+    .filter((p) => p.name !== name)
+    .flatMap((p) => {
+      const there = points[p.name] ?? expectedPlace(template, p.name, points)?.at;
+      return there ? [Math.hypot(there[0] - at[0], there[1] - at[1])] : [];
+    })
+    .filter((d) => d > 0);
+  return apart.length ? { key: name, at, span: Math.min(...apart) } : null;
 }
 
 export type Placing = ReturnType<typeof usePlacing>;
@@ -149,7 +168,7 @@ export function PlacingView({
   /** Drawn under the points; told how many px of the picture one of the screen is. */
   over?: (unit: number) => ReactNode;
 }) {
-  const { shown: points, move: show, save, all, next, expected, selected, setSelected, put, snap, kind, lensTimes } = placing;
+  const { shown: points, move: show, save, all, next, expected, selected, setSelected, put, snap, kind, lensTimes, toward } = placing;
   return (
     <PictureView
       pictureId={picture.id}
@@ -160,6 +179,7 @@ export function PlacingView({
       layered={layered}
       lensAlways={lens && !!next}
       lensTimes={lensTimes}
+      toward={toward}
       placing
       onPoint={(at, event) => {
         if (!next) return;
@@ -244,6 +264,8 @@ export function PlacingPrompt({ placing, turnedHref, children }: { placing: Plac
     hide,
     snap,
     setSnap,
+    nearer,
+    setNearer,
     state,
   } = placing;
   const turned = kind.house && turnedHead({ template: kind.house, points });
@@ -283,6 +305,10 @@ export function PlacingPrompt({ placing, turnedHref, children }: { placing: Plac
         <label className="inline-flex items-center gap-1">
           <input type="checkbox" className="checkbox checkbox-xs" checked={snap} onChange={(e) => setSnap(e.target.checked)} />
           {say('proportion.snap')}
+        </label>
+        <label className="inline-flex items-center gap-1">
+          <input type="checkbox" className="checkbox checkbox-xs" checked={nearer} onChange={(e) => setNearer(e.target.checked)} />
+          {say('proportion.nearer')}
         </label>
         {children}
         {Object.keys(points).length > 2 && (

@@ -9,6 +9,7 @@ export const proportion = {
   asTwin: 'Gegenstück spiegeln',
   asExpected: 'Dort, wo der Ring ist',
   snap: 'an der nächsten Kante einrasten',
+  nearer: 'näher heran, wo Punkte dicht beieinander liegen',
   twice: 'ein zweites Mal setzen',
   twiceHow:
     'Die ersten Stellen sind verdeckt. Setzen Sie einige Punkte noch einmal, ohne an die ersten zu denken: Der Unterschied sagt, wie sicher Ihre Hand ist.',

@@ -39,6 +39,8 @@ export const edits = {
   removeSet: 'Punkte von „{name}“ entfernen',
   motif: 'das Motiv „{name}“',
   removeMotif: 'Entfernen des Motivs „{name}“',
+  keepLine: 'Linie „{name}“ behalten',
+  dropLine: 'Linie „{name}“ verwerfen',
   shapes: 'die Formen',
   placeAgain: 'zweites Setzen von „{point}“',
   shape: 'die Form „{name}“',

@@ -40,6 +40,14 @@ export const unusable = {
     small: 'Die Form „{name}“ ist zu klein, um mehr als ein Ausrutscher zu sein. Umfahren Sie einen größeren Teil.',
     kind: 'Die Form „{name}“ muss eine der Grundformen sein.',
   },
+  lines: {
+    list: 'Auf einem Bild lassen sich höchstens {n, number} Linien behalten. Verwerfen Sie zuerst eine.',
+    name: 'Linie {i, number} braucht einen Namen von höchstens {n, number} Buchstaben.',
+    id: 'Die Linie „{name}“ ist von einer anderen nicht zu unterscheiden. Laden Sie die Seite neu.',
+    ends: 'Die Linie „{name}“ braucht zwei Enden, jedes aus zwei Zahlen.',
+    outside: 'Die Linie „{name}“ läuft aus dem Bild hinaus. Legen Sie sie innerhalb.',
+    short: 'Die Linie „{name}“ ist zu kurz für eine Richtung. Legen Sie sie an mehr von der Kante.',
+  },
   carry: {
     sheet: 'Blatt: Jede Seite muss {low, number} bis {high, number} mm messen',
     margin: 'Rand: {n} mm lassen kein Blatt zum Zeichnen; geben Sie höchstens {most} mm an',

@@ -9,6 +9,7 @@ export const proportion = {
   asTwin: 'Mirror its twin',
   asExpected: 'Where the ring is',
   snap: 'snap to the nearest edge',
+  nearer: 'come nearer where points are close',
   twice: 'place them a second time',
   twiceHow:
     'The first places are hidden. Place some points again without thinking of where they were: the difference tells how sure your hand is.',

@@ -39,6 +39,8 @@ export const edits = {
   removeSet: 'removing the points of “{name}”',
   motif: 'the motif “{name}”',
   removeMotif: 'removing the motif “{name}”',
+  keepLine: 'keeping the line “{name}”',
+  dropLine: 'letting the line “{name}” go',
   shapes: 'the shapes',
   placeAgain: 'placing “{point}” a second time',
   shape: 'the shape “{name}”',

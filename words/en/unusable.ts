@@ -40,6 +40,14 @@ export const unusable = {
     small: 'The shape “{name}” is too small to be told from a slip of the hand. Draw round a larger part.',
     kind: 'The shape “{name}” must be one of the basic shapes.',
   },
+  lines: {
+    list: 'At most {n, number} lines can be kept on a picture. Let one go first.',
+    name: 'Line {i, number} needs a name of at most {n, number} letters.',
+    id: 'The line “{name}” cannot be told from another one. Load the page again.',
+    ends: 'The line “{name}” needs two ends, each two numbers.',
+    outside: 'The line “{name}” runs out of the picture. Lay it inside.',
+    short: 'The line “{name}” is too short to have a direction. Lay it along more of the edge.',
+  },
   carry: {
     sheet: 'sheet: each side must measure {low, number} to {high, number} mm',
     margin: 'margin: {n} mm leaves no sheet to draw on; give at most {most} mm',

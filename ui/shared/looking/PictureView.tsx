@@ -6,7 +6,7 @@ import type { ShownPicture } from '../reading/reading.worker';
 import { useSay } from '../../words/Words';
 import { LayerCanvas, Layered } from '../layers/LayerCanvas';
 import { MiniMap } from './MiniMap';
-import { bounded, Nearness, Room, WHOLE } from './nearness';
+import { bounded, Nearness, nearerTo, Room, Toward, WHOLE } from './nearness';
 import { Looking } from './tools';
 import { ZoomBox } from './ZoomBox';
 
@@ -32,6 +32,8 @@ interface Props {
   framed?: number;
   /** What layers over it are told of. */
   layered?: Layered;
+  /** A place that is looked at nearer by itself. */
+  toward?: Toward | null;
   /** Where another picture beside it decides how near this one is looked at, too. */
   linked?: { view: Nearness; onView: (view: Nearness) => void };
 }
@@ -65,6 +67,7 @@ function View({
   placing,
   framed,
   layered,
+  toward,
   linked,
 }: Props) {
   const say = useSay();
@@ -75,7 +78,8 @@ function View({
   const place = useRef<HTMLDivElement>(null);
   const [box, setBox] = useState<readonly [number, number] | null>(null);
   const [own, setOwn] = useState<Nearness>(() => kept.get(pictureId) ?? WHOLE);
-  const view = linked?.view ?? own;
+  // What was gone to by itself is left by the first look elsewhere.
+  const [left, setLeft] = useState<string | null>(null);
   useLayoutEffect(() => {
     const seen = new ResizeObserver(([{ contentRect }]) => setBox([contentRect.width, contentRect.height]));
     if (place.current) seen.observe(place.current);
@@ -83,6 +87,7 @@ function View({
   }, []);
   const look = (next: Nearness) => {
     if (linked) return linked.onView(next);
+    if (toward) setLeft(toward.key);
     kept.set(pictureId, next);
     setOwn(next);
   };
@@ -117,7 +122,8 @@ function View({
   // Whole it is as wide as its place, or as high.
   const across = box && (framed ? box[0] : Math.min(box[0], box[1] * ratio));
   const room: Room = box && across && !framed ? [box[0] / across, (box[1] * ratio) / across] : [1, 1];
-  const seen = framed ? WHOLE : bounded(view, room);
+  const itself = toward && across && toward.key !== left ? nearerTo(toward, own, width, height, across) : own;
+  const seen = framed ? WHOLE : bounded(linked?.view ?? itself, room);
   const unit = across ? width / (across * seen.zoom) : width / 700;
   const middle = [on.mirror ? 1 - seen.x : seen.x, on.flip ? 1 - seen.y : seen.y];
   const whole = { width: `min(100cqw, calc(100cqh * ${ratio}))`, left: '50%', top: '50%', translate: '-50% -50%' };

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { bounded, dragged, keyed, Nearness, swapped, WHOLE, zoomedAt } from './nearness';
+import { bounded, dragged, keyed, Nearness, nearerTo, swapped, WHOLE, zoomedAt } from './nearness';
 
 const view = fc.record({
   zoom: fc.double({ min: 0.1, max: 40, noNaN: true }),
@@ -59,4 +59,16 @@ test('a double click comes near and goes back; keys do as much, and arrows move 
   expect(keyed(near, '+')!.zoom).toBeGreaterThan(near.zoom);
   expect(keyed(near, 'x')).toBeNull();
   expect(dragged(near, 0.2, 0).x).toBeCloseTo(near.x - 0.2 / near.zoom, 6);
+});
+
+test('what is hard to tell apart is shown far enough apart, round its place; what can be seen leaves the view as it is', () => {
+  const at = { key: 'brow', at: [300, 150] as const, span: 6 };
+  // The picture is 1000 × 500 px, 800 px wide on the screen: 6 px of it are 4.8 there.
+  const near = nearerTo(at, WHOLE, 1000, 500, 800);
+  expect(near).toEqual({ zoom: 42 / 4.8, x: 0.3, y: 0.3 });
+  expect((6 * 800 * near.zoom) / 1000).toBeCloseTo(42, 9);
+  expect(nearerTo({ ...at, span: 60 }, WHOLE, 1000, 500, 800)).toBe(WHOLE);
+  // Near enough already: nothing moves.
+  const close = { zoom: 4, x: 0.2, y: 0.2 };
+  expect(nearerTo(at, close, 1000, 500, 800)).toBe(close);
 });

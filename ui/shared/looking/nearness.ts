@@ -50,3 +50,22 @@ export function keyed(view: Nearness, key: string, room: Room = FILLED): Nearnes
   if (key === '-') return zoomedAt(view, 1 / 1.4, 0.5, 0.5, room);
   return key === '0' ? WHOLE : null;
 }
+
+/** A place of a picture that something small is looked for at. */
+export interface Toward {
+  /** Names it: once it was left it is not gone to again. */
+  key: string;
+  /** Px of the picture, as is `span`: what lies so far apart there is to be told apart. */
+  at: readonly [number, number];
+  span: number;
+}
+
+/** Nearer together on the screen than the first things are hard to hit; they are shown so far apart as the second; px. */
+const [TIGHT, CLEAR] = [14, 42];
+
+/** The view of a place where what is to be told apart is; the view as it was where that can be seen in it. `across` is the width of the whole picture, px of the screen. */
+export function nearerTo({ at: [x, y], span }: Toward, view: Nearness, width: number, height: number, across: number): Nearness {
+  const shown = (span * across) / width;
+  if (!(shown > 0) || shown * view.zoom >= TIGHT) return view;
+  return { zoom: clamp(CLEAR / shown, 1, MOST), x: x / width, y: y / height };
+}

@@ -11,7 +11,7 @@ import { lightnessPlane } from '../../../core/colour/lab';
 import { posterise, readValues, squint, ValueStep } from '../../../core/colour/values';
 import { ShownReading } from '../../../core/marks/reading';
 import { MarksWhere } from '../../../core/marks/where';
-import { Fineness, lineSheet } from '../../../core/composition/lineSheet';
+import { Fineness, lineSheet, PartAs, partPicture } from '../../../core/composition/lineSheet';
 import { FoundAs, partAt } from '../../../core/composition/foundParts';
 import { Landmarks } from '../../../core/proportion/align';
 import { drawGhost, ghostMap } from '../../../core/proportion/ghost';
@@ -95,6 +95,14 @@ const fitted = lately(
 
 /** Px round a reach that an edge's softness is read from. */
 const SNAP_MARGIN = 8;
+/** A picture as a file of its own. */
+function asPng(image: RgbImage): Promise<Blob> {
+  const { width, height, rgba } = shown(image);
+  const canvas = new OffscreenCanvas(width, height);
+  canvas.getContext('2d')!.putImageData(new ImageData(new Uint8ClampedArray(rgba), width, height), 0, 0);
+  return canvas.convertToBlob({ type: 'image/png' });
+}
+
 const SHOWN_SIDE = 900;
 /** Corners found with less are no better than a guess. */
 const SURE_CORNERS = 0.5;
@@ -140,10 +148,11 @@ const api = {
   },
   /** The picture proper cleaned to line, as a PNG. */
   async lines(url: string, frame: Rect, fineness: Fineness): Promise<Blob> {
-    const { width, height, rgba } = shown(lineSheet(reduceToLongSide(cropImage(await open(url), frame), SHOWN_SIDE), fineness));
-    const canvas = new OffscreenCanvas(width, height);
-    canvas.getContext('2d')!.putImageData(new ImageData(new Uint8ClampedArray(rgba), width, height), 0, 0);
-    return canvas.convertToBlob({ type: 'image/png' });
+    return asPng(lineSheet(reduceToLongSide(cropImage(await open(url), frame), SHOWN_SIDE), fineness));
+  },
+  /** A part of a picture within its outline, px of it, as it will be printed, as a PNG. */
+  async cleaned(url: string, outline: [number, number][] | null, as: PartAs): Promise<Blob> {
+    return asPng(partPicture(await open(url), outline, as));
   },
   /** The basic shapes an outline is nearest to, best first. */
   async fit(outline: [number, number][]): Promise<FittedShape[]> {

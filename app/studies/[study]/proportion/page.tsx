@@ -16,6 +16,7 @@ import { rulersOf } from '@/server/studies/bodyRulers';
 import { shapesOf } from '@/server/studies/shapes';
 import { turnedAs } from '@/core/lesson/sheets';
 import { FINENESS } from '@/core/composition/lineSheet';
+import { ALL_FIGURES } from '@/ui/proportion/carrying';
 import { wishesFrom } from '@/core/proportion/carryOver';
 import { isTemplate, templateToOpen } from '@/core/proportion/templates';
 import { landmarksIn } from '@/server/studies/landmarks';
@@ -61,6 +62,7 @@ export default async function ProportionPage({
     <WorkStrip works={withSets} current={current.id} href={`/studies/${study}/proportion`} also={view === 'points' ? '' : `view=${view}`} />
   );
   const frame = current.layered.as.frame ?? ([0, 0, current.pictureWidth, current.pictureHeight] as const);
+  const drawn = await shapesOf(current.id);
   if (view === 'shapes') {
     return (
       <ShapesBench
@@ -70,7 +72,7 @@ export default async function ProportionPage({
         frame={frame}
         sheet={turnedAs([row.paperWidthMm, row.paperHeightMm], [frame[2], frame[3]])}
         rulers={await rulersOf(row)}
-        first={await shapesOf(current.id)}
+        first={drawn}
         rules={await listRules(study)}
         views={views}
         strip={strip}
@@ -112,13 +114,14 @@ export default async function ProportionPage({
         study={{ id: study, version: row.version, sheet, ownRulers: row.bodyRulers !== null }}
         work={{ ...current, widthMm: current.layered.as.widthMm ?? null, frame }}
         own={await ownTemplatesOf(teacher.id)}
-        shapes={(await shapesOf(current.id)).shapes}
+        shapes={drawn.shapes}
+        lines={drawn.lines}
         rulers={await rulersOf(row)}
         printer={teacher.settings.paper}
         first={{
           wishes: wishesFrom(query, { sheet, leftHanded: teacher.settings.hand === 'left' }),
-          template: placedSet?.template ?? '',
-          set: placedSet?.name ?? '',
+          template: query.template === ALL_FIGURES ? ALL_FIGURES : (placedSet?.template ?? ''),
+          set: query.template === ALL_FIGURES ? '' : (placedSet?.name ?? ''),
           fineness: FINENESS.find((f) => f === query.fineness) ?? 'middle',
         }}
         views={views}
@@ -144,6 +147,7 @@ export default async function ProportionPage({
       making={making === 'new' || making === 'change' ? making : null}
       chosen={known(template) || known(placed)}
       set={set ?? on.sets.find((s) => s.template === wanted)?.name ?? ''}
+      drawn={drawn}
       rules={await listRules(study)}
     />
   );

@@ -13,8 +13,7 @@ import { ownTemplatesOf } from '@/server/studies/ownTemplates';
 import { readIn, shapesOf } from '@/server/studies/shapes';
 import { listWorks } from '@/server/studies/works';
 import { inThread } from '@/server/threads/threads';
-import { sourceOf } from '@/ui/proportion/carrying';
-import { kindOf } from '@/ui/shared/kinds';
+import { figuresOf, sourceOf } from '@/ui/proportion/carrying';
 
 /** The sheets of one way of carrying a work over, a PDF at true scale; `keys=only` leaves out the sheet that is drawn on. */
 export const GET = handle(async ({ teacher, request, params }) => {
@@ -28,15 +27,16 @@ export const GET = handle(async ({ teacher, request, params }) => {
     sheet: turnedAs([study.paperWidthMm, study.paperHeightMm], [frame[2], frame[3]]),
     leftHanded: teacher.settings.hand === 'left',
   });
-  const kind = kindOf(query.template, await ownTemplatesOf(teacher.id));
-  const set = work.sets.find((s) => s.template === kind?.key && s.name === (query.set ?? s.name));
-  const shapes = wishes.method === 'shapes' ? (await shapesOf(work.id)).shapes : [];
+  const drawn = await shapesOf(work.id);
+  const shapes = wishes.method === 'shapes' ? drawn.shapes : [];
   if (wishes.method === 'shapes' && !shapes.some((s) => !s.gap)) throw new CoreError('carry.shapes');
+  const template = query.template ?? '';
+  const named = query.set ?? work.sets.find((s) => s.template === template)?.name ?? '';
   const source = sourceOf(
     { title: work.title, widthMm: work.widthMm, frame },
-    kind,
-    set?.points ?? {},
+    figuresOf(work.sets, await ownTemplatesOf(teacher.id), template, named),
     await readIn(shapes, frame),
+    drawn.lines,
     wishes,
     await rulersOf(study),
   );

@@ -10,6 +10,6 @@ export const GET = handle(async ({ teacher, params }) => {
 
 export const PUT = handle(async ({ teacher, request, params }) => {
   await workOf(teacher.id, params.work);
-  const { version, shapes, label } = await body(request, shapesSchema);
-  return { version: await drawShapes(teacher.id, params.work, version, shapes, label) };
+  const { version, shapes, lines, label } = await body(request, shapesSchema);
+  return { version: await drawShapes(teacher.id, params.work, version, { shapes, lines }, label) };
 });

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Message } from '@/core/message';
+import type { KeptLine } from '@/core/proportion/keptLines';
 import { DrawnShape, Meeting, readShapes, ReadShape, Whole } from '@/core/proportion/shapeList';
 import type { FittedShape } from '@/core/proportion/shapes';
 import { readingWorker } from '../shared/reading/client';
@@ -9,30 +10,34 @@ import { KEYS } from '../shared/server/keys';
 import { useSaved } from '../shared/server/useSaved';
 import { useSettled } from '../shared/useSettled';
 
-export interface ShapeList {
+export interface Drawn {
   shapes: DrawnShape[];
+  lines: KeptLine[];
   version: number;
 }
 
-/** The shapes of one work, saved as they are drawn. */
-export function useShapeList(workId: string, first: ShapeList) {
+type Parts = Pick<Drawn, 'shapes' | 'lines'>;
+
+/** What is drawn over one work, shapes and kept lines, saved as it is drawn. */
+export function useDrawn(workId: string, first: Drawn) {
   const path = `/api/works/${workId}/shapes`;
-  const { value, show, save, problem } = useSaved<ShapeList, DrawnShape[]>({
-    key: [...KEYS.landmarks, 'shapes', workId],
+  const { value, show, save, problem } = useSaved<Drawn, Parts>({
+    key: [...KEYS.landmarks, 'drawn', workId],
     first,
-    load: () => get<ShapeList>(path),
-    valueOf: (list) => list.shapes,
-    store: async (shapes, { version }, label) => {
-      const answer = await send<{ version: number }>('PUT', path, { version, shapes, label });
-      return { shapes, version: answer.version };
+    load: () => get<Drawn>(path),
+    valueOf: (drawn) => drawn,
+    store: async ({ shapes, lines }, { version }, label) => {
+      const answer = await send<{ version: number }>('PUT', path, { version, shapes, lines, label });
+      return { shapes, lines, version: answer.version };
     },
     pause: 300,
   });
-  const put = (shapes: DrawnShape[], label: Message) => {
-    show(shapes);
+  const { shapes, lines } = value;
+  const put = (part: Partial<Parts>, label: Message) => {
+    show({ shapes, lines, ...part });
     save(label);
   };
-  return { shapes: value, put, problem };
+  return { shapes, lines, put, problem };
 }
 
 type Frame = readonly [number, number, number, number];

@@ -1,0 +1,1 @@
+ALTER TABLE `shape_lists` ADD `lines` longtext;

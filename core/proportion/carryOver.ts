@@ -357,21 +357,19 @@ const placeOf = ([u, v]: Point, p: Placing): Point => [p.left + u * p.width, p.t
 const tiltSaid = (level: number): Message =>
   message('carry.tilt', { by: amount(Math.abs(level), 'degrees'), way: Math.abs(level) < 0.5 ? 'level' : level > 0 ? 'up' : 'down' });
 
+const leanSaid = (plumb: number): Message =>
+  message('carry.lean', {
+    by: amount(Math.abs(plumb), 'degrees'),
+    way: Math.abs(plumb) < 0.5 ? 'plumb' : plumb > 0 ? 'right' : 'left',
+  });
+
 /** Every line as a length in the work's own unit and its lean, as a pencil tells them. */
 function sightings(lines: readonly Sighted[], { points, unit }: CarrySource, places: readonly Point[]): (Message | Typed)[][] {
   const [a, b] = (unit ?? []).map((name) => places[points.findIndex((q) => q.name === name)]);
   const one = a && b ? Math.hypot(b[0] - a[0], b[1] - a[1]) : 0;
   return lines.map(({ said, ends: [p, q], slope }) => {
     const steps = one > 0 ? stepsOf(Math.hypot(q[0] - p[0], q[1] - p[1]) / one) : null;
-    return [
-      said,
-      steps ? unitsSaid(steps) : message('carry.noUnit'),
-      message('carry.lean', {
-        by: amount(Math.abs(slope.plumb), 'degrees'),
-        way: Math.abs(slope.plumb) < 0.5 ? 'plumb' : slope.plumb > 0 ? 'right' : 'left',
-      }),
-      tiltSaid(slope.level),
-    ];
+    return [said, steps ? unitsSaid(steps) : message('carry.noUnit'), leanSaid(slope.plumb), tiltSaid(slope.level)];
   });
 }
 
@@ -387,7 +385,7 @@ function angleCards(lines: readonly Sighted[], page: readonly [number, number], 
   const rows = Math.max(1, Math.floor((page[1] - top - 20) / CARD.high));
   const perPage = rows * CARD.across;
   return Array.from({ length: Math.ceil(lines.length / perPage) }, (_, n) =>
-    lines.slice(n * perPage, (n + 1) * perPage).flatMap(({ said, slope: { level } }, i): PaperMark[] => {
+    lines.slice(n * perPage, (n + 1) * perPage).flatMap(({ said, slope: { level, plumb } }, i): PaperMark[] => {
       const [x, y] = [15 + (i % CARD.across) * wide, top + Math.floor(i / CARD.across) * CARD.high];
       const [cx, cy] = [x + wide / 2, y + 20];
       const at = (degrees: number, far: number): Point => [
@@ -406,7 +404,8 @@ function angleCards(lines: readonly Sighted[], page: readonly [number, number], 
         ),
         line([at(level + 180, half), at(level, half)], BOLD, 'strong'),
         text([x + 3.5, y + 3.5], typed(String(n * perPage + i + 1)), { size: NUMBER, strong: true }),
-        text([cx, y + 40.5], tiltSaid(level), { size: NUMBER, anchor: 'middle' }),
+        // A steep line is told from plumb, a flat one from level: by the smaller angle.
+        text([cx, y + 40.5], Math.abs(plumb) < Math.abs(level) ? leanSaid(plumb) : tiltSaid(level), { size: NUMBER, anchor: 'middle' }),
         text([x + 3, y + 44.5], said, { size: 2.4, width: wide - 6 }),
       ];
     }),

@@ -187,6 +187,18 @@ test('dividers are set and walked along a line by keys, and say how often the on
   await page.getByRole('button', { name: 'Line, end' }).focus();
   for (let i = 0; i < 9; i++) await page.keyboard.press('Shift+ArrowRight');
   await expect(page.getByText(/The line leans (19|20)° to the left of plumb, 7[01]° from level/)).toBeVisible();
+  // A line along an edge is kept, and lies on a card at its angle.
+  await page.getByLabel('What the line lies along').fill('the yard');
+  await page.getByRole('button', { name: 'Keep the line' }).click();
+  await expect(page.getByText(/the yard: 7[01]° from level/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep the line' }).click();
+  await page.getByRole('button', { name: 'Let line 2 go' }).click();
+  await expect(page.getByText(/line 2:/)).toBeHidden();
+  const carried = page.getByRole('link', { name: 'Carry the kept lines to the paper' });
+  const pdf = await page.request.get(
+    (await carried.getAttribute('href'))!.replace(/.*work=([^&]+).*/, `${origin()}/api/works/$1/carry?method=sighting`),
+  );
+  expect(pdf.headers()['content-type']).toBe('application/pdf');
   // With dividers in hand a click places no point.
   await click(0.9, 0.9);
   await expect(page.getByText('The span goes into the line')).toBeVisible();

@@ -13,7 +13,7 @@ export function Choice({
   return (
     <label className="flex items-center justify-between gap-2 text-sm">
       <span>{label}</span>
-      <select className="select select-sm w-60 flex-none" value={value} onChange={(e) => onValue(e.target.value)}>
+      <select className="select select-sm w-60 flex-none truncate pe-8" value={value} onChange={(e) => onValue(e.target.value)}>
         {options.map(([v, said]) => (
           <option key={v} value={v}>
             {said}

@@ -7,8 +7,11 @@ import { ensureProfile } from '../pictures/readings';
 import { profiles } from '../schema';
 import { inThread } from '../threads/threads';
 
-/** Below this correlation the two pictures are not the same one: then nothing is said. */
-const SAME = 0.25;
+/**
+ * Below this correlation the two pictures are not held to be the same one, and nothing is said. Of 162 pairs of unlike pictures by real
+ * hands half lie over 0.31 and one in a hundred over 0.6, at most 0.72; the demo's copies lie over 0.9. No real copies were at hand.
+ */
+const SAME = 0.7;
 
 /** Where px 0, 0 of a work's picture and those one px to the right and below it come to lie, px of the piece. */
 export type Registered = [[number, number], [number, number], [number, number]];

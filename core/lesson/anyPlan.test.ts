@@ -1,7 +1,7 @@
 /** Whatever steps a teacher puts in whatever order, with whatever minutes, the plan holds together. */
 import fc from 'fast-check';
 import { cautionsFor } from './hazards';
-import { orderWarnings } from './order';
+import { orderWarnings, SCHOOLS } from './order';
 import { english } from '../../tests/support/english';
 import { makePlan, PlanWishes, NO_STROKES, USUAL_SHARES } from './plan';
 import { amountNeeded } from './quantities';
@@ -14,19 +14,31 @@ const wishes: fc.Arbitrary<PlanWishes> = fc.constantFrom(...LESSON_MEDIA).chain(
     ink: fc.constantFrom('waterproof' as const, 'washable' as const),
     contact: fc.constantFrom('light-pencil' as const, 'straight-in' as const),
     erasing: fc.boolean(),
+    outline: fc.constantFrom(...SCHOOLS.outline),
+    coats: fc.constant({}),
     youngest: fc.integer({ min: 5, max: 20 }),
     minutesPerPeriod: fc.integer({ min: 25, max: 240 }),
     periods: fc.integer({ min: 1, max: 8 }),
     classSize: fc.integer({ min: 1, max: 60 }),
     sheetMm: fc.constantFrom([297, 210] as const, [420, 297] as const, [148, 105] as const),
     shares: fc.constant(USUAL_SHARES),
-    strokes: fc.constantFrom(NO_STROKES, { gap: { amount: 1.6, unit: 'mm' as const }, slant: 152, crossing: 80 }),
+    strokes: fc.constantFrom(NO_STROKES, {
+      gap: { amount: 1.6, unit: 'mm' as const },
+      slant: 152,
+      crossing: 80,
+      length: null,
+      width: null,
+    }),
     steps: fc.array(
       fc.record({
         technique: fc.constantFrom(...techniquesFor(medium).map((t) => t.id)),
         minutes: fc.option(fc.integer({ min: 1, max: 90 })),
         dry: fc.option(fc.integer({ min: 0, max: 60 })),
         note: fc.constant(''),
+        own: fc.constant(null),
+        option: fc.constant(null),
+        kept: fc.constant([]),
+        pictureId: fc.constant(null),
       }),
       { minLength: 1, maxLength: 10 },
     ),

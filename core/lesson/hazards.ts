@@ -20,9 +20,16 @@ const CAUTIONS = {
   slip: {},
   acrylic: {},
   roller: {},
+  scissors: {},
+  scraper: { adultBelow: 7 },
+  markers: {},
+  glue: {},
+  found: {},
 } as const satisfies Record<string, Caution>;
 
 export type CautionId = keyof typeof CAUTIONS;
+export const CAUTION_IDS = Object.keys(CAUTIONS) as CautionId[];
+export const isCaution = (id: string): id is CautionId => Object.hasOwn(CAUTIONS, id);
 
 /** Cautions of a lesson, those where an adult must act for this age first, labels last. */
 export function cautionsFor(ids: readonly CautionId[], youngest: number): Message[] {

@@ -4,8 +4,10 @@ export interface Item {
   unit: 'piece' | 'sheet' | 'ml' | 'g';
   /** Handed out to each student, each pair, each table of four, or the class once. */
   per: 'student' | 'pair' | 'table' | 'class';
-  /** Goes with the area worked: the amount is then for a whole A4 sheet covered once. */
+  /** Goes with the area worked: then an amount counts coats. */
   byArea?: 'line' | 'wash' | 'paint' | 'light' | 'sheet';
+  /** What one coat of a whole A4 sheet takes, in its unit: common practice, no source; a teacher sets it after a trial. */
+  coat?: number;
   /** Some is always lost in palette, brush and rinsing: added on top. */
   waste?: number;
 }
@@ -26,12 +28,12 @@ export const ITEMS = {
   ruler: item('piece', 'pair'),
   pen: item('piece', 'student'),
   'ink-pot': item('piece', 'pair'),
-  ink: item('ml', 'class', { byArea: 'line', waste: 0.5 }),
-  'wash-ink': item('ml', 'class', { byArea: 'wash', waste: 0.3 }),
-  watercolour: item('ml', 'class', { byArea: 'wash', waste: 0.3 }),
-  gouache: item('ml', 'class', { byArea: 'paint', waste: 0.25 }),
-  'white-gouache': item('ml', 'class', { byArea: 'light', waste: 0.5 }),
-  acrylic: item('ml', 'class', { byArea: 'paint', waste: 0.3 }),
+  ink: item('ml', 'class', { byArea: 'line', coat: 0.5, waste: 0.5 }),
+  'wash-ink': item('ml', 'class', { byArea: 'wash', coat: 1, waste: 0.3 }),
+  watercolour: item('ml', 'class', { byArea: 'wash', coat: 0.8, waste: 0.3 }),
+  gouache: item('ml', 'class', { byArea: 'paint', coat: 7, waste: 0.25 }),
+  'white-gouache': item('ml', 'class', { byArea: 'light', coat: 7, waste: 0.5 }),
+  acrylic: item('ml', 'class', { byArea: 'paint', coat: 6, waste: 0.3 }),
   'round-brush': item('piece', 'student'),
   'fine-brush': item('piece', 'student'),
   'flat-brush': item('piece', 'pair'),
@@ -40,7 +42,7 @@ export const ITEMS = {
   palette: item('piece', 'pair'),
   rag: item('piece', 'student'),
   candle: item('piece', 'pair'),
-  masking: item('ml', 'class', { byArea: 'light', waste: 0.5 }),
+  masking: item('ml', 'class', { byArea: 'light', coat: 8, waste: 0.5 }),
   charcoal: item('piece', 'student'),
   chalk: item('piece', 'pair'),
   stump: item('piece', 'student'),
@@ -49,12 +51,24 @@ export const ITEMS = {
   'coloured-pencils': item('piece', 'student'),
   crayons: item('piece', 'pair'),
   'felt-pen': item('piece', 'pair'),
+  'felt-pens': item('piece', 'pair'),
+  'graphite-stick': item('piece', 'student'),
+  'oil-pastels': item('piece', 'pair'),
+  scraper: item('piece', 'pair'),
+  'coloured-paper': item('sheet', 'student'),
+  scissors: item('piece', 'student'),
+  glue: item('piece', 'pair'),
+  'stencil-card': item('sheet', 'student'),
+  sponge: item('piece', 'pair'),
+  'found-matter': item('piece', 'table'),
+  tablet: item('piece', 'student'),
+  'mount-card': item('sheet', 'student'),
   'tracing-paper': item('sheet', 'student'),
   'clear-sheet': item('sheet', 'pair'),
   marker: item('piece', 'pair'),
   block: item('piece', 'student'),
   cutter: item('piece', 'pair'),
-  'print-ink': item('ml', 'class', { byArea: 'sheet', waste: 0.5 }),
+  'print-ink': item('ml', 'class', { byArea: 'sheet', coat: 5, waste: 0.5 }),
   roller: item('piece', 'table'),
   spoon: item('piece', 'pair'),
 } as const satisfies Record<string, Item>;

@@ -4,13 +4,13 @@ import fc from 'fast-check';
 import { cautionsFor } from './hazards';
 import { ITEMS } from './items';
 import { orderWarnings } from './order';
-import { makePlan, NO_STROKES, PlanWishes, usualSteps, USUAL_SHARES } from './plan';
+import { makePlan, NO_STROKES, PlanWishes, stepOf, usualSteps, USUAL_SHARES } from './plan';
 import { paintForPalette } from './quantities';
 import { LESSON_MEDIA, mediumOf } from './media';
 import { techniqueOf, techniquesFor } from './techniques';
 import { TECHNIQUE_TABLE } from './techniqueTable';
 
-const context = { ink: 'waterproof', contact: 'light-pencil', erasing: true } as const;
+const context = { ink: 'waterproof', contact: 'light-pencil', erasing: true, outline: 'any' } as const;
 const order = (...ids: string[]) =>
   orderWarnings(
     ids.map((id) => techniqueOf(id)!),
@@ -20,7 +20,8 @@ const rules = (...ids: string[]) => order(...ids).map((w) => w.rule);
 const wishes = (ids: readonly string[], more: Partial<PlanWishes> = {}): PlanWishes => ({
   ...context,
   medium: 'pen-and-wash',
-  steps: ids.map((technique) => ({ technique, minutes: null, dry: null, note: '' })),
+  steps: ids.map((id) => stepOf(id)),
+  coats: {},
   minutesPerPeriod: 50,
   periods: 3,
   classSize: 24,
@@ -46,7 +47,7 @@ describe('techniques', () => {
     for (const medium of LESSON_MEDIA) {
       const own = techniquesFor(medium).map((t) => t.id);
       // Every name it gives is a technique there is, named once.
-      expect(own.sort()).toEqual([...mediumOf(medium).usual, ...mediumOf(medium).beside].sort());
+      expect(own.sort()).toEqual([...mediumOf(medium).usual, ...mediumOf(medium).beside, 'mount', 'label'].sort());
       expect(order(...mediumOf(medium).usual).filter((w) => w.weight !== 'mind')).toEqual([]);
     }
   });
@@ -70,8 +71,10 @@ describe('order of steps', () => {
     ['light-after-dark', ['first-wash', 'second-wash', 'wet-in-wet']],
     ['light-covered', ['first-wash', 'opaque-white', 'second-wash']],
     ['pen-on-thick', ['flat-fields', 'pen-line']],
-    ['smear-fill-last', ['black-fill', 'crayon-line']],
+    ['smear-fill-last', ['black-fill', 'pencil-layers']],
     ['outline-before-fill', ['black-fill', 'crayon-line']],
+    ['groove-under-tone', ['pencil-darks', 'pencil-layers']],
+    ['nothing-holds-on-wax', ['oil-pastel', 'flat-fields']],
     ['ground-first', ['pencil-draft', 'tone-sheet']],
     ['nothing-before', ['second-wash']],
     ['unfixed', ['charcoal-mass']],
@@ -167,19 +170,20 @@ describe('schedule', () => {
 
 describe('quantities', () => {
   test('paint goes with share, area, layers and class', () => {
-    const one = paintForPalette([{ name: message('colours.name'), hex: '#4f8a74', share: 0.5 }], [297, 210], 24)[0].ml;
-    // 0.5 × 623.7 cm² ÷ 90 cm²/ml × 24 × 1.25, rounded up.
-    expect(one).toBe(104);
-    expect(paintForPalette([{ name: message('colours.name'), hex: '#000000', share: 0.5 }], [297, 210], 24, 2)[0].ml).toBe(208);
+    const one = paintForPalette([{ name: message('colours.name'), hex: '#4f8a74', share: 0.5 }], [297, 210], 24, 7)[0].ml;
+    // 0.5 of a sheet × 7 ml × 24 × 1.25.
+    expect(one).toBe(105);
+    expect(paintForPalette([{ name: message('colours.name'), hex: '#000000', share: 0.5 }], [297, 210], 24, 7, 2)[0].ml).toBe(210);
   });
   test('tools are counted once, liquids add up, one drawing paper is chosen', () => {
     const plan = makePlan(wishes(['pencil-draft', 'pen-line', 'pen-hatch', 'first-wash', 'second-wash']));
     const of = (id: string) => plan.materials.filter((m) => m.id === id);
     expect(of('pen')[0].amount).toBe(24);
     expect(of('ink-pot')[0].amount).toBe(12);
-    expect(of('wash-ink')[0].amount).toBe(Math.ceil(24 * 6 * 0.5 * 1.3));
-    expect(plan.materials.filter((m) => m.id.includes('paper') && m.id !== 'scrap').length).toBe(1);
-    expect(of('paper')[0].amount).toBe(29);
+    expect(of('wash-ink')[0].amount).toBe(Math.ceil(24 * 1.6 * 0.5 * 1.3));
+    expect(plan.materials.filter((m) => m.id!.includes('paper') && m.id !== 'scrap').length).toBe(1);
+    // A wash asks for heavy paper, and that serves the drawing too.
+    expect(of('heavy-paper')[0].amount).toBe(29);
   });
 });
 

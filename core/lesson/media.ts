@@ -9,6 +9,10 @@ interface Medium {
   beside: readonly string[];
   /** The measured palette is mixed from paint. */
   mixed?: true;
+  /** The technique that draws a master's line in it, where the usual lesson has none. */
+  line?: string;
+  /** There is no sheet. */
+  screen?: true;
   /** What a technique's material is here. */
   instead?: Partial<Record<ItemId, ItemId>>;
 }
@@ -40,29 +44,56 @@ const MEDIA = {
   },
   pencil: {
     usual: ['big-shapes', 'pencil-draft', 'pencil-layers', 'pencil-darks', 'lift-lights'],
-    beside: ['grid-transfer', 'clear-sheet', 'cross-hatch'],
+    beside: ['grid-transfer', 'clear-sheet', 'pencil-contour', 'pencil-cross', 'graphite-mass', 'smudge'],
+    line: 'pencil-contour',
   },
   'coloured-pencil': {
     usual: ['pencil-draft', 'colour-dashes', 'colour-overlay', 'burnish'],
-    beside: ['big-shapes', 'grid-transfer', 'black-fill', 'accent'],
+    beside: ['big-shapes', 'grid-transfer', 'pencil-contour', 'pencil-cross', 'black-fill', 'accent'],
+    line: 'pencil-contour',
+    instead: { 'soft-pencil': 'coloured-pencils' },
   },
   charcoal: {
     usual: ['charcoal-mass', 'smudge', 'lift-lights', 'charcoal-darks', 'chalk-lights', 'fix'],
-    beside: ['tone-sheet', 'big-shapes', 'clear-sheet'],
+    beside: ['tone-sheet', 'big-shapes', 'clear-sheet', 'charcoal-line'],
+    line: 'charcoal-line',
   },
   pastel: {
     usual: ['tone-sheet', 'pastel-under', 'smudge', 'pastel-top', 'fix'],
-    beside: ['big-shapes', 'clear-sheet', 'chalk-lights', 'accent'],
+    beside: ['big-shapes', 'clear-sheet', 'charcoal-line', 'chalk-lights', 'accent'],
+    line: 'charcoal-line',
   },
-  'wax-crayon': { usual: ['big-shapes', 'crayon-line', 'crayon-fill', 'black-fill'], beside: ['burnish'] },
+  'wax-crayon': {
+    usual: ['big-shapes', 'crayon-line', 'crayon-fill', 'black-fill'],
+    beside: ['burnish', 'scrape-back', 'first-wash'],
+    instead: { 'coloured-pencils': 'crayons', 'wash-ink': 'watercolour' },
+  },
+  'oil-pastel': {
+    usual: ['big-shapes', 'oil-pastel', 'scrape-back'],
+    beside: ['tone-sheet', 'crayon-line', 'first-wash'],
+    line: 'crayon-line',
+    instead: { 'wash-ink': 'watercolour' },
+  },
+  'felt-pen': {
+    usual: ['pencil-draft', 'felt-line', 'rub-out-pencil', 'felt-fill', 'black-fill'],
+    beside: ['big-shapes', 'grid-transfer', 'stipple'],
+  },
+  collage: {
+    usual: ['big-shapes', 'cut-parts', 'lay-parts', 'glue-parts'],
+    beside: ['tone-sheet', 'crayon-line', 'felt-line', 'opaque-white'],
+    line: 'felt-line',
+  },
+  stencil: { usual: ['pencil-draft', 'cut-stencil', 'dab-stencil'], beside: ['tone-sheet', 'felt-line', 'second-coat'], line: 'felt-line' },
+  digital: { usual: ['digital-layers', 'digital-line', 'digital-fields'], beside: [], screen: true },
   gouache: {
     usual: ['pencil-draft', 'flat-fields', 'second-coat', 'brush-outline', 'opaque-white'],
-    beside: ['tone-sheet', 'big-shapes', 'grid-transfer', 'clear-sheet', 'dry-brush', 'accent'],
+    beside: ['tone-sheet', 'big-shapes', 'grid-transfer', 'clear-sheet', 'dry-brush', 'accent', 'found-matter'],
     mixed: true,
     instead: { watercolour: 'gouache' },
   },
   watercolour: {
-    usual: ['pencil-draft', 'rub-out-pencil', 'wet-in-wet', 'first-wash', 'second-wash', 'accent'],
+    usual: ['pencil-draft', 'lighten-draft', 'wet-in-wet', 'first-wash', 'second-wash', 'accent'],
+    line: 'pen-line',
     beside: [
       'tone-sheet',
       'grid-transfer',
@@ -70,6 +101,7 @@ const MEDIA = {
       'wax-resist',
       'mask-lights',
       'pen-line',
+      'rub-out-pencil',
       'lift-wash',
       'dry-brush',
       'opaque-white',
@@ -79,7 +111,7 @@ const MEDIA = {
   },
   acrylic: {
     usual: ['tone-sheet', 'pencil-draft', 'flat-fields', 'second-coat', 'brush-outline'],
-    beside: ['grid-transfer', 'dry-brush', 'accent'],
+    beside: ['grid-transfer', 'dry-brush', 'accent', 'found-matter'],
     mixed: true,
     instead: { gouache: 'acrylic', watercolour: 'acrylic' },
   },

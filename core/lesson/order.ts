@@ -2,14 +2,22 @@
  * Knows which order of steps spoils, smears or loses something, and says why and what to do.
  * The rules are common practice of the trade, no source; where schools differ both orders are legal and only their risk is told.
  */
-import { Message, message } from '../message';
-import { Technique, techniqueName } from './technique';
+import { Message, message, Typed } from '../message';
+import { beside, lays, nameOf, Technique } from './technique';
+
+/** Questions on which good teachers disagree, and the schools of each; the first is no school's. */
+export const SCHOOLS = {
+  /** When the outline is drawn: as the lesson has it, first, last, or not at all. */
+  outline: ['any', 'first', 'last'],
+} as const;
+export type Schools = { [Q in keyof typeof SCHOOLS]: (typeof SCHOOLS)[Q][number] };
 
 export interface OrderContext {
   ink: 'waterproof' | 'washable';
   contact: 'light-pencil' | 'straight-in';
   /** Whether the class may rub out at all. */
   erasing: boolean;
+  outline: Schools['outline'];
 }
 
 export interface OrderWarning {
@@ -23,11 +31,11 @@ export interface OrderWarning {
   remedy: Message;
 }
 
-/** How a layer behaves under later water, once the bottle of ink is known. */
-function runsWhenWetted(t: Technique, { ink }: OrderContext): 'never' | 'until-dry' | 'always' {
-  if (t.runs !== 'as-ink') return t.runs;
-  return ink === 'waterproof' ? 'until-dry' : 'always';
-}
+/** Does later water carry a layer away even when it is dry? */
+const runs = (t: Technique, { ink }: OrderContext): boolean => (t.ink ? ink === 'washable' : lays(t, 'rewettable'));
+
+/** In rubbed and dusty media dark and light alternate: what is pale is worked in. */
+const worked = (a: Technique, b: Technique): boolean => lays(a, 'dusty') && lays(b, 'dusty');
 
 interface Found {
   step: number;
@@ -72,27 +80,24 @@ const single =
     steps.flatMap((s, i) => (broken(s, steps.slice(0, i), steps.slice(i + 1), context) ? [{ step: i, other: null }] : []));
 
 const fixed = (between: readonly Technique[]) => between.some((s) => s.role === 'fix');
+const drawn = (t: Technique) => t.role === 'line' || t.role === 'draft';
+/** What follows a drawing and covers its place. */
+const follows = (t: Technique) => ['line', 'wash', 'paint', 'tone', 'fill'].includes(t.role);
 
 /** What each rule says stands under `order` in `words/`, by its name. */
 const RULES: readonly Rule[] = [
   // Water over something that runs.
-  {
-    name: 'water-over-running',
-    weight: 'spoils',
-    found: pairs((a, b, _between, _earlier, context) => !!b.wets && !a.dusty && runsWhenWetted(a, context) === 'always'),
-  },
+  { name: 'water-over-running', weight: 'spoils', found: pairs((a, b, _between, _earlier, context) => lays(b, 'wet') && runs(a, context)) },
   {
     name: 'water-over-dust',
     weight: 'spoils',
-    found: pairs((a, b, between, _earlier, context) => !!b.wets && !!a.dusty && runsWhenWetted(a, context) === 'always' && !fixed(between)),
+    found: pairs((a, b, between) => lays(b, 'wet') && lays(a, 'dusty') && !fixed(between)),
   },
   // Graphite under water stays for good.
   {
     name: 'pencil-under-wash',
     weight: 'risks',
-    found: once(
-      pairs((a, b, _between, earlier) => a.role === 'wash' && b.id === 'rub-out-pencil' && earlier.some((s) => s.role === 'draft')),
-    ),
+    found: once(pairs((a, b, _between, earlier) => a.role === 'wash' && b.role === 'rub-out' && earlier.some((s) => s.role === 'draft'))),
   },
   // A resist keeps off only what comes after it.
   { name: 'resist-after-wash', weight: 'spoils', found: once(pairs((a, b) => b.role === 'resist' && a.role === 'wash')) },
@@ -102,39 +107,66 @@ const RULES: readonly Rule[] = [
   {
     name: 'light-after-dark',
     weight: 'spoils',
-    found: pairs((a, b) => a.role === 'wash' && b.role === 'wash' && a.value === 'dark' && b.value === 'light'),
+    found: pairs((a, b) => lays(a, 'transparent') && lays(b, 'transparent') && a.value === 'dark' && b.value === 'light'),
   },
-  // Opaque lights come last.
+  // Opaque lights come last; in dusty media they are worked in.
   {
     name: 'light-covered',
     weight: 'spoils',
     found: pairs(
-      (a, b) => !!a.opaque && (b.role === 'tone' || b.role === 'blend' || b.role === 'rub-out' || (!!b.wets && b.role !== 'fix')),
+      (a, b) =>
+        lays(a, 'opaque') &&
+        a.value === 'light' &&
+        !worked(a, b) &&
+        (b.role === 'tone' || b.role === 'blend' || b.role === 'rub-out' || lays(b, 'wet')),
     ),
   },
   // A pen skips on thick paint and wax.
-  { name: 'pen-on-thick', weight: 'risks', found: pairs((a, b) => !!a.thick && !!b.fine && b.role !== 'accent') },
-  // What smears comes last.
+  { name: 'pen-on-thick', weight: 'risks', found: pairs((a, b) => lays(a, 'thick') && !!b.fine && b.role !== 'accent') },
+  // What smears comes last; an outline over it, or rubbing it closed, is what some do on purpose.
   {
     name: 'smear-fill-last',
     weight: 'risks',
-    found: pairs((a, b) => a.role === 'fill' && !!a.smears && b.role !== 'fill' && b.role !== 'fix' && b.role !== 'rub-out'),
+    found: pairs(
+      (a, b) =>
+        a.role === 'fill' &&
+        lays(a, 'smearing') &&
+        !beside(b) &&
+        !['fill', 'fix', 'rub-out', 'line', 'blend', 'light', 'finish'].includes(b.role),
+    ),
   },
-  // Outline a field before filling it.
-  { name: 'outline-before-fill', weight: 'mind', found: pairs((a, b) => a.role === 'fill' && b.role === 'line') },
-  // Ground before everything.
-  { name: 'ground-first', weight: 'spoils', found: once(pairs((_a, b) => b.role === 'ground')) },
+  // A field needs an edge to stop at: a drawn one, or an outline.
+  {
+    name: 'outline-before-fill',
+    weight: 'mind',
+    found: pairs(
+      (a, b, _between, earlier, { outline }) =>
+        a.role === 'fill' &&
+        b.role === 'line' &&
+        outline !== 'last' &&
+        (outline === 'first' ? !earlier.some((s) => s.role === 'line') : !earlier.some(drawn)),
+    ),
+  },
+  // The school that puts the outline last, kept to.
+  {
+    name: 'outline-last',
+    weight: 'mind',
+    found: once(pairs((a, b, _between, _earlier, { outline }) => outline === 'last' && a.role === 'line' && b.role === 'fill')),
+  },
+  // Ground before everything that touches the sheet.
+  { name: 'ground-first', weight: 'spoils', found: once(pairs((a, b) => b.role === 'ground' && !beside(a))) },
   // The eraser lifts dust it should not.
-  { name: 'rub-out-dust', weight: 'spoils', found: pairs((a, b, between) => !!a.dusty && b.role === 'rub-out' && !fixed(between)) },
-  // Rubbing out before ink is on: nothing is lost, but the guide is gone.
+  { name: 'rub-out-dust', weight: 'spoils', found: pairs((a, b, between) => lays(a, 'dusty') && b.role === 'rub-out' && !fixed(between)) },
+  // Rubbed out with nothing laid that holds the drawing: the guide is gone.
   {
     name: 'guide-gone',
-    weight: 'mind',
+    weight: 'risks',
     found: (steps) =>
       steps.flatMap((b, j) => {
-        const line = steps.findIndex((s, k) => k > j && s.role === 'line');
-        return b.id === 'rub-out-pencil' && line >= 0 && !steps.slice(0, j).some((s) => s.role === 'line')
-          ? [{ step: j, other: line }]
+        const before = steps.slice(0, j);
+        const next = steps.findIndex((s, k) => k > j && follows(s));
+        return b.role === 'rub-out' && next >= 0 && before.some((s) => s.role === 'draft') && !before.some(follows)
+          ? [{ step: j, other: next }]
           : [];
       }),
   },
@@ -153,7 +185,19 @@ const RULES: readonly Rule[] = [
   {
     name: 'unfixed',
     weight: 'mind',
-    found: single((s, _before, after) => !!s.dusty && !after.some((later) => later.dusty || later.role === 'fix')),
+    found: single((s, _before, after) => lays(s, 'dusty') && !after.some((later) => lays(later, 'dusty') || later.role === 'fix')),
+  },
+  // A pressed groove shows white through every soft tone laid over it.
+  {
+    name: 'groove-under-tone',
+    weight: 'risks',
+    found: once(pairs((a, b) => lays(a, 'indenting') && b.role === 'tone' && (lays(b, 'smearing') || lays(b, 'dusty')))),
+  },
+  // Glue and paint do not take on wax and oil.
+  {
+    name: 'nothing-holds-on-wax',
+    weight: 'risks',
+    found: once(pairs((a, b) => lays(a, 'waxy') && a.role === 'fill' && (b.role === 'paint' || b.role === 'ground'))),
   },
   // Class settings against the steps.
   { name: 'no-erasing', weight: 'mind', found: single((s, _before, _after, { erasing }) => s.role === 'rub-out' && !erasing) },
@@ -170,7 +214,7 @@ const WEIGHT = { spoils: 0, risks: 1, mind: 2 } as const;
 export function orderWarnings(steps: readonly Technique[], context: OrderContext): OrderWarning[] {
   return RULES.flatMap(({ name, weight, found }) =>
     found(steps, context).map(({ step, other }): OrderWarning => {
-      const values = { a: techniqueName(steps[other ?? step].id), b: techniqueName(steps[step].id) };
+      const values: Record<'a' | 'b', Message | Typed> = { a: nameOf(steps[other ?? step]), b: nameOf(steps[step]) };
       return {
         rule: name,
         step,
@@ -186,10 +230,11 @@ export function orderWarnings(steps: readonly Technique[], context: OrderContext
 /** Why a step has to wait until the one before it is dry; null where nothing is lost. */
 export function whyWait(wet: Technique, next: Technique): Message | null {
   const why = (key: string) => message(`drying.${key}`);
-  if (wet.dry <= 0 || next.role === 'resist') return null;
+  if (wet.dry <= 0 || next.role === 'resist' || beside(next) || beside(wet)) return null;
   if (next.role === 'rub-out') return why('rub-out');
-  if (next.wets) return why(wet.wets ? 'wet-on-damp' : 'water-on-ink');
-  if (!wet.wets || next.role === 'fix') return null;
+  const wets = lays(wet, 'wet');
+  if (lays(next, 'wet')) return why(wets ? 'wet-on-damp' : 'water-on-ink');
+  if (!wets || next.role === 'fix') return null;
   if (next.fine) return why('feathers');
-  return why(next.role === 'line' || next.opaque || next.role === 'accent' ? 'sinks' : 'tears');
+  return why(next.role === 'line' || lays(next, 'opaque') || next.role === 'accent' ? 'sinks' : 'tears');
 }

@@ -1,8 +1,9 @@
 /** Knows how much is needed: sheets from parent sheets, millilitres for an area, paint for a measured palette. */
 import { DRAWN, MarkKind } from '../marks/kinds';
-import { figure, Message, message } from '../message';
+import { figure, Message, message, Typed, typed } from '../message';
 import { sparesFor } from './cutting';
 import { ITEMS, Item, ItemId } from './items';
+import type { Technique } from './technique';
 
 const A4_MM2 = 297 * 210;
 
@@ -13,27 +14,39 @@ export interface ColourNeed {
   ml: number;
 }
 
-/** Common practice, no source: one millilitre of gouache covers about 90 cm² in one coat. */
-const GOUACHE_CM2_PER_ML = 90;
+/** Millilitres that one coat of a whole A4 sheet takes, where a teacher knows better than the usual figure. */
+export type Coats = Partial<Record<ItemId, number>>;
+
+export const coatOf = (id: ItemId, coats: Coats): number => coats[id] ?? (ITEMS[id] as Item).coat ?? 0;
 
 /**
- * Paint for a measured palette: share × sheet area ÷ coverage × layers × class, and the waste on top.
- * Shares 0–1, sheet in mm; at least 1 ml each, since less cannot be mixed evenly.
+ * Paint for a measured palette: share × sheet area × what a coat takes × class, and the waste on top.
+ * Shares 0–1, sheet in mm, `coat` in ml for an A4 sheet; at least 1 ml each, since less cannot be mixed evenly.
  */
 export function paintForPalette(
   palette: readonly { name: Message; hex: string; share: number }[],
   sheetMm: readonly [number, number],
   classSize: number,
+  coat: number,
   layers = 1,
   waste = 0.25,
 ): ColourNeed[] {
-  const cm2 = (sheetMm[0] * sheetMm[1]) / 100;
+  const sheets = (sheetMm[0] * sheetMm[1]) / A4_MM2;
   return palette.map(({ name, hex, share }) => ({
     name,
     hex,
-    ml: Math.max(1, Math.ceil(((share * cm2) / GOUACHE_CM2_PER_ML) * layers * classSize * (1 + waste))),
+    ml: Math.max(1, Math.ceil(share * sheets * coat * layers * classSize * (1 + waste) - 1e-9)),
   }));
 }
+
+/** Below this lightness and chroma a colour beside drawn ink is the ink's own, CIELAB. */
+const INK = { l: 32, chroma: 14 };
+
+/** The colours of a palette that are mixed: not the sheet's own and, where a lesson draws in ink, not that of the line. */
+export const mixedOf = <T extends { ground: boolean; lab: readonly [number, number, number] }>(
+  palette: readonly T[],
+  inked: boolean,
+): T[] => palette.filter((c) => !c.ground && !(inked && c.lab[0] < INK.l && Math.hypot(c.lab[1], c.lab[2]) < INK.chroma));
 
 /** Shares of the sheet each kind of material works on, 0–1. */
 export interface WorkedShares {
@@ -64,11 +77,14 @@ export function sharesOf(
 }
 
 export interface Needed {
-  id: ItemId;
-  name: Message;
+  /** Of a thing of the house; null for what a teacher wrote. */
+  id: ItemId | null;
+  name: Message | Typed;
   unit: Item['unit'];
   amount: number;
   how: Message;
+  /** What was reckoned with for one coat of an A4 sheet, ml; null for what goes by the piece. */
+  coat: number | null;
 }
 
 /** "12 sheets", "40 ml". */
@@ -89,6 +105,7 @@ export function materialsFor(
   sheetMm: readonly [number, number],
   shares: WorkedShares,
   ink: 'waterproof' | 'washable',
+  coats: Coats = {},
 ): Needed[] {
   const most = new Map<ItemId, number>();
   const sum = new Map<ItemId, number>();
@@ -108,11 +125,23 @@ export function materialsFor(
   return [...most.keys()]
     .map((id): Needed => {
       const it: Item = ITEMS[id];
-      const needed = (amount: number, how: Message): Needed => ({ id, name: message(`items.${id}`, { ink }), unit: it.unit, amount, how });
+      const needed = (amount: number, how: Message, coat: number | null = null): Needed => ({
+        id,
+        name: message(`items.${id}`, { ink }),
+        unit: it.unit,
+        amount,
+        how,
+        coat,
+      });
       if (it.byArea) {
         const share = it.byArea === 'sheet' ? 1 : shares[it.byArea];
-        const each = sum.get(id)! * area * share * (1 + (it.waste ?? 0));
-        return needed(Math.max(1, Math.ceil(each * classSize)), message('amounts.how.liquid', { each: figure(each, each < 1 ? 1 : 0) }));
+        const coat = coatOf(id, coats);
+        const each = sum.get(id)! * coat * area * share * (1 + (it.waste ?? 0));
+        return needed(
+          Math.max(1, Math.ceil(each * classSize - 1e-9)),
+          message('amounts.how.liquid', { each: figure(each, each < 1 ? 1 : 0) }),
+          coat,
+        );
       }
       if (PAPERS.includes(id)) {
         const spare = sparesFor(classSize);
@@ -121,5 +150,19 @@ export function materialsFor(
       const count = id === 'scrap' ? Math.min(3, sum.get(id)!) : most.get(id)!;
       return needed(PER[it.per](classSize) * count, message(`amounts.how.${it.per}`, { count }));
     })
-    .sort((a, b) => Number(a.unit === 'piece') - Number(b.unit === 'piece') || order.indexOf(a.id) - order.indexOf(b.id));
+    .sort((a, b) => Number(a.unit === 'piece') - Number(b.unit === 'piece') || order.indexOf(a.id!) - order.indexOf(b.id!));
+}
+
+/** What steps of a teacher's own ask for, a thing of one name once, at the most any step asks for. */
+export function ownNeeds(steps: readonly Technique[], classSize: number): Needed[] {
+  const most = new Map<string, { n: number; per: Item['per'] }>();
+  for (const { what, n, per } of steps.flatMap((t) => t.own?.items ?? [])) if (n > (most.get(what)?.n ?? 0)) most.set(what, { n, per });
+  return [...most].map(([what, { n, per }]) => ({
+    id: null,
+    name: typed(what),
+    unit: 'piece',
+    amount: PER[per](classSize) * n,
+    how: message(`amounts.how.${per}`, { count: n }),
+    coat: null,
+  }));
 }

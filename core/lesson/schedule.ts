@@ -1,16 +1,18 @@
 /** Knows how steps, demonstrations and drying fall into periods: nothing touches a sheet before it is ready, and waiting is put to use. */
 import { CoreError } from '../errors';
-import { Message, message, Values } from '../message';
+import { Message, message, Typed, typed, Values } from '../message';
 import { whyWait } from './order';
-import { Technique, techniqueName, techniqueSays } from './technique';
+import { beside, nameOf, saysOf, Said, Technique } from './technique';
 
 export interface TimedStep {
   technique: Technique;
   minutes: number;
   dry: number;
+  /** Which of its options is taken, by name. */
+  option: string | null;
 }
 
-export type EntryKind = 'look' | 'hand-out' | 'warm-up' | 'watch' | 'turn' | 'meanwhile' | 'wait' | 'spare' | 'clear-up' | 'talk';
+export type EntryKind = 'look' | 'hand-out' | 'warm-up' | 'watch' | 'turn' | 'meanwhile' | 'wait' | 'spare' | 'again' | 'clear-up' | 'talk';
 
 export interface Entry {
   kind: EntryKind;
@@ -51,6 +53,8 @@ export interface Schedule {
 const IN_ONE_GO = new Set(['wash', 'ground', 'fix']);
 const SHORTEST_PART = 5;
 const SHORTEST_REST = 4;
+/** From so many free minutes on all try once more, on a fresh sheet. */
+const ANOTHER = 12;
 /** Where even the longest lesson in the shortest periods is at its end. */
 const MOST_PERIODS = 120;
 
@@ -61,11 +65,11 @@ class Clock {
   constructor(
     readonly length: number,
     readonly frame: Frame,
-    measured: Values,
+    readonly named: Values,
   ) {
     this.add('look', frame.look, 'look');
     this.add('hand-out', frame.handOut, 'hand-out');
-    this.add('warm-up', frame.warmUp, 'warm-up', measured);
+    this.add('warm-up', frame.warmUp, 'warm-up', named);
   }
 
   /** Minutes left before clearing up. */
@@ -81,10 +85,22 @@ class Clock {
     this.t += minutes;
   }
 
+  /** A sentence about a technique; empty where its teacher says nothing. */
+  says(t: Technique, what: Said): Message | Typed {
+    return saysOf(t, what, this.named) ?? typed('');
+  }
+
   /** Ends the period; `spare` is the technique whose extra task fills what is left. */
   close(spare: Technique): void {
-    this.add('spare', this.left, 'spare', { extra: techniqueSays(spare.id, 'extra') });
+    this.rest(spare, 0);
     this.add('clear-up', this.frame.clearUp, 'clear-up');
+  }
+
+  /** What is left until so many minutes before clearing up: extra for the quick or, where it is long, another try for all. */
+  rest(spare: Technique, keep: number): void {
+    const minutes = this.left - keep;
+    if (minutes >= ANOTHER) this.add('again', minutes, 'again');
+    else this.add('spare', minutes, 'spare', { extra: this.says(spare, 'extra') });
   }
 
   nextPeriod(spare: Technique): void {
@@ -114,19 +130,18 @@ function waitFor(layers: readonly Layer[], next: Technique, clock: Clock): { min
 }
 
 /** What is worth trying on scrap beforehand. */
-const PRACTISED = new Set(['line', 'tone', 'wash', 'paint', 'light', 'print']);
+const PRACTISED = new Set(['line', 'tone', 'wash', 'paint', 'fill', 'light', 'print']);
 
 /** Puts drying time to use: practice for the coming step, then words, then waiting. */
 function useWait(clock: Clock, minutes: number, coming: readonly Technique[], first: boolean): void {
   const next = coming.find((t) => PRACTISED.has(t.role)) ?? coming[0];
   const until = clock.t + minutes;
   const practise = Math.min(8, until - clock.t);
-  if (practise >= 3)
-    clock.add('meanwhile', practise, 'practise', {
-      name: techniqueName(next.id),
-      easier: techniqueSays(next.id, 'easier'),
-      bolder: techniqueSays(next.id, 'bolder'),
-    });
+  if (practise >= 3) {
+    const ways = { name: nameOf(next), easier: clock.says(next, 'easier'), bolder: clock.says(next, 'bolder') };
+    const both = saysOf(next, 'easier', clock.named) && saysOf(next, 'bolder', clock.named);
+    clock.add('meanwhile', practise, both ? 'practise' : 'practise-plain', ways);
+  }
   const write = Math.min(8, until - clock.t);
   if (write >= 3) clock.add('meanwhile', write, first ? 'write' : 'walk');
   clock.add('wait', until - clock.t, 'wait');
@@ -135,28 +150,28 @@ function useWait(clock: Clock, minutes: number, coming: readonly Technique[], fi
 /**
  * Lays timed steps into periods of `length` minutes. Demonstrations come before each turn and may fall into drying time;
  * a step is split over a break unless it must be done in one go. As many periods are made as are needed. At least one step;
- * `measured` is what the sentences can name of the master's strokes.
+ * `named` is what the sentences can name, `leastTurn` the fewest minutes for which anybody settles to work.
  */
-export function schedule(steps: readonly TimedStep[], length: number, frame: Frame, measured: Values): Schedule {
+export function schedule(steps: readonly TimedStep[], length: number, frame: Frame, named: Values, leastTurn = SHORTEST_PART): Schedule {
   const least = frame.look + frame.handOut + frame.warmUp + frame.clearUp + SHORTEST_PART;
   if (length < least) throw new CoreError('period', { length, least });
-  const clock = new Clock(length, frame, measured);
+  const clock = new Clock(length, frame, named);
   const layers: Layer[] = [];
   const waits: Wait[] = [];
   const usable = length - frame.clearUp - frame.handOut;
-  steps.forEach(({ technique, minutes, dry }, k) => {
+  steps.forEach(({ technique, minutes, dry, option }, k) => {
     const spare = k > 0 ? steps[k - 1].technique : technique;
     const demonstration = technique.demonstration;
     const oneGo = IN_ONE_GO.has(technique.role);
     let need = waitFor(layers, technique, clock);
-    const smallest = oneGo ? Math.min(minutes, usable - demonstration) : Math.min(SHORTEST_PART, minutes);
+    const smallest = oneGo ? Math.min(minutes, usable - demonstration) : Math.min(leastTurn, minutes);
     if (Math.max(demonstration, need?.minutes ?? 0) + smallest > clock.left && clock.periods.length < MOST_PERIODS) {
       if (need) waits.push({ step: k, ...need, overBreak: true });
       clock.nextPeriod(spare);
       need = null;
     }
-    const name = techniqueName(technique.id);
-    clock.add('watch', demonstration, 'watch', { name, watch: techniqueSays(technique.id, 'watch') }, k);
+    const name = nameOf(technique);
+    clock.add('watch', demonstration, 'watch', { name, watch: clock.says(technique, 'watch') }, k);
     need = waitFor(layers, technique, clock);
     if (need) {
       waits.push({ step: k, ...need, overBreak: false });
@@ -169,22 +184,23 @@ export function schedule(steps: readonly TimedStep[], length: number, frame: Fra
     }
     let now = Math.min(minutes, Math.max(0, clock.left));
     // A last minute or two is not worth setting out for again: the break moves forward.
-    if (now < minutes && minutes - now < SHORTEST_REST && minutes - SHORTEST_REST >= SHORTEST_PART) now = minutes - SHORTEST_REST;
+    if (now < minutes && minutes - now < SHORTEST_REST && minutes - SHORTEST_REST >= leastTurn) now = minutes - SHORTEST_REST;
     const rest = minutes - now;
-    const turn = { name, does: techniqueSays(technique.id, 'does', measured) };
-    clock.add('turn', now, 'turn', turn, k, rest > 0 ? 1 : null);
+    const turn = { name, does: clock.says(technique, 'does'), option: typed(option ?? '') };
+    const said = option === null ? 'turn' : 'turn-as';
+    clock.add('turn', now, said, turn, k, rest > 0 ? 1 : null);
     let open = rest;
     while (open > 0 && clock.periods.length < MOST_PERIODS) {
       clock.nextPeriod(technique);
       const part = Math.min(open, clock.left);
-      clock.add('turn', part, 'turn', turn, k, 2);
+      clock.add('turn', part, said, turn, k, 2);
       open -= part;
     }
-    if (dry > 0) layers.push({ technique, step: k, ready: clock.t + dry, period: clock.periods.length - 1 });
+    if (dry > 0 && !beside(technique)) layers.push({ technique, step: k, ready: clock.t + dry, period: clock.periods.length - 1 });
   });
   const last = steps[steps.length - 1].technique;
   if (clock.left < frame.talk) clock.nextPeriod(last);
-  clock.add('spare', clock.left - frame.talk, 'spare', { extra: techniqueSays(last.id, 'extra') });
+  clock.rest(last, frame.talk);
   clock.add('talk', frame.talk, 'talk');
   clock.add('clear-up', frame.clearUp, 'clear-up');
   return { periods: clock.periods, waits };

@@ -1,14 +1,92 @@
 /**
- * What is known of a technique: what the student does, what it leaves on the sheet, and what it asks for.
+ * What is known of a technique: what the student does, what it lays on the sheet, and what it asks for.
  * Minutes, drying times and amounts are common practice for a sheet of about A4, no source; teachers change them.
  */
-import { Message, message, Values } from '../message';
-import { ItemId } from './items';
+import { Message, message, Typed, typed, Values } from '../message';
 import { CautionId } from './hazards';
+import { ItemId } from './items';
+import type { AgeBand } from '../proportion/bodyRulers';
 
-/** What a step does to the picture. */
-type Role =
-  'ground' | 'draft' | 'resist' | 'line' | 'tone' | 'wash' | 'paint' | 'light' | 'accent' | 'fill' | 'blend' | 'rub-out' | 'fix' | 'print';
+/** What a step does to the picture; `apart` is done beside the sheet, `finish` after it. */
+export const ROLES = [
+  'ground',
+  'draft',
+  'resist',
+  'line',
+  'tone',
+  'wash',
+  'paint',
+  'light',
+  'accent',
+  'fill',
+  'blend',
+  'rub-out',
+  'fix',
+  'print',
+  'apart',
+  'finish',
+] as const;
+export type Role = (typeof ROLES)[number];
+
+/**
+ * What a step lays: it wets the sheet; lies as dust until fixed; keeps water off, and pens slide on it; stands so thick that a pen skips;
+ * covers what lies under it, or only darkens it; water no longer moves it once it is dry, or moves it always; a hand smears it; it presses
+ * grooves into the paper.
+ */
+export const LAYS = [
+  'wet',
+  'dusty',
+  'waxy',
+  'thick',
+  'opaque',
+  'transparent',
+  'waterproof',
+  'rewettable',
+  'smearing',
+  'indenting',
+] as const;
+export type Lays = (typeof LAYS)[number];
+
+export const SAID = ['does', 'watch', 'easier', 'bolder', 'extra', 'stuck'] as const;
+export type Said = (typeof SAID)[number];
+
+/** One of several ways to do it, with what it looks like or asks for. */
+export interface StepOption {
+  name: string;
+  how: string;
+}
+
+/** What it needs on the tables. */
+export const SHARED_BY = ['student', 'pair', 'table', 'class'] as const;
+export interface OwnItem {
+  what: string;
+  n: number;
+  per: (typeof SHARED_BY)[number];
+}
+
+export interface OwnStep extends Record<Said, string> {
+  name: string;
+  /** At least two, or none. */
+  options: StepOption[];
+  role: Role;
+  least: number;
+  usual: number;
+  /** Where an age takes its own time. */
+  byAge: Partial<Record<AgeBand, number>>;
+  demonstration: number;
+  dry: number;
+  lays: Lays[];
+  /** How dark it lies. */
+  value: 'light' | 'dark' | null;
+  /** It draws a line that needs a dry, firm sheet. */
+  fine: boolean;
+  /** Known techniques one of which must come before it. */
+  after: string[];
+  items: OwnItem[];
+  cautions: CautionId[];
+  /** What to mind that no usual caution says. */
+  caution: string;
+}
 
 export interface Technique {
   /** What is said of it stands under `techniques` in `words/`, by this name. */
@@ -20,29 +98,33 @@ export interface Technique {
   demonstration: number;
   /** Minutes until another step may touch the sheet. */
   dry: number;
-  /** It wets the sheet. */
-  wets?: true;
-  /** What later water does to it: nothing, runs until it has dried, or always runs. Ink follows the bottle. */
-  runs: 'never' | 'until-dry' | 'always' | 'as-ink';
-  /** It lies as dust until fixed; it smears under a hand; a pen skips on it; it keeps water off. */
-  dusty?: true;
-  smears?: true;
-  thick?: true;
-  repels?: true;
+  lays: readonly Lays[];
+  /** Whether water moves it depends on the bottle of ink. */
+  ink?: true;
   /** How dark it lies: lights and darks have their order. */
   value?: 'light' | 'dark';
-  /** Light covering body colour. */
-  opaque?: true;
   /** One of these must come before it. */
   after?: readonly string[];
-  /** A drawing line that needs a dry sheet. */
+  /** A drawing line that needs a dry, firm sheet. */
   fine?: true;
   items: Partial<Record<ItemId, number>>;
   cautions: readonly CautionId[];
+  /** A teacher's own words for it, and what else is their own. */
+  own?: OwnStep;
 }
 
+export const lays = (t: Technique, what: Lays): boolean => t.lays.includes(what);
+
+/** Nothing of it touches the sheet. */
+export const beside = (t: Technique): boolean => t.role === 'apart';
+
+/** What a technique of the house is called. */
 export const techniqueName = (id: string): Message => message(`techniques.${id}.name`);
 
-/** One of the sentences about a technique. */
-export const techniqueSays = (id: string, what: 'does' | 'watch' | 'easier' | 'bolder' | 'extra' | 'stuck', values?: Values): Message =>
-  message(`techniques.${id}.${what}`, values);
+export const nameOf = (t: Technique): Message | Typed => (t.own ? typed(t.own.name) : techniqueName(t.id));
+
+/** One of the sentences about a step, with what the lesson can name; null where a teacher's own step says nothing. */
+export function saysOf(t: Technique, what: Said, values: Values): Message | Typed | null {
+  if (!t.own) return message(`techniques.${t.id}.${what}`, values);
+  return t.own[what] ? typed(t.own[what]) : null;
+}

@@ -7,8 +7,17 @@ const BY_ID: ReadonlyMap<string, Technique> = new Map(TECHNIQUE_TABLE.map((t) =>
 
 export const techniqueOf = (id: string): Technique | null => BY_ID.get(id) ?? null;
 
+/** What any lesson can end with. */
+const EVERYWHERE = ['mount', 'label'];
+
 /** Techniques that go with a medium, in the order of the table, which is a usual working order. */
 export function techniquesFor(medium: LessonMedium): Technique[] {
   const { usual, beside } = mediumOf(medium);
-  return TECHNIQUE_TABLE.filter((t) => usual.includes(t.id) || beside.includes(t.id));
+  return TECHNIQUE_TABLE.filter((t) => usual.includes(t.id) || beside.includes(t.id) || EVERYWHERE.includes(t.id));
+}
+
+/** All others: any of them can stand in any lesson. */
+export function techniquesBeside(medium: LessonMedium): Technique[] {
+  const own = techniquesFor(medium);
+  return TECHNIQUE_TABLE.filter((t) => !own.includes(t));
 }

@@ -4,8 +4,9 @@ import type { Point } from '../raster/image';
 
 export type Ink = 'strong' | 'plain' | 'pale';
 
+/** A closed line can be filled with a grey of a lightness, L* 0–100. */
 export type PaperMark =
-  | { kind: 'line'; points: readonly Point[]; width: number; ink: Ink; dash?: number; closed?: boolean }
+  | { kind: 'line'; points: readonly Point[]; width: number; ink: Ink; dash?: number; closed?: boolean; fill?: number }
   /** Words whose first line has its middle height at `at`; broken at `width`. */
   | {
       kind: 'text';

@@ -1,4 +1,5 @@
 /** The log of edits over everything that can be placed or changed. */
+import { stepOf } from '../../core/lesson/plan';
 import { english } from '../../tests/support/english';
 import { message } from '../../core/message';
 import { leave, newClass, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
@@ -173,7 +174,7 @@ test('a plan is changed, refused when stale, and undone', async () => {
   const saved = await savePlan(teacher, study, 0, next, LABEL);
   await savePlan(teacher, study, saved, { ...next, classSize: 24 }, LABEL);
   await expect(savePlan(teacher, study, saved, next, LABEL)).rejects.toMatchObject(conflict);
-  const unknown = { ...next, steps: [{ technique: 'levitation', minutes: 5, dry: null, note: '' }] };
+  const unknown = { ...next, steps: [stepOf('levitation')] };
   await expect(savePlan(teacher, study, saved + 1, unknown, LABEL)).rejects.toMatchObject({ field: 'steps' });
   await undo();
   expect((await planOf(teacher, study)).plan).toMatchObject({ minutesPerPeriod: 30, classSize: 1 });

@@ -7,7 +7,7 @@ import { nextStep, ruleEvidence, ruleSentence, sayFinding } from '../../core/sty
 import type { Voice } from '../../words/say';
 import { database } from '../database/connection';
 import { UserError } from '../errors';
-import { planOf } from '../lessons/plans';
+import { planOf, wishesOf } from '../lessons/plans';
 import { answersOf, comparisonOf, listPieces } from '../pieces/pieces';
 import { derivedPicture, getBlob, pictureOf } from '../pictures/store';
 import { listKits } from '../cupboard/kits';
@@ -148,7 +148,7 @@ export async function studyReport(
     })),
     paletteFrom: planView.measuredOn,
     kit: kit?.name ?? null,
-    plan: makePlan({ ...planView.plan, sheetMm: planView.sheetMm, shares: planView.shares, strokes: planView.strokes }),
+    plan: makePlan(wishesOf(planView)),
     lesson: { minutes: planView.plan.minutesPerPeriod, students: planView.plan.classSize, ink: planView.plan.ink },
     students,
     without,

@@ -5,11 +5,13 @@ import { letterOf } from '../../core/proportion/carryOver';
 import { typed } from '../../core/message';
 import type { Say } from '../../words/say';
 import type { SheetFile } from '../threads/sheetFile';
+import { hexFromLab } from '../../core/colour/lab';
 import { Pages } from './page';
 
 /** Points of a PDF to the millimetre. */
 export const PT = 72 / 25.4;
 const INKS: Readonly<Record<Ink, string>> = { strong: '#000000', plain: '#4d4d4d', pale: '#a6a6a6' };
+const greyOf = (lightness: number): string => hexFromLab([lightness, 0, 0]);
 const PALE = 0.42;
 /** The bar that shows the scale is so long, mm. */
 const BAR = 100;
@@ -27,7 +29,8 @@ function draw(pages: Pages, marks: readonly PaperMark[], pictures: SheetPictures
       if (m.closed) pdf.closePath();
       pdf.lineWidth(m.width * PT).lineJoin('round');
       if (m.dash) pdf.dash(m.dash * PT, { space: m.dash * 0.7 * PT });
-      pdf.stroke(INKS[m.ink]);
+      if (m.fill === undefined) pdf.stroke(INKS[m.ink]);
+      else pdf.fillAndStroke(greyOf(m.fill), INKS[m.ink]);
       if (m.dash) pdf.undash();
     } else if (m.kind === 'text')
       pages.textAt(say(m.said), m.at[0] * PT, m.at[1] * PT, {

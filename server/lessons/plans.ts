@@ -1,8 +1,21 @@
 /** Knows the lesson plan of a study: its steps and settings, kept with undo, and what the measured works tell it. */
 import { and, asc, eq } from 'drizzle-orm';
 import { named } from '../../core/colour/names';
-import { makePlan, MeasuredStrokes, NO_STROKES, PlanStep, strokesOf, USUAL_SHARES, usualSteps } from '../../core/lesson/plan';
-import { sharesOf, WorkedShares } from '../../core/lesson/quantities';
+import type { Calendar } from '../../core/lesson/calendar';
+import { checkedStep } from '../../core/lesson/ownStep';
+import {
+  makePlan,
+  MeasuredStrokes,
+  NO_STROKES,
+  OWN,
+  PlanStep,
+  PlanWishes,
+  strokesOf,
+  USUAL_SHARES,
+  usualSteps,
+} from '../../core/lesson/plan';
+import type { Schools } from '../../core/lesson/order';
+import { Coats, sharesOf, WorkedShares } from '../../core/lesson/quantities';
 import { isLessonMedium, LessonMedium } from '../../core/lesson/media';
 import { techniqueOf } from '../../core/lesson/techniques';
 import { PaletteEntry } from '../../core/colour/palette';
@@ -10,6 +23,7 @@ import { Message, typed } from '../../core/message';
 import { database, newId, type Querying, type Transaction } from '../database/connection';
 import { logged } from '../edits/log';
 import { conflict, sentence, UserError } from '../errors';
+import { pictureOf } from '../pictures/store';
 import { plans, planSteps, students } from '../schema';
 import { worksWithReadings } from '../studies/works';
 import { inItsClasses, inStudy, StudyRow } from '../accounts/ownership';
@@ -18,8 +32,15 @@ interface PlanSettings {
   ink: 'waterproof' | 'washable';
   contact: 'light-pencil' | 'straight-in';
   erasing: boolean;
+  outline: Schools['outline'];
   youngest: number;
+  coats: Coats;
+  /** When the class meets; null where nobody has said. */
+  calendar: Calendar | null;
 }
+
+/** What plans of before had no word for. */
+const LATER = { outline: 'any', coats: {}, calendar: null } as const;
 
 export interface StoredPlan extends PlanSettings {
   medium: LessonMedium;
@@ -43,12 +64,22 @@ async function readPlan(tx: Querying, studyId: string): Promise<{ plan: StoredPl
   return {
     version: row.version,
     plan: {
+      ...LATER,
       ...(row.settings as PlanSettings),
       medium: isLessonMedium(row.medium) ? row.medium : 'pen-and-wash',
       minutesPerPeriod: row.minutesPerPeriod,
       periods: row.periods,
       classSize: row.classSize,
-      steps: steps.map((s) => ({ technique: s.technique, minutes: s.minutes, dry: s.dryMinutes, note: s.note })),
+      steps: steps.map((s) => ({
+        technique: s.technique,
+        own: s.own,
+        minutes: s.minutes,
+        dry: s.dryMinutes,
+        note: s.note,
+        option: s.taken,
+        kept: s.kept ?? [],
+        pictureId: s.pictureId,
+      })),
     },
   };
 }
@@ -71,12 +102,16 @@ async function putPlan(tx: Transaction, studyId: string, id: string, plan: Store
         minutes: s.minutes,
         dryMinutes: s.dry,
         note: s.note,
+        own: s.own,
+        taken: s.option,
+        kept: s.kept.length ? [...s.kept] : null,
+        pictureId: s.pictureId,
       })),
     );
 }
 
 /** What a new plan starts from: the study's medium, the class's size, periods of fifty minutes. */
-async function firstPlan(study: StudyRow): Promise<StoredPlan> {
+async function firstPlan(study: StudyRow, shares: WorkedShares): Promise<StoredPlan> {
   const medium = isLessonMedium(study.medium) ? study.medium : 'pen-and-wash';
   const size = (
     await database()
@@ -84,14 +119,14 @@ async function firstPlan(study: StudyRow): Promise<StoredPlan> {
       .from(students)
       .where(and(inItsClasses(study.id), eq(students.left, false)))
   ).length;
-  const settings = { ink: 'waterproof', contact: 'light-pencil', erasing: true, youngest: 13 } as const;
+  const settings = { ink: 'waterproof', contact: 'light-pencil', erasing: true, youngest: 13, ...LATER } as const;
   const plan: StoredPlan = {
     ...settings,
     medium,
     minutesPerPeriod: 50,
     periods: 1,
     classSize: Math.max(1, size),
-    steps: usualSteps(medium, settings),
+    steps: usualSteps(medium, settings, shares),
   };
   // The fewest periods in which the usual lesson has to be shortened by half the slack at most.
   const fits = (periods: number) => {
@@ -131,7 +166,7 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
     shares: sharesOf(profile.palette, (kind) => profile.features[`marks.share.${kind}`]?.value ?? null),
   };
   return {
-    plan: stored.plan ?? (await firstPlan(study)),
+    plan: stored.plan ?? (await firstPlan(study, measured?.shares ?? USUAL_SHARES)),
     version: stored.version,
     sheetMm: [study.paperWidthMm, study.paperHeightMm],
     shares: measured?.shares ?? USUAL_SHARES,
@@ -141,16 +176,22 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
   };
 }
 
+/** The wishes a lesson is made from, with what was measured. */
+export const wishesOf = ({ plan, sheetMm, shares, strokes }: PlanView): PlanWishes => ({ ...plan, sheetMm, shares, strokes });
+
 /** Stores a plan; `version` is the one the screen showed. Gives the new version. */
 export async function savePlan(teacherId: string, studyId: string, version: number, plan: StoredPlan, label: Message): Promise<number> {
-  for (const s of plan.steps)
-    if (!techniqueOf(s.technique)) throw new UserError(400, sentence('technique', { name: typed(s.technique) }), 'steps');
+  const steps = plan.steps.map((s) => {
+    if (s.own === null && !techniqueOf(s.technique)) throw new UserError(400, sentence('technique', { name: typed(s.technique) }), 'steps');
+    return { ...s, technique: techniqueOf(s.technique) ? s.technique : OWN, own: s.own && checkedStep(s.own) };
+  });
   return inStudy(teacherId, studyId, async (tx) => {
     const [row] = await tx.select({ id: plans.id, version: plans.version }).from(plans).where(eq(plans.studyId, studyId));
     if ((row?.version ?? 0) !== version) throw conflict('plan');
+    for (const { pictureId } of steps) if (pictureId !== null) await pictureOf(tx, teacherId, pictureId);
     const about = { teacherId, studyId, subject: 'plan', subjectId: studyId, label };
     const scopes = [{ table: plans, where: eq(plans.studyId, studyId), tree: true }];
-    await logged(tx, about, scopes, () => putPlan(tx, studyId, row?.id ?? newId(), plan, version + 1));
+    await logged(tx, about, scopes, () => putPlan(tx, studyId, row?.id ?? newId(), { ...plan, steps }, version + 1));
     return version + 1;
   });
 }

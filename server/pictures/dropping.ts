@@ -2,7 +2,7 @@
 import { and, eq, inArray, lt, ne, notExists, or, sql } from 'drizzle-orm';
 import { alias, type MySqlColumn } from 'drizzle-orm/mysql-core';
 import { changing, database, type Transaction } from '../database/connection';
-import { blobs, editPictures, pictures, pieces, referencePictures, works } from '../schema';
+import { blobs, editPictures, pictures, pieces, planSteps, referencePictures, works } from '../schema';
 
 interface Kin {
   id: string;
@@ -17,6 +17,7 @@ const USES: readonly MySqlColumn[] = [
   pieces.photoId,
   pieces.rectifiedId,
   referencePictures.pictureId,
+  planSteps.pictureId,
   editPictures.pictureId,
 ];
 

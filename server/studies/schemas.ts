@@ -1,4 +1,9 @@
 /** What may be sent for studies, classes, works and rules, checked before anything is stored. */
+import type { Calendar } from '../../core/lesson/calendar';
+import { ITEMS } from '../../core/lesson/items';
+import { SCHOOLS } from '../../core/lesson/order';
+import type { Coats } from '../../core/lesson/quantities';
+import type { OwnStep } from '../../core/lesson/technique';
 import { isPointName, MOST_POINT_NAME } from '../../core/formats/templateFile';
 import { array, boolean, mixed, number, object, string } from 'yup';
 import { amount, asMessage, Message, message } from '../../core/message';
@@ -317,6 +322,20 @@ export const pinSchema = object({
 const whole = (low: number, high: number, wrong: () => Message) =>
   number().typeError(wrong).integer(wrong).min(low, wrong).max(high, wrong);
 
+const coatsAre = (v: unknown): boolean =>
+  typeof v === 'object' &&
+  v !== null &&
+  Object.entries(v).every(([id, ml]) => Object.hasOwn(ITEMS, id) && typeof ml === 'number' && ml > 0 && ml <= 200);
+
+/** Whether it has the fields of a calendar; what is wrong with their values is told by name. */
+const calendarIs = (v: Partial<Record<keyof Calendar, unknown>>): v is Calendar =>
+  typeof v.from === 'string' &&
+  typeof v.at === 'string' &&
+  Array.isArray(v.weekdays) &&
+  Array.isArray(v.off) &&
+  v.off.length <= 60 &&
+  v.off.every((o: unknown) => Array.isArray(o) && o.length === 2 && o.every((d) => typeof d === 'string'));
+
 export const planSchema = object({
   version: number().integer().min(0).required(),
   label: label('edits.plan'),
@@ -328,6 +347,14 @@ export const planSchema = object({
     .oneOf(['light-pencil', 'straight-in'] as const)
     .required(),
   erasing: boolean().required(),
+  outline: string().oneOf(SCHOOLS.outline).default('any'),
+  coats: mixed<Coats>()
+    .test('coats', saying('plan.coats'), (v) => v === undefined || coatsAre(v))
+    .default({}),
+  calendar: mixed<Calendar>()
+    .nullable()
+    .test('calendar', saying('plan.calendar'), (v) => v === null || v === undefined || calendarIs(v))
+    .default(null),
   youngest: whole(4, 99, saying('plan.youngest')).required(),
   minutesPerPeriod: whole(25, 240, saying('plan.minutes')).required(),
   periods: whole(1, 12, saying('plan.periods')).required(),
@@ -338,6 +365,11 @@ export const planSchema = object({
       minutes: whole(1, 240, saying('plan.step')).nullable().defined().default(null),
       dry: whole(0, 600, saying('plan.dry')).nullable().defined().default(null),
       note: string().max(500, saying('plan.note')).defined().default(''),
+      // What a step of one's own lacks is told by its field where it is kept.
+      own: mixed<OwnStep>().nullable().defined().default(null),
+      option: string().max(80).nullable().defined().default(null),
+      kept: array(string().max(40).required()).max(40).default([]),
+      pictureId: string().max(64).nullable().defined().default(null),
     }).required(),
   )
     .min(1, saying('plan.steps'))
@@ -363,3 +395,25 @@ export const referenceChangeSchema = object({
 });
 
 export const referenceTickSchema = object({ ruleId: string().required(), done: boolean().required() });
+
+/** Steps of one's own for the library: one, or a file of them. */
+export const ownStepSchema = object({ step: mixed(), file: string().max(400_000) }).test(
+  'one',
+  saying('plan.ownStep'),
+  (v) => (v.step === undefined) !== (v.file === undefined),
+);
+
+/** A period as it was held. */
+export const lessonRunSchema = object({
+  period: whole(0, 119, saying('plan.run')).required(),
+  turns: array(
+    object({
+      of: string().min(1).max(80).required(),
+      planned: whole(0, 600, saying('plan.run')).required(),
+      took: whole(0, 600, saying('plan.run')).required(),
+    }).required(),
+  )
+    .min(1, saying('plan.run'))
+    .max(60)
+    .required(),
+});

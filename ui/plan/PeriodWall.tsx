@@ -1,10 +1,13 @@
 'use client';
-import { figure } from '@/core/message';
+import { useDrag } from '@use-gesture/react';
+import { useState } from 'react';
+import { figure, Message, typed } from '@/core/message';
+import type { Dated } from '@/core/lesson/calendar';
 import type { Entry, EntryKind } from '@/core/lesson/schedule';
 import { useSay } from '../words/Words';
 
 /** Who does what, told by a word; the patterns only help the eye. */
-const WHO: Record<EntryKind, 'all' | 'turn' | 'watch' | 'meanwhile' | 'wait' | 'spare'> = {
+export const WHO: Record<EntryKind, 'all' | 'turn' | 'watch' | 'meanwhile' | 'wait' | 'spare'> = {
   look: 'all',
   'hand-out': 'all',
   'warm-up': 'turn',
@@ -13,6 +16,7 @@ const WHO: Record<EntryKind, 'all' | 'turn' | 'watch' | 'meanwhile' | 'wait' | '
   meanwhile: 'meanwhile',
   wait: 'wait',
   spare: 'spare',
+  again: 'turn',
   'clear-up': 'all',
   talk: 'all',
 };
@@ -25,63 +29,141 @@ const EDGE: Record<EntryKind, string> = {
   meanwhile: 'border-s-4 border-dashed border-base-content/60',
   wait: 'border-s-4 border-dotted border-base-content/40',
   spare: 'border-s-4 border-base-content/20',
+  again: 'border-s-4 border-base-content/60',
   'clear-up': 'border-s-4 border-base-content/20',
   talk: 'border-s-4 border-base-content/40',
 };
 
-const clock = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+export const clock = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
 
-/** The periods side by side, each entry with the time on the clock after the bell and how long it takes. */
-export function PeriodWall({
-  periods,
-  chosen,
-  onChoose,
-  flowing,
-}: {
+/** Height of a minute on the screen, px; the least an entry is high, and from when on its text has room. */
+const MINUTE = 9;
+const LEAST = 26;
+const ROOM = 54;
+
+interface WallProps {
   periods: readonly (readonly Entry[])[];
+  dates?: readonly Dated[];
   chosen?: number | null;
   onChoose?: (step: number) => void;
+  /** Drags a turn to so many more minutes. */
+  onMinutes?: (step: number, more: number) => void;
   /** Set in the columns of a paper instead of side by side. */
   flowing?: boolean;
-}) {
+}
+
+/** The periods side by side, each entry as high as it is long, with the time on the clock after the bell. */
+export function PeriodWall({ periods, dates = [], chosen, onChoose, onMinutes, flowing }: WallProps) {
   const say = useSay();
   return (
-    <div className={flowing ? '[&>*]:mb-4' : 'grid gap-5 xl:grid-cols-2 print:grid-cols-2'}>
+    <div className={flowing ? '[&>*]:mb-4' : 'flex gap-4 overflow-x-auto pb-2'}>
       {periods.map((entries, p) => (
-        <section key={p} aria-label={say('plan.period', { n: p + 1 })} className={flowing ? '' : 'break-inside-avoid-page'}>
+        <section
+          key={p}
+          aria-label={say('plan.period', { n: p + 1 })}
+          className={flowing ? '' : 'min-w-64 flex-1 basis-0 break-inside-avoid-page'}
+        >
           <h3 className="mb-1 break-after-avoid font-semibold">
             {say('plan.period', { n: p + 1 })}{' '}
-            <span className="text-sm font-normal">{say('plan.minutes', { n: entries.reduce((s, e) => s + e.minutes, 0) })}</span>
+            <span className="text-sm font-normal">
+              {dates[p]
+                ? say('plan.dated', { day: typed(say.day(dates[p].day)), at: typed(clock(dates[p].begins)) })
+                : say('plan.minutes', { n: entries.reduce((s, e) => s + e.minutes, 0) })}
+            </span>
           </h3>
-          <ol className={flowing ? '[&>*]:mb-1' : 'grid gap-1'}>
+          <ol className={flowing ? '[&>*]:mb-1' : 'grid gap-px'}>
             {entries.map((e, i) => (
-              <li
+              <WallEntry
                 key={i}
-                className={`break-inside-avoid bg-base-100 py-1 ps-2 ${EDGE[e.kind]} ${e.step !== null && e.step === chosen ? 'bg-base-300' : ''}`}
-              >
-                <div className="grid grid-cols-[3rem_1fr_4.5rem] items-baseline gap-2">
-                  <span className="text-sm">{clock(e.start)}</span>
-                  <span>
-                    {e.step !== null && onChoose ? (
-                      <button type="button" className="text-start font-semibold hover:underline" onClick={() => onChoose(e.step!)}>
-                        {say(e.title)}
-                      </button>
-                    ) : (
-                      <span className={e.kind === 'turn' ? 'font-semibold' : ''}>{say(e.title)}</span>
-                    )}
-                    {e.part && <span className="text-sm"> {say('plan.begun', { part: e.part === 1 ? 'one' : 'two' })}</span>}
-                    <span className="ms-2 text-xs">{say(`plan.who.${WHO[e.kind]}`)}</span>
-                  </span>
-                  <span className="text-end text-sm">{say('units.minutes', { n: figure(e.minutes) })}</span>
-                </div>
-                {(e.kind === 'turn' ? e.part !== 2 : e.kind !== 'hand-out' && e.kind !== 'clear-up') && (
-                  <p className="ms-14 text-sm">{say(e.text)}</p>
-                )}
-              </li>
+                entry={e}
+                from={dates[p]?.begins ?? 0}
+                flowing={flowing}
+                chosen={e.step !== null && e.step === chosen}
+                onChoose={onChoose}
+                onMinutes={onMinutes}
+              />
             ))}
           </ol>
         </section>
       ))}
+    </div>
+  );
+}
+
+interface EntryProps extends Pick<WallProps, 'flowing' | 'onChoose' | 'onMinutes'> {
+  entry: Entry;
+  /** When the period begins, minutes after midnight; 0 where nobody has said. */
+  from: number;
+  chosen: boolean;
+}
+
+function WallEntry({ entry: e, from, flowing, chosen, onChoose, onMinutes }: EntryProps) {
+  const say = useSay();
+  const high = Math.max(LEAST, e.minutes * MINUTE);
+  const told = (e.kind === 'turn' ? e.part !== 2 : e.kind !== 'hand-out' && e.kind !== 'clear-up') && (flowing || high >= ROOM);
+  return (
+    <li
+      className={`relative break-inside-avoid overflow-hidden bg-base-100 ps-2 ${EDGE[e.kind]} ${chosen ? 'bg-base-300' : ''} ${flowing ? 'py-1' : 'pt-0.5'}`}
+      style={flowing ? undefined : { height: high }}
+    >
+      <div className="grid grid-cols-[2.8rem_1fr_auto] items-baseline gap-2 pe-2">
+        <span className="text-sm">{clock(from + e.start)}</span>
+        <span className={flowing ? '' : 'truncate'} title={flowing ? undefined : say(e.title)}>
+          {e.step !== null && onChoose ? (
+            <button type="button" className="text-start font-semibold hover:underline" onClick={() => onChoose(e.step!)}>
+              {say(e.title)}
+            </button>
+          ) : (
+            <span className={e.kind === 'turn' ? 'font-semibold' : ''}>{say(e.title)}</span>
+          )}
+          {e.part && <span className="text-sm"> {say('plan.begun', { part: e.part === 1 ? 'one' : 'two' })}</span>}
+          <span className="ms-2 text-xs">{say(`plan.who.${WHO[e.kind]}`)}</span>
+        </span>
+        <span className="text-end text-sm whitespace-nowrap">{say('units.minutes', { n: figure(e.minutes) })}</span>
+      </div>
+      {told && <p className={`text-sm ${flowing ? 'ms-14' : 'ms-[3.3rem] pe-2'}`}>{say(e.text)}</p>}
+      {!flowing && e.kind === 'turn' && onMinutes && (
+        <Longer name={e.title} minutes={e.minutes} onMore={(more) => onMinutes(e.step!, more)} />
+      )}
+    </li>
+  );
+}
+
+/** The lower edge of a turn: dragged, or moved by arrow keys, it makes the turn longer or shorter. */
+function Longer({ name, minutes, onMore }: { name: Message; minutes: number; onMore: (more: number) => void }) {
+  const say = useSay();
+  const [drawn, setDrawn] = useState(0);
+  const bind = useDrag(({ movement: [, dy], last }) => {
+    const more = Math.max(1 - minutes, Math.round(dy / MINUTE));
+    if (!last) return setDrawn(more);
+    setDrawn(0);
+    if (more) onMore(more);
+  });
+  return (
+    <div
+      {...bind()}
+      role="slider"
+      tabIndex={0}
+      aria-label={say('plan.longer', { step: name })}
+      aria-orientation="vertical"
+      aria-valuemin={1}
+      aria-valuemax={240}
+      aria-valuenow={minutes + drawn}
+      aria-valuetext={say('units.minutes', { n: figure(minutes + drawn) })}
+      className="absolute inset-x-0 bottom-0 flex h-2.5 cursor-row-resize touch-none items-end justify-center"
+      onKeyDown={(e) => {
+        const by = { ArrowUp: -1, ArrowDown: 1 }[e.key];
+        if (!by || minutes + by < 1) return;
+        e.preventDefault();
+        onMore(by);
+      }}
+    >
+      <span className="mb-0.5 h-1 w-10 rounded bg-base-content/40" />
+      {drawn !== 0 && (
+        <span className="absolute end-2 bottom-2 bg-base-100 px-1 text-sm font-semibold">
+          {say('units.minutes', { n: figure(minutes + drawn) })}
+        </span>
+      )}
     </div>
   );
 }

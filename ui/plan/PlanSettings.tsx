@@ -1,12 +1,19 @@
 'use client';
 import { usualSteps } from '@/core/lesson/plan';
+import { SCHOOLS } from '@/core/lesson/order';
 import { isLessonMedium, LESSON_MEDIA, mediumName } from '@/core/lesson/media';
 import { Message, message } from '@/core/message';
-import type { PlanDraft } from './usePlan';
+import { CalendarSettings } from './CalendarSettings';
+import type { PlanDraft } from './lesson';
 import { useSay } from '../words/Words';
 
 interface Props {
+  studyId: string;
   draft: PlanDraft;
+  /** How much of the sheet is the master's line, 0–1. */
+  line: number;
+  /** Does anything in the lesson ask for ink? */
+  inked: boolean;
   onChange: (next: PlanDraft, label: Message) => void;
 }
 
@@ -21,7 +28,7 @@ const NUMBERS = [
 ] as const;
 
 /** What the lesson has to fit: medium, ink, habits of the class, time and number. */
-export function PlanSettings({ draft, onChange }: Props) {
+export function PlanSettings({ studyId, draft, line, inked, onChange }: Props) {
   const say = useSay();
   return (
     <section aria-labelledby="plan-class">
@@ -37,7 +44,7 @@ export function PlanSettings({ draft, onChange }: Props) {
             onChange={(e) => {
               const medium = e.target.value;
               if (isLessonMedium(medium))
-                onChange({ ...draft, medium, steps: usualSteps(medium, draft) }, message('edits.planField.medium'));
+                onChange({ ...draft, medium, steps: usualSteps(medium, draft, { line }) }, message('edits.planField.medium'));
             }}
           >
             {LESSON_MEDIA.map((id) => (
@@ -65,20 +72,22 @@ export function PlanSettings({ draft, onChange }: Props) {
             />
           </label>
         ))}
-        <label className="col-span-2 grid grid-cols-[6rem_1fr] items-center gap-2">
-          {say('plan.ink')}
-          <select
-            className="select select-sm w-full"
-            value={draft.ink}
-            onChange={(e) => onChange({ ...draft, ink: e.target.value as PlanDraft['ink'] }, message('edits.planField.ink'))}
-          >
-            {INKS.map((id) => (
-              <option key={id} value={id}>
-                {say(`plan.inks.${id}`)}
-              </option>
-            ))}
-          </select>
-        </label>
+        {inked && (
+          <label className="col-span-2 grid grid-cols-[6rem_1fr] items-center gap-2">
+            {say('plan.ink')}
+            <select
+              className="select select-sm w-full"
+              value={draft.ink}
+              onChange={(e) => onChange({ ...draft, ink: e.target.value as PlanDraft['ink'] }, message('edits.planField.ink'))}
+            >
+              {INKS.map((id) => (
+                <option key={id} value={id}>
+                  {say(`plan.inks.${id}`)}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         <label className="col-span-2 grid grid-cols-[6rem_1fr] items-center gap-2">
           {say('plan.contact')}
           <select
@@ -88,7 +97,7 @@ export function PlanSettings({ draft, onChange }: Props) {
               const contact = e.target.value as PlanDraft['contact'];
               const steps =
                 contact === 'straight-in'
-                  ? draft.steps.filter((s) => s.technique !== 'pencil-draft' && s.technique !== 'rub-out-pencil')
+                  ? draft.steps.filter((s) => !['pencil-draft', 'rub-out-pencil', 'lighten-draft'].includes(s.technique))
                   : draft.steps;
               onChange({ ...draft, contact, steps: steps.length ? steps : draft.steps }, message('edits.planField.contact'));
             }}
@@ -96,6 +105,20 @@ export function PlanSettings({ draft, onChange }: Props) {
             {CONTACTS.map((id) => (
               <option key={id} value={id}>
                 {say(`plan.contacts.${id}`)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="col-span-2 grid grid-cols-[6rem_1fr] items-center gap-2">
+          {say('plan.outline')}
+          <select
+            className="select select-sm w-full"
+            value={draft.outline}
+            onChange={(e) => onChange({ ...draft, outline: e.target.value as PlanDraft['outline'] }, message('edits.planField.outline'))}
+          >
+            {SCHOOLS.outline.map((id) => (
+              <option key={id} value={id}>
+                {say(`plan.outlines.${id}`)}
               </option>
             ))}
           </select>
@@ -113,10 +136,15 @@ export function PlanSettings({ draft, onChange }: Props) {
       <button
         type="button"
         className="link mt-2 text-sm"
-        onClick={() => onChange({ ...draft, steps: usualSteps(draft.medium, draft) }, message('edits.planField.usual'))}
+        onClick={() => onChange({ ...draft, steps: usualSteps(draft.medium, draft, { line }) }, message('edits.planField.usual'))}
       >
         {say('plan.usual')}
       </button>
+      <CalendarSettings
+        studyId={studyId}
+        calendar={draft.calendar}
+        onChange={(calendar) => onChange({ ...draft, calendar }, message('edits.planField.calendar'))}
+      />
     </section>
   );
 }

@@ -1,13 +1,12 @@
 'use client';
 import { typed } from '@/core/message';
 import { mediumOf } from '@/core/lesson/media';
-import { makePlan } from '@/core/lesson/plan';
 import { CheckBar } from '../shared/paper/CheckBar';
 import { Paper, PaperHead } from '../shared/paper/Paper';
 import { Heed, HeedView } from './Heed';
 import { PeriodWall } from './PeriodWall';
 import { PlanTables, Warnings } from './PlanTables';
-import type { PlanPage } from './usePlan';
+import { datesOf, PlanPage, planFrom } from './lesson';
 import { useSay } from '../words/Words';
 
 /** The lesson on paper: periods, what to mind, tables and cautions, with the teacher's own notes. */
@@ -30,7 +29,7 @@ export function PlanSheet({
   pictureId: string | null;
 }) {
   const say = useSay();
-  const plan = makePlan({ ...page.plan, sheetMm: page.sheetMm, shares: page.shares, strokes: page.strokes });
+  const plan = planFrom(page);
   const notes = plan.steps.filter((s) => s.note);
   return (
     <Paper size={paper} margin={14} foot={say('plan.sheet.foot', { study: typed(study), date: typed(say.day(date)) })}>
@@ -47,13 +46,13 @@ export function PlanSheet({
           })}
         />
         <div className="columns-2 gap-6 [&>*]:mb-4">
-          <PeriodWall periods={plan.periods} flowing />
+          <PeriodWall periods={plan.periods} dates={datesOf(plan, page.plan)} flowing />
           {notes.length > 0 && (
             <section>
               <h2 className="text-lg font-semibold">{say('plan.sheet.notes')}</h2>
               <ul>
-                {notes.map((s) => (
-                  <li key={s.technique}>{say('plan.sheet.note', { step: s.name, note: typed(s.note) })}</li>
+                {notes.map((s, i) => (
+                  <li key={i}>{say('plan.sheet.note', { step: s.name, note: typed(s.note) })}</li>
                 ))}
               </ul>
             </section>
@@ -75,7 +74,7 @@ export function PlanSheet({
             plan={plan}
             palette={page.palette}
             sheetMm={page.sheetMm}
-            classSize={page.plan.classSize}
+            draft={page.plan}
             measuredOn={page.measuredOn}
             flowing
             paints={mediumOf(page.plan.medium).mixed === true}

@@ -1,31 +1,30 @@
 'use client';
 import { figure, typed } from '@/core/message';
 import { Plan } from '@/core/lesson/plan';
-import { amountNeeded, paintForPalette } from '@/core/lesson/quantities';
-import type { PlanPage } from './usePlan';
+import { amountNeeded, Coats, coatOf, mixedOf, Needed, paintForPalette } from '@/core/lesson/quantities';
+import { mediumOf } from '@/core/lesson/media';
+import type { PlanDraft, PlanPage } from './lesson';
 import { useSay } from '../words/Words';
 
-export function Warnings({ plan, onChoose }: { plan: Plan; onChoose?: (step: number) => void }) {
+/** What is to be minded: all of it, or only what is about the whole lesson and no step. */
+export function Warnings({ plan, only }: { plan: Plan; only?: 'whole' }) {
   const say = useSay();
+  const shown = only ? plan.warnings.filter((w) => w.step === null) : plan.warnings;
+  if (only && !shown.length) return null;
   return (
     <section aria-labelledby="plan-warnings">
-      <h2 id="plan-warnings" className="break-after-avoid text-lg font-semibold">
+      <h2 id="plan-warnings" className={only ? 'sr-only' : 'break-after-avoid text-lg font-semibold'}>
         {say('plan.warnings')}
       </h2>
-      {plan.warnings.length === 0 && <p>{say('plan.nothingToMind')}</p>}
+      {shown.length === 0 && <p>{say('plan.nothingToMind')}</p>}
       <ul className="grid gap-2">
-        {plan.warnings.map((w, i) => (
+        {shown.map((w, i) => (
           <li key={i} className="grid grid-cols-[4.5rem_1fr] gap-2">
             <span className={`text-sm ${w.weight === 'spoils' ? 'font-bold' : w.weight === 'risks' ? 'font-semibold' : ''}`}>
               {say(`plan.weights.${w.weight}`)}
             </span>
             <span>
               {say(w.reason)} <em>{say(w.remedy)}</em>
-              {w.step !== null && onChoose && (
-                <button type="button" className="link ms-2 text-sm" onClick={() => onChoose(w.step!)}>
-                  {say('plan.showStep')}
-                </button>
-              )}
             </span>
           </li>
         ))}
@@ -39,27 +38,29 @@ export function PlanTables({
   plan,
   palette,
   sheetMm,
-  classSize,
+  draft,
   measuredOn,
   paints,
+  onCoats,
   flowing,
 }: {
   plan: Plan;
   palette: PlanPage['palette'];
   sheetMm: [number, number];
-  classSize: number;
+  draft: Pick<PlanDraft, 'classSize' | 'coats' | 'medium'>;
   measuredOn: string | null;
   /** Whether the medium is mixed from paint, so that the palette's amounts are of use. */
   paints: boolean;
+  /** Changes what a coat takes; it cannot be changed on paper. */
+  onCoats?: (coats: Coats) => void;
   /** Set in the columns of a paper instead of side by side. */
   flowing?: boolean;
 }) {
   const say = useSay();
-  const mixed = paintForPalette(
-    palette.filter((c) => !c.ground),
-    sheetMm,
-    classSize,
-  );
+  const { classSize, coats, medium } = draft;
+  // Washes are thin, body colour is thick: what a coat takes is the material's own.
+  const paint = mediumOf(medium).instead?.gouache ?? (['pen-and-wash', 'watercolour'].includes(medium) ? 'watercolour' : 'gouache');
+  const mixed = paintForPalette(mixedOf(palette, plan.inked), sheetMm, classSize, coatOf(paint, coats));
   return (
     <div className={flowing ? '[&>*]:mb-4' : 'grid gap-x-8 gap-y-4 md:grid-cols-2 print:grid-cols-2'}>
       <section className="break-inside-avoid">
@@ -74,10 +75,13 @@ export function PlanTables({
           </thead>
           <tbody>
             {plan.materials.map((m) => (
-              <tr key={m.id} className="border-t border-base-300 align-top">
+              <tr key={m.id ?? JSON.stringify(m.name)} className="border-t border-base-300 align-top">
                 <td className="py-0.5">{say(m.name)}</td>
                 <td className="px-3 py-0.5 text-end whitespace-nowrap">{say(amountNeeded(m))}</td>
-                <td className="py-0.5">{say(m.how)}</td>
+                <td className="py-0.5">
+                  {say(m.how)}
+                  {m.coat !== null && m.id !== null && <Coat need={m} coats={coats} onCoats={onCoats} />}
+                </td>
               </tr>
             ))}
           </tbody>
@@ -103,12 +107,39 @@ export function PlanTables({
         <section className="break-inside-avoid">
           <h2 className="text-lg font-semibold">{say('plan.cautions')}</h2>
           <ul className="ms-5 list-disc text-sm">
-            {plan.cautions.map((c) => (
-              <li key={c.key + JSON.stringify(c.values ?? '')}>{say(c)}</li>
+            {plan.cautions.map((c, i) => (
+              <li key={i}>{say(c)}</li>
             ))}
           </ul>
         </section>
       </div>
     </div>
+  );
+}
+
+/** What one coat of an A4 sheet was reckoned to take: a figure of common practice, until a teacher knows better. */
+function Coat({ need, coats, onCoats }: { need: Needed; coats: Coats; onCoats?: (coats: Coats) => void }) {
+  const say = useSay();
+  const id = need.id!;
+  if (!onCoats) return <span className="block text-xs">{say('plan.coat', { n: figure(need.coat!, 1) })}</span>;
+  return (
+    <label className="mt-0.5 flex items-center gap-1 text-xs">
+      {say('plan.coatField')}
+      <input
+        key={need.coat}
+        type="number"
+        className="input input-xs w-16"
+        min={0.1}
+        max={200}
+        step={0.1}
+        defaultValue={need.coat!}
+        onBlur={(e) => {
+          const ml = e.target.valueAsNumber;
+          if (ml > 0 && ml <= 200 && ml !== need.coat) onCoats({ ...coats, [id]: ml });
+          else e.target.value = String(need.coat);
+        }}
+      />
+      {say('plan.ml')}
+    </label>
   );
 }

@@ -1,39 +1,12 @@
 'use client';
 import { useCallback, useMemo } from 'react';
-import { Message, message } from '@/core/message';
-import { makePlan, MeasuredStrokes, Plan } from '@/core/lesson/plan';
-import type { PlanStep } from '@/core/lesson/plan';
-import type { WorkedShares } from '@/core/lesson/quantities';
-import type { LessonMedium } from '@/core/lesson/media';
+import type { Dated } from '@/core/lesson/calendar';
+import type { Plan } from '@/core/lesson/plan';
+import type { Message } from '@/core/message';
 import { get, problemOf, send } from '../shared/request';
 import { KEYS } from '../shared/server/keys';
 import { useSaved } from '../shared/server/useSaved';
-
-export interface PlanDraft {
-  medium: LessonMedium;
-  ink: 'waterproof' | 'washable';
-  contact: 'light-pencil' | 'straight-in';
-  erasing: boolean;
-  youngest: number;
-  minutesPerPeriod: number;
-  periods: number;
-  classSize: number;
-  steps: PlanStep[];
-}
-
-export interface PlanPage {
-  plan: PlanDraft;
-  version: number;
-  sheetMm: [number, number];
-  shares: WorkedShares;
-  palette: { name: Message; hex: string; share: number; ground: boolean; accent: boolean }[];
-  strokes: MeasuredStrokes;
-  measuredOn: string | null;
-}
-
-/** "Two periods of 50 minutes for 12 students." */
-export const planSummary = (plan: Plan, { minutesPerPeriod, classSize }: PlanDraft): Message =>
-  message('plan.summary', { periods: plan.periods.length, minutes: minutesPerPeriod, students: classSize });
+import { datesOf, PlanDraft, planFrom, PlanPage } from './lesson';
 
 const PAUSE = 600;
 
@@ -66,10 +39,18 @@ export function usePlan(studyId: string, page: PlanPage) {
   );
   const made = useMemo<{ plan: Plan | null; problem: Message | null }>(() => {
     try {
-      return { plan: makePlan({ ...draft, sheetMm: page.sheetMm, shares: page.shares, strokes: page.strokes }), problem: null };
+      return { plan: planFrom(page, draft), problem: null };
     } catch (error) {
       return { plan: null, problem: problemOf(error) };
     }
-  }, [draft, page.sheetMm, page.shares, page.strokes]);
-  return { draft, change, state, problem: problem ?? made.problem, plan: made.plan };
+  }, [draft, page]);
+  const { plan } = made;
+  const dated = useMemo<{ dates: Dated[]; problem: Message | null }>(() => {
+    try {
+      return { dates: plan ? datesOf(plan, draft) : [], problem: null };
+    } catch (error) {
+      return { dates: [], problem: problemOf(error) };
+    }
+  }, [plan, draft]);
+  return { draft, change, state, problem: problem ?? made.problem, plan, dates: dated.dates, undated: dated.problem };
 }

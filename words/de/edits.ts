@@ -39,6 +39,8 @@ export const edits = {
   removeSet: 'Punkte von „{name}“ entfernen',
   motif: 'das Motiv „{name}“',
   removeMotif: 'Entfernen des Motivs „{name}“',
+  keepStep: '{n, plural, one {Schritt „{name}“ behalten} other {# Schritte behalten}}',
+  dropStep: 'Schritt „{name}“ aus der Sammlung nehmen',
   keepLine: 'Linie „{name}“ behalten',
   dropLine: 'Linie „{name}“ verwerfen',
   shapes: 'die Formen',
@@ -53,6 +55,9 @@ export const edits = {
   step: '„{step}“',
   addStep: '„{step}“ hinzufügen',
   planField: {
+    outline: 'der Umriss',
+    coats: 'was eine Schicht braucht',
+    calendar: 'die Tage',
     medium: 'ein anderes Mittel',
     ink: 'die Tusche',
     contact: 'erste Berührung des Blatts',

@@ -19,7 +19,8 @@ import { kinds } from './kinds';
 import { amounts, cautions, drying, hints, items, order, schedule } from './lesson';
 import { layers } from './layers';
 import { look, samples, stand } from './look';
-import { plan } from './plan';
+import { board, run, warmUps } from './board';
+import { plan, writer } from './plan';
 import { parts, points, proportions, templates } from './proportions';
 import { capture, colours, laid, mixing, readings } from './readings';
 import { report } from './report';
@@ -81,6 +82,10 @@ export const de: Catalogue = {
   parts,
   pieces,
   plan,
+  writer,
+  board,
+  run,
+  warmUps,
   points,
   proportion,
   readings,

@@ -36,6 +36,18 @@ export const items = {
   'coloured-pencils': 'Buntstifte, die zwei oder drei gewählten',
   crayons: 'Wachsstifte, Schachtel',
   'felt-pen': 'weicher schwarzer Filzstift',
+  'felt-pens': 'wasserlösliche Filzstifte, Satz',
+  'graphite-stick': 'Grafitblock',
+  'oil-pastels': 'Ölkreiden, Schachtel',
+  scraper: 'stumpfer Schaber oder Holzspitze',
+  'coloured-paper': 'farbiges Papier',
+  scissors: 'Schere, die zum Alter passt',
+  glue: 'Klebestift',
+  'stencil-card': 'Schablonenkarton',
+  sponge: 'kleiner Schwamm',
+  'found-matter': 'feiner Sand oder Sägemehl, ein Becher',
+  tablet: 'Tablet oder Computer mit Zeichenprogramm',
+  'mount-card': 'Karton zum Aufziehen',
   'tracing-paper': 'Transparentpapier, das Blatt der Klasse',
   'clear-sheet': 'Klarsichtfolie',
   marker: 'wasserlöslicher Stift für die Folie',
@@ -65,7 +77,7 @@ export const cautions = {
   adult: 'In diesem Alter macht es ein Erwachsener. {caution}',
   nib: 'Federn sind spitz: Halter mit der Spitze nach unten tragen, nie schütteln oder werfen, am Ende nachzählen.',
   'waterproof-ink':
-    'Wasserfeste Tusche macht Flecken auf Kleidung und Haut und verstopft Halter, die sich nicht zerlegen lassen: nur Tauchfedern, gleich ausspülen.',
+    'Wasserfeste Tusche macht Flecken auf Kleidung und Haut und trocknet in Federn und Pinseln hart: gleich ausspülen, und in einen geschlossenen Füller nur, wenn sein Etikett es erlaubt.',
   'dust-dry': 'Kohle und Pastell stauben: nicht pusten, über Papier abklopfen, Tische feucht wischen, lüften.',
   fixative: 'Fixativ nur, wo frische Luft und die Regeln der Schule es erlauben, abseits der Klasse; ein Erwachsener sprüht.',
   latex: 'Rubbelkrepp kann Naturlatex und Ammoniak enthalten: zuerst nach Allergien fragen, von der Haut fernhalten, lüften.',
@@ -76,6 +88,11 @@ export const cautions = {
   slip: 'Wasser auf dem Boden ist rutschig: Gläser in die Mitte des Tisches, ein Tuch bereit.',
   acrylic: 'Acryl geht nicht mehr heraus, wenn es trocken ist: Schürzen an, Pinsel nie trocknen lassen.',
   roller: 'Finger weg von Walzen und Pressen; Druckfarbe macht Flecken: Schürzen an.',
+  scissors: 'Scheren: beim Schneiden sitzen, mit dem Griff voran weitergeben, am Ende nachzählen.',
+  scraper: 'Schaber: von der anderen Hand weg; nur stumpfe Spitzen.',
+  markers: 'Nur Filzstifte auf Wasserbasis; Stifte mit Lösungsmittel brauchen frische Luft und die Erlaubnis der Schule.',
+  glue: 'Kleber ohne Lösungsmittel; nicht an die Augen, Deckel wieder drauf.',
+  found: 'Fundstücke: gesiebt und trocken, nichts Scharfes, kein Schimmel, keine Nüsse; keinen Staub aufwirbeln, danach Hände waschen.',
   labels:
     'Etiketten und Sicherheitsdatenblätter lesen; auf ASTM D-4236 oder EN 71 achten, je nachdem, was die örtlichen Regeln verlangen. Schulordnung und örtliche Vorschriften gehen vor.',
   photographs: 'Fotos von Arbeiten: keine vollen Namen, Einwilligung, wie die Schule sie verlangt, nichts verlässt diesen Rechner.',
@@ -115,14 +132,26 @@ export const order = {
     remedy: '„{a}“ ans Ende stellen; ein Blatt unter die Hand.',
   },
   'outline-before-fill': {
-    reason: '„{b}“ kommt nach „{a}“: die Füllung hat keine Kante, an der sie endet.',
-    remedy: 'Ein Feld umranden, bevor es gefüllt wird.',
+    reason: '„{a}“ kommt, ohne dass etwas entworfen oder umrandet ist: die Füllung hat keine Kante, an der sie endet.',
+    remedy: 'Das Feld zuerst entwerfen oder umranden; „{b}“ darf am Ende trotzdem darüber.',
+  },
+  'outline-last': {
+    reason: 'Der Umriss kommt hier zuletzt; „{a}“ steht vor „{b}“.',
+    remedy: '„{a}“ hinter die Felder stellen, oder den Umriss lassen, wie die Stunde ihn hat.',
+  },
+  'groove-under-tone': {
+    reason: '„{a}“ drückt Rillen, die durch „{b}“ weiß bleiben.',
+    remedy: 'Zuerst den Ton legen, oder die Rillen als Lichtlinien behalten.',
+  },
+  'nothing-holds-on-wax': {
+    reason: '„{b}“ hält nicht auf „{a}“: es perlt vom Wachs ab.',
+    remedy: 'Zuerst malen und auf der trockenen Farbe mit Wachs zeichnen, oder diese Stellen frei von Wachs lassen.',
   },
   'ground-first': { reason: '„{b}“ geht über das ganze Blatt und über „{a}“.', remedy: 'Das Blatt vor allem anderen tönen.' },
   'rub-out-dust': { reason: 'Das Radieren hebt auch „{a}“ ab.', remedy: 'Vor den staubenden Lagen radieren.' },
   'guide-gone': {
-    reason: 'Der Bleistift wird ausradiert, bevor die Linie gezeichnet ist: die Führung ist weg.',
-    remedy: 'Zuerst die Linie zeichnen, oder den Bleistift bis dahin blass stehen lassen.',
+    reason: 'Der Bleistift wird vor „{b}“ ausradiert, und nichts hält die Zeichnung fest: die Führung ist weg.',
+    remedy: 'Den Bleistift nur blasser machen, oder zuerst die Linie zeichnen.',
   },
   'nothing-before': {
     reason: '„{b}“ baut auf einem Schritt auf, der noch nicht da war.',
@@ -181,7 +210,7 @@ export const hints = {
   'far-first': 'Fernes vor Nahem.',
   'near-first': 'Nahes zuerst: was dahinter liegt, endet daran.',
   hand: 'Rechtshänder von links nach rechts, Linkshänder von rechts nach links; ein Blatt unter die Hand.',
-  'dip-pens': 'Wasserfeste Tusche: nur Tauchfedern, gleich ausspülen.',
+  'ink-dries': 'Wasserfeste Tusche trocknet hart: Feder oder Pinsel gleich ausspülen.',
   'ink-runs': 'Diese Tusche läuft unter Wasser, trocken oder nicht.',
 } as const;
 
@@ -202,6 +231,15 @@ export const schedule = {
   },
   watch: { title: 'Zuschauen: {name}', text: '{watch}' },
   turn: { title: '{name}', text: '{does}' },
+  again: {
+    title: 'Noch ein Versuch, freier',
+    text: 'Auf einem neuen Blatt, zuerst aus dem Kopf: halb so viele Striche, eine Regel mit Absicht stärker. Dann beide neben die Vorlage halten.',
+  },
+  'turn-as': { title: '{name}: {option}', text: '{does}' },
+  'practise-plain': {
+    title: 'Auf Schmierpapier üben: {name}',
+    text: 'Zweimal auf Schmierpapier versuchen, einmal kleiner und einmal größer als später.',
+  },
   practise: { title: 'Auf Schmierpapier üben: {name}', text: 'Leichter: {easier} Kühner: {bolder}' },
   write: {
     title: 'Einen Grundsatz aufschreiben',

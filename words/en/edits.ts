@@ -39,6 +39,8 @@ export const edits = {
   removeSet: 'removing the points of “{name}”',
   motif: 'the motif “{name}”',
   removeMotif: 'removing the motif “{name}”',
+  keepStep: '{n, plural, one {keeping the step “{name}”} other {keeping # steps}}',
+  dropStep: 'taking the step “{name}” out of the library',
   keepLine: 'keeping the line “{name}”',
   dropLine: 'letting the line “{name}” go',
   shapes: 'the shapes',
@@ -53,6 +55,9 @@ export const edits = {
   step: '“{step}”',
   addStep: 'adding “{step}”',
   planField: {
+    outline: 'the outline',
+    coats: 'how much a coat takes',
+    calendar: 'the days',
     medium: 'another medium',
     ink: 'the ink',
     contact: 'first contact with the sheet',

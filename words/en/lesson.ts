@@ -35,6 +35,18 @@ export const items = {
   'coloured-pencils': 'coloured pencils, the chosen two or three',
   crayons: 'wax crayons, box',
   'felt-pen': 'soft black felt pen',
+  'felt-pens': 'water-based felt pens, set',
+  'graphite-stick': 'graphite stick',
+  'oil-pastels': 'oil pastels, box',
+  scraper: 'blunt scraper or wooden point',
+  'coloured-paper': 'coloured paper',
+  scissors: 'scissors that suit the age',
+  glue: 'glue stick',
+  'stencil-card': 'stencil card',
+  sponge: 'small sponge',
+  'found-matter': 'fine sand or sawdust, a cupful',
+  tablet: 'tablet or computer with a drawing program',
+  'mount-card': 'card for the mount',
   'tracing-paper': 'tracing paper, the class’s sheet',
   'clear-sheet': 'clear sheet',
   marker: 'water-based pen for the clear sheet',
@@ -63,7 +75,8 @@ export const amounts = {
 export const cautions = {
   adult: 'At this age an adult does it. {caution}',
   nib: 'Nibs are sharp: carry pens point down, never shake or throw them, count them in.',
-  'waterproof-ink': 'Waterproof ink stains clothes and skin, and clogs pens that cannot be taken apart: dip pens only, rinse at once.',
+  'waterproof-ink':
+    'Waterproof ink stains clothes and skin, and dries hard in pens and brushes: rinse them at once, and fill a closed pen only if its label allows it.',
   'dust-dry': 'Charcoal and pastel make dust: no blowing, tap it off over paper, wipe tables wet, air the room.',
   fixative: 'Fixative only where fresh air and school policy allow, away from the class; an adult sprays.',
   latex: 'Masking fluid may hold natural latex and ammonia: ask about allergies first, keep it off skin, air the room.',
@@ -74,6 +87,11 @@ export const cautions = {
   slip: 'Water on the floor is slippery: pots in the middle of the table, a cloth at hand.',
   acrylic: 'Acrylic does not wash out once dry: aprons on, brushes never left to dry.',
   roller: 'Keep fingers clear of rollers and presses; ink stains: aprons on.',
+  scissors: 'Scissors: sit while cutting, hand them over handles first, count them in.',
+  scraper: 'Scrapers: away from the other hand; blunt points only.',
+  markers: 'Felt pens with water-based ink only; solvent markers need fresh air and the school’s leave.',
+  glue: 'Solvent-free glue; none near eyes, lids back on.',
+  found: 'Found matter: sieved and dry, nothing sharp, no mould, no nuts; no dust stirred up, hands washed after.',
   labels:
     'Read the labels and safety data sheets; look for conformance to ASTM D-4236 or EN 71 as your local rules ask. School policy and local codes come first.',
   photographs: 'Photographs of pieces: no full names, consent as your school asks, nothing leaves this machine.',
@@ -109,14 +127,26 @@ export const order = {
     remedy: 'Move “{a}” to the end; a sheet under the hand.',
   },
   'outline-before-fill': {
-    reason: '“{b}” comes after “{a}”: the fill has no edge to stop at.',
-    remedy: 'Outline a field before filling it.',
+    reason: '“{a}” comes with nothing drafted or outlined: the fill has no edge to stop at.',
+    remedy: 'Draft or outline the field first; “{b}” may still go over it at the end.',
+  },
+  'outline-last': {
+    reason: 'You put the outline last; “{a}” comes before “{b}”.',
+    remedy: 'Move “{a}” behind the fields, or leave the outline as the lesson has it.',
+  },
+  'groove-under-tone': {
+    reason: '“{a}” presses grooves that stay white through “{b}”.',
+    remedy: 'Lay the tone first, or keep the grooves as lines of light.',
+  },
+  'nothing-holds-on-wax': {
+    reason: '“{b}” does not hold on “{a}”: it beads off the wax.',
+    remedy: 'Paint first and draw in wax on the dry paint, or leave those places free of wax.',
   },
   'ground-first': { reason: '“{b}” goes over the whole sheet and over “{a}”.', remedy: 'Tone the sheet before anything else.' },
   'rub-out-dust': { reason: 'Rubbing out lifts “{a}” too.', remedy: 'Rub out before the dusty layers.' },
   'guide-gone': {
-    reason: 'The pencil is rubbed out before the line is drawn: the guide is gone.',
-    remedy: 'Draw the line first, or leave the pencil faint until then.',
+    reason: 'The pencil is rubbed out before “{b}”, with nothing laid that holds the drawing: the guide is gone.',
+    remedy: 'Make the pencil paler instead, or draw the line first.',
   },
   'nothing-before': {
     reason: '“{b}” builds on a step that has not come yet.',
@@ -171,7 +201,7 @@ export const hints = {
   'far-first': 'Far before near.',
   'near-first': 'Near first: what is behind stops at it.',
   hand: 'Right-handers left to right, left-handers right to left; a sheet under the hand.',
-  'dip-pens': 'Waterproof ink: dip pens only, rinse at once.',
+  'ink-dries': 'Waterproof ink dries hard: rinse pen or brush at once.',
   'ink-runs': 'This ink runs under water, dry or not.',
 } as const;
 
@@ -192,6 +222,12 @@ export const schedule = {
   },
   watch: { title: 'Watch: {name}', text: '{watch}' },
   turn: { title: '{name}', text: '{does}' },
+  again: {
+    title: 'Another try, freer',
+    text: 'On a fresh sheet, from memory first: half the strokes, one rule on purpose stronger. Then hold both beside the source.',
+  },
+  'turn-as': { title: '{name}: {option}', text: '{does}' },
+  'practise-plain': { title: 'Practise on scrap: {name}', text: 'Try it twice on scrap, once smaller and once larger than it will be.' },
   practise: { title: 'Practise on scrap: {name}', text: 'Easier: {easier} Bolder: {bolder}' },
   write: {
     title: 'Write a principle down',

@@ -1,5 +1,6 @@
 'use client';
 import { Ink, PaperMark, PaperSheet } from '@/core/proportion/paper';
+import { hexFromLab } from '@/core/colour/lab';
 import { useSay } from '../../words/Words';
 
 const INKS: Readonly<Record<Ink, string>> = { strong: '#000', plain: '#4d4d4d', pale: '#a6a6a6' };
@@ -26,7 +27,7 @@ function broken(text: string, size: number, width: number | undefined): string[]
 }
 
 /** A sheet as it will be printed, small. */
-export function PaperPreview({ sheet, pictures, label }: { sheet: PaperSheet; pictures: Pictures; label: string }) {
+export function PaperPreview({ sheet, pictures, label }: { sheet: PaperSheet; pictures?: Pictures; label: string }) {
   const say = useSay();
   const [w, h] = sheet.size;
   const mark = (m: PaperMark, i: number) => {
@@ -35,7 +36,7 @@ export function PaperPreview({ sheet, pictures, label }: { sheet: PaperSheet; pi
         <path
           key={i}
           d={m.points.map(([x, y], k) => `${k ? 'L' : 'M'}${x} ${y}`).join('') + (m.closed ? 'Z' : '')}
-          fill="none"
+          fill={m.fill === undefined ? 'none' : hexFromLab([m.fill, 0, 0])}
           stroke={INKS[m.ink]}
           strokeWidth={m.width}
           strokeDasharray={m.dash ? `${m.dash} ${0.7 * m.dash}` : undefined}
@@ -51,6 +52,7 @@ export function PaperPreview({ sheet, pictures, label }: { sheet: PaperSheet; pi
           ))}
         </text>
       );
+    if (!pictures) return null;
     const [x, y, bw, bh] = m.box;
     if (m.of === 'lines')
       return pictures.lines ? <image key={i} href={pictures.lines} x={x} y={y} width={bw} height={bh} preserveAspectRatio="none" /> : null;

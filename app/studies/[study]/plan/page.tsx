@@ -1,6 +1,8 @@
 import { PlanBench } from '@/ui/plan/PlanBench';
 import { heedOf } from '@/server/classes/classes';
+import { ownStepsOf } from '@/server/lessons/ownSteps';
 import { planOf } from '@/server/lessons/plans';
+import { learnedOf } from '@/server/lessons/runs';
 import { openStudy } from '../../../session';
 import { titled } from '../../../voice';
 
@@ -8,5 +10,13 @@ export const generateMetadata = titled('steps.plan');
 
 export default async function PlanPage({ params }: { params: Promise<{ study: string }> }) {
   const { teacher, study } = await openStudy((await params).study);
-  return <PlanBench studyId={study.id} page={await planOf(study)} heed={await heedOf(study.id, teacher.settings.hand)} />;
+  return (
+    <PlanBench
+      studyId={study.id}
+      page={await planOf(study)}
+      heed={await heedOf(study.id, teacher.settings.hand)}
+      library={await ownStepsOf(teacher.id)}
+      learned={await learnedOf(teacher.id)}
+    />
+  );
 }

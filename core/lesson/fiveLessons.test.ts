@@ -1,0 +1,155 @@
+/**
+ * Five lessons of unlike media and ages, planned without a false warning, each with one real fault seeded and found; and every timetable
+ * looked through by a checker that knows nothing of how it is made.
+ */
+import fc from 'fast-check';
+import { english } from '../../tests/support/english';
+import { makePlan, NO_STROKES, Plan, PlanStep, PlanWishes, stepOf, usualSteps, USUAL_SHARES } from './plan';
+import { LESSON_MEDIA } from './media';
+import { NEW_STEP } from './ownStep';
+
+const wishes = (ids: readonly (string | PlanStep)[], more: Partial<PlanWishes>): PlanWishes => ({
+  ink: 'waterproof',
+  contact: 'light-pencil',
+  erasing: true,
+  outline: 'any',
+  medium: 'pen-and-wash',
+  steps: ids.map((s) => (typeof s === 'string' ? stepOf(s) : s)),
+  minutesPerPeriod: 50,
+  periods: 3,
+  classSize: 24,
+  sheetMm: [297, 210],
+  strokes: NO_STROKES,
+  youngest: 13,
+  shares: USUAL_SHARES,
+  coats: {},
+  ...more,
+});
+const ofOrder = (plan: Plan) =>
+  plan.warnings.filter((w) => !['drying', 'shortened', 'over-time', 'short-drying'].includes(w.rule)).map((w) => w.rule);
+
+const blueSheet = stepOf('own', {
+  ...NEW_STEP,
+  name: 'Choose the blue sheet',
+  does: 'Hold three blues beside the source.',
+  role: 'apart',
+  least: 2,
+  usual: 4,
+});
+
+const LESSONS: [string, Partial<PlanWishes>, (string | PlanStep)[], string, (string | PlanStep)[], Partial<PlanWishes>?][] = [
+  [
+    'cut paper and wax at six',
+    { medium: 'collage', youngest: 6, minutesPerPeriod: 45 },
+    ['big-shapes', 'crayon-line', 'cut-parts', 'lay-parts', 'glue-parts', 'label'],
+    'nothing-before',
+    ['big-shapes', 'crayon-line', 'glue-parts', 'cut-parts', 'lay-parts'],
+  ],
+  [
+    'stencil and felt pen at eleven',
+    { medium: 'stencil', youngest: 11 },
+    ['pencil-draft', 'cut-stencil', 'dab-stencil', 'felt-line', 'mount'],
+    'water-over-running',
+    ['pencil-draft', 'felt-line', 'cut-stencil', 'first-wash', 'dab-stencil'],
+  ],
+  [
+    'chalk on blue at fifteen',
+    { medium: 'charcoal', youngest: 15 },
+    [blueSheet, 'charcoal-line', 'charcoal-mass', 'chalk-lights', 'smudge', 'charcoal-darks', 'chalk-lights', 'fix'],
+    'ground-first',
+    ['charcoal-line', 'tone-sheet', 'charcoal-mass', 'chalk-lights', 'fix'],
+  ],
+  [
+    'reed pen and wash at seventeen',
+    { medium: 'pen-and-wash', youngest: 17, minutesPerPeriod: 90 },
+    ['pencil-draft', 'pen-line', 'rub-out-pencil', 'first-wash', 'second-wash'],
+    'water-over-running',
+    ['pencil-draft', 'pen-line', 'rub-out-pencil', 'first-wash', 'second-wash'],
+    { ink: 'washable' },
+  ],
+  [
+    'layered pastel for adults',
+    { medium: 'pastel', youngest: 30, minutesPerPeriod: 120 },
+    ['tone-sheet', 'charcoal-line', 'pastel-under', 'pastel-top', 'smudge', 'pastel-top', 'fix'],
+    'rub-out-dust',
+    ['tone-sheet', 'pencil-draft', 'pastel-under', 'rub-out-pencil', 'pastel-top', 'fix'],
+  ],
+];
+
+test.each(LESSONS)('%s: no false warning, and the seeded fault is found', (_, more, good, rule, bad, spoilt = {}) => {
+  const plan = makePlan(wishes(good, more));
+  expect(ofOrder(plan)).toEqual([]);
+  expect(faultsOf(plan, more.minutesPerPeriod ?? 50)).toEqual([]);
+  expect(ofOrder(makePlan(wishes(bad, { ...more, ...spoilt })))).toContain(rule);
+});
+
+/** Minutes a turn gets, and where it lies: first and last minute counted over all periods, each by itself. */
+function faultsOf(plan: Plan, length: number): string[] {
+  const out: string[] = [];
+  const turns = plan.periods.flatMap((p, period) =>
+    p.filter((e) => e.kind === 'turn').map((e) => ({ ...e, period, end: e.start + e.minutes })),
+  );
+  plan.periods.forEach((p, i) => {
+    let at = 0;
+    for (const e of p) {
+      if (e.start !== at || e.minutes <= 0) out.push(`period ${i + 1}: a gap at ${at}`);
+      at = e.start + e.minutes;
+    }
+    if (at !== length) out.push(`period ${i + 1} ends at ${at}`);
+    if (p.at(-1)?.kind !== 'clear-up') out.push(`period ${i + 1} ends without clearing up`);
+    // Filler is short; what is longer has a task of its own.
+    for (const e of p) if (e.kind === 'spare' && e.minutes >= 12) out.push(`period ${i + 1}: ${e.minutes} minutes of filler`);
+  });
+  plan.steps.forEach((s, i) => {
+    const own = turns.filter((t) => t.step === i);
+    if (own.reduce((sum, t) => sum + t.minutes, 0) !== s.minutes) out.push(`${english(s.name)}: not its minutes`);
+    // It is shown before it is done.
+    const watch = plan.periods.flatMap((p, period) =>
+      p.filter((e) => e.kind === 'watch' && e.step === i).map((e) => ({ ...e, period })),
+    )[0];
+    if (
+      s.knows.demonstration > 0 &&
+      (!watch || watch.period > own[0].period || (watch.period === own[0].period && watch.start > own[0].start))
+    )
+      out.push(`${english(s.name)}: done before it is shown`);
+    // Nothing wet, and no eraser, touches a sheet that is still wet in the same period.
+    const last = own.at(-1)!;
+    for (const later of turns.filter((t) => t.step! > i && t.period === last.period)) {
+      const next = plan.steps[later.step!].knows;
+      const touches = next.lays.includes('wet') || next.role === 'rub-out';
+      if (touches && s.knows.role !== 'apart' && later.start - last.end < s.dry)
+        out.push(`${english(plan.steps[later.step!].name)} on a wet sheet`);
+    }
+  });
+  const order = turns.map((t) => t.step!);
+  if (order.some((s, i) => i > 0 && s < order[i - 1])) out.push('steps out of order');
+  return out;
+}
+
+test('every usual lesson in periods of any length holds before the checker', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...LESSON_MEDIA),
+      fc.integer({ min: 40, max: 150 }),
+      fc.integer({ min: 1, max: 5 }),
+      fc.integer({ min: 5, max: 40 }),
+      (medium, minutesPerPeriod, periods, youngest) => {
+        const steps = usualSteps(medium, { contact: 'light-pencil', erasing: true });
+        const plan = makePlan({ ...wishes([], { medium, minutesPerPeriod, periods, youngest }), steps });
+        expect(ofOrder(plan)).toEqual([]);
+        expect(faultsOf(plan, minutesPerPeriod)).toEqual([]);
+      },
+    ),
+    { seed: 14, numRuns: 150 },
+  );
+});
+
+test('a turn that is done too early, or on a wet sheet, does not pass the checker', () => {
+  const plan = makePlan(wishes(['pencil-draft', 'pen-line', 'first-wash', 'second-wash'], { minutesPerPeriod: 150, periods: 1 }));
+  const wet = structuredClone(plan.periods);
+  const wait = wet[0].findIndex((e) => e.kind === 'wait' || e.kind === 'meanwhile');
+  const [gone] = wet[0].splice(wait, 1);
+  for (const e of wet[0].slice(wait)) e.start -= gone.minutes;
+  wet[0].at(-1)!.minutes += gone.minutes;
+  expect(faultsOf({ ...plan, periods: wet }, 150).join()).toMatch(/on a wet sheet/);
+});

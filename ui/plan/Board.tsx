@@ -1,0 +1,257 @@
+'use client';
+import Link from 'next/link';
+import { Bell, BellOff, ChevronLeft, ChevronRight, Maximize, Pause, Play, Plus, X } from 'lucide-react';
+import { ReactNode, useEffect, useMemo, useRef, useState } from 'react';
+import { BEGIN, given, Held, leftOf, moved, turned, turnsHeld } from '@/core/lesson/boardClock';
+import { lessonValues } from '@/core/lesson/plan';
+import { saysOf } from '@/core/lesson/technique';
+import { typed } from '@/core/message';
+import { Notice } from '../shared/Notice';
+import { wholePicture } from '../shared/reading/client';
+import { send } from '../shared/request';
+import { useChange } from '../shared/server/useChange';
+import { useHydrated } from '../shared/useHydrated';
+import { useSay } from '../words/Words';
+import { PlanPage, planFrom } from './lesson';
+import { WHO } from './PeriodWall';
+
+interface Props {
+  studyId: string;
+  page: PlanPage;
+  /** Which period is held, from 0. */
+  period: number;
+  /** What is shown where a step has no picture of its own. */
+  source: { pictureId: string; title: string } | null;
+}
+
+/** The lesson for the wall: one step fills the screen, with its clock and picture; what comes next stands small beneath. */
+export function Board(props: Props) {
+  // What was on before the page was loaded again lies in this window's own store.
+  return useHydrated() ? <On key={props.period} {...props} /> : null;
+}
+
+const storeOf = (studyId: string, period: number) => `board:${studyId}:${period}`;
+
+function kept(key: string, many: number): Held {
+  try {
+    const held = JSON.parse(sessionStorage.getItem(key) ?? 'null') as Held | null;
+    return held && held.at < many ? held : BEGIN;
+  } catch {
+    return BEGIN;
+  }
+}
+
+const clockOf = (seconds: number): string => {
+  const s = Math.abs(Math.round(seconds));
+  return `${seconds < -0.5 ? '+' : ''}${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
+};
+
+/** One soft tone, for those who want to be told. */
+function tone(): void {
+  const audio = new AudioContext();
+  const [from, swell] = [audio.createOscillator(), audio.createGain()];
+  from.frequency.value = 440;
+  swell.gain.setValueAtTime(0, audio.currentTime);
+  swell.gain.linearRampToValueAtTime(0.2, audio.currentTime + 0.05);
+  swell.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + 1.2);
+  from.connect(swell).connect(audio.destination);
+  from.start();
+  from.stop(audio.currentTime + 1.3);
+  from.onended = () => void audio.close();
+}
+
+const LAST_MINUTE = 60;
+
+function On({ studyId, page, period, source }: Props) {
+  const say = useSay();
+  const plan = useMemo(() => planFrom(page), [page]);
+  const entries = plan.periods[period];
+  const key = storeOf(studyId, period);
+  const [held, setHeld] = useState(() => kept(key, entries.length));
+  const [now, setNow] = useState(() => Date.now());
+  const [sound, setSound] = useState(false);
+  const { act, busy, problem } = useChange();
+  const [ended, setEnded] = useState(false);
+  const frame = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    sessionStorage.setItem(key, JSON.stringify(held));
+  }, [key, held]);
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 250);
+    return () => clearInterval(timer);
+  }, []);
+  const entry = entries[held.at];
+  const left = leftOf(held, entry, now);
+  const step = entry.step === null ? null : plan.steps[entry.step];
+  const next = entries[held.at + 1] ?? null;
+  const over = left <= 0;
+  const last = !over && left <= LAST_MINUTE && entry.minutes > 1;
+  const rung = useRef('');
+  useEffect(() => {
+    const bell = `${held.at}:${held.more}`;
+    if (!sound || !over || held.since === null || rung.current === bell) return;
+    rung.current = bell;
+    tone();
+  }, [sound, over, held.at, held.more, held.since]);
+  const go = (by: 1 | -1) => setHeld((h) => moved(h, by, entries.length, Date.now()));
+  const pause = () => setHeld((h) => turned(h, Date.now()));
+  const more = () => setHeld((h) => given(h, 2, entry));
+  useEffect(() => {
+    const down = (e: KeyboardEvent) => {
+      if (e.ctrlKey || e.metaKey || e.altKey) return;
+      const on = (e.target as Element).closest('button, a, input');
+      if (e.key === 'ArrowRight' || e.key === 'PageDown') go(1);
+      else if (e.key === 'ArrowLeft' || e.key === 'PageUp') go(-1);
+      else if (e.key === ' ' && !on) pause();
+      else if (e.key === '+') more();
+      else return;
+      e.preventDefault();
+    };
+    window.addEventListener('keydown', down);
+    return () => window.removeEventListener('keydown', down);
+  });
+  const end = async () => {
+    const turns = turnsHeld(
+      held,
+      entries,
+      Date.now(),
+      (s) => plan.steps[s].minutes,
+      (s) => plan.steps[s].own?.name ?? plan.steps[s].technique,
+    );
+    if (turns.length && !(await act(() => send('POST', `/api/studies/${studyId}/plan/runs`, { period, turns })))) return;
+    sessionStorage.removeItem(key);
+    setHeld(BEGIN);
+    setEnded(true);
+  };
+  const stuck = step && saysOf(step.knows, 'stuck', lessonValues(page.strokes, page.plan.medium));
+  const who = WHO[entry.kind];
+  return (
+    <div ref={frame} className="fixed inset-0 z-40 flex flex-col overflow-hidden bg-base-100 text-base-content" data-board>
+      <div className="flex items-baseline gap-[3vh] border-b-4 border-base-content px-[3vw] py-[1.5vh]">
+        <p className="flex-1 text-[5vh] leading-none font-semibold">{say(`plan.who.${who}`)}</p>
+        <p className="text-[4vh] leading-none" role="status">
+          {ended
+            ? say('board.ended')
+            : over
+              ? say('board.over')
+              : last
+                ? say('board.last')
+                : held.since === null
+                  ? say('board.stopped')
+                  : ''}
+        </p>
+        <p
+          className={`text-[12vh] leading-none font-semibold tabular-nums ${last ? 'underline decoration-dotted decoration-4 underline-offset-8' : ''}`}
+          role="timer"
+          aria-label={say('board.left')}
+        >
+          {clockOf(left)}
+        </p>
+      </div>
+      <div className="grid min-h-0 flex-1 grid-cols-[1fr_42vw] gap-[3vw] px-[3vw] py-[2vh]">
+        <div className="flex min-h-0 flex-col gap-[2vh] overflow-y-auto">
+          <h1 className="font-title text-[8vh] leading-tight font-semibold">{say(entry.title)}</h1>
+          <p className="text-[4.6vh] leading-snug">{say(entry.text)}</p>
+          {step?.carried.map((c, i) => (
+            <p key={i} className="text-[4vh] leading-snug">
+              {say('plan.carried', { step: c.from, option: typed(c.option) })}
+            </p>
+          ))}
+          {entry.kind === 'turn' && stuck && <p className="text-[4vh] leading-snug">{say('board.stuck', { stuck })}</p>}
+        </div>
+        <Shown entryKind={entry.kind} step={step} source={source} />
+      </div>
+      <div className="flex items-center gap-[2vw] border-t border-base-300 px-[3vw] py-[1vh]">
+        <p className="min-w-0 flex-1 truncate text-[3vh]">
+          {next ? say('board.next', { title: next.title, minutes: next.minutes }) : say('board.nothingNext')}
+        </p>
+        <Key label={say('board.back')} onPress={() => go(-1)} off={held.at === 0}>
+          <ChevronLeft aria-hidden />
+        </Key>
+        <Key label={say(held.since === null ? 'board.go' : 'board.pause')} onPress={pause}>
+          {held.since === null ? <Play aria-hidden /> : <Pause aria-hidden />}
+        </Key>
+        <Key label={say('board.forward')} onPress={() => go(1)} off={!next}>
+          <ChevronRight aria-hidden />
+        </Key>
+        <Key label={say('board.more')} onPress={more}>
+          <Plus aria-hidden /> 2
+        </Key>
+        <Key label={say(sound ? 'board.soundOff' : 'board.soundOn')} onPress={() => setSound(!sound)}>
+          {sound ? <Bell aria-hidden /> : <BellOff aria-hidden />}
+        </Key>
+        <Key
+          label={say('board.large')}
+          onPress={() => void (document.fullscreenElement ? document.exitFullscreen() : frame.current?.requestFullscreen())}
+        >
+          <Maximize aria-hidden />
+        </Key>
+        <select
+          className="select select-sm w-36"
+          aria-label={say('board.period')}
+          value={period}
+          onChange={(e) => window.location.assign(`/studies/${studyId}/board?period=${Number(e.target.value) + 1}`)}
+        >
+          {plan.periods.map((_, i) => (
+            <option key={i} value={i}>
+              {say('plan.period', { n: i + 1 })}
+            </option>
+          ))}
+        </select>
+        <button type="button" className="btn btn-sm" disabled={busy} onClick={() => void end()}>
+          {say('board.end')}
+        </button>
+        <Link className="btn btn-sm" href={`/studies/${studyId}/plan`}>
+          <X aria-hidden className="size-4" /> {say('board.leave')}
+        </Link>
+      </div>
+      <Notice said={problem} />
+    </div>
+  );
+}
+
+/** The step's own picture; options side by side where they are open; else what is studied. */
+function Shown({
+  entryKind,
+  step,
+  source,
+}: {
+  entryKind: string;
+  step: ReturnType<typeof planFrom>['steps'][number] | null;
+  source: Props['source'];
+}) {
+  const say = useSay();
+  const open = step && step.option === null && (entryKind === 'watch' || entryKind === 'turn') ? step.options : [];
+  const picture = step?.pictureId ?? source?.pictureId ?? null;
+  return (
+    <div className="flex min-h-0 flex-col gap-[2vh]">
+      {open.length > 0 && (
+        <ul className="grid flex-none gap-[1.5vh]" style={{ gridTemplateColumns: `repeat(${Math.min(2, open.length)}, minmax(0, 1fr))` }}>
+          {open.map((o) => (
+            <li key={o.name} className="border-4 border-base-content p-[1.5vh]">
+              <p className="text-[4.2vh] leading-tight font-semibold">{say.typed(o.name)}</p>
+              {o.how && <p className="text-[4vh] leading-tight">{say.typed(o.how)}</p>}
+            </li>
+          ))}
+        </ul>
+      )}
+      {picture && (
+        <div className="min-h-0 flex-1">
+          <img
+            src={wholePicture(picture)}
+            alt={step?.pictureId ? say('plan.pictureOf', { step: step.name }) : say.typed(source?.title ?? '')}
+            className="h-full w-full object-contain"
+          />
+        </div>
+      )}
+    </div>
+  );
+}
+
+function Key({ label, onPress, off, children }: { label: string; onPress: () => void; off?: boolean; children: ReactNode }) {
+  return (
+    <button type="button" className="btn btn-square btn-sm w-auto px-2" aria-label={label} title={label} disabled={off} onClick={onPress}>
+      {children}
+    </button>
+  );
+}

@@ -1,0 +1,108 @@
+'use client';
+import { typed } from '@/core/message';
+import { lessonValues } from '@/core/lesson/plan';
+import { saysOf } from '@/core/lesson/technique';
+import { Paper, PaperHead } from '../shared/paper/Paper';
+import { useSay } from '../words/Words';
+import { Heed, HeedView } from './Heed';
+import { datesOf, PlanPage, planFrom } from './lesson';
+import { clock } from './PeriodWall';
+
+/** For the teacher's hand in the lesson: by the minute what is handed out, said and watched for, with room for what really happened. */
+export function RunSheet({
+  page,
+  heed,
+  study,
+  date,
+  paper,
+}: {
+  page: PlanPage;
+  heed: HeedView;
+  study: string;
+  date: string;
+  paper: 'A4' | 'letter';
+}) {
+  const say = useSay();
+  const plan = planFrom(page);
+  const dates = datesOf(plan, page.plan);
+  const values = lessonValues(page.strokes, page.plan.medium);
+  return (
+    <Paper size={paper} margin={12} foot={say('plan.sheet.foot', { study: typed(study), date: typed(say.day(date)) })}>
+      <div className="grid max-w-[190mm] gap-5 bg-white p-6 text-[0.86rem] print:block print:p-0">
+        <PaperHead title={say('run.title', { study: typed(study) })} pictureId={null} about={say('run.about')} />
+        {plan.periods.map((entries, p) => (
+          <section key={p} className="mb-4" style={{ breakBefore: p ? 'page' : 'auto' }}>
+            <h2 className="text-lg font-semibold">
+              {say('plan.period', { n: p + 1 })}{' '}
+              {dates[p] && (
+                <span className="font-normal">
+                  {say('plan.dated', { day: typed(say.day(dates[p].day)), at: typed(clock(dates[p].begins)) })}
+                </span>
+              )}
+            </h2>
+            <table className="w-full border-collapse text-sm">
+              <thead>
+                <tr className="border-b-2 border-black text-start align-bottom">
+                  {(['at', 'what', 'handOut', 'watch', 'room'] as const).map((h) => (
+                    <th key={h} scope="col" className="p-1 text-start">
+                      {say(`run.${h}`)}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {entries.map((e, i) => {
+                  const step = e.step === null ? null : plan.steps[e.step];
+                  const brings =
+                    e.kind === 'watch' || (e.kind === 'turn' && e.part !== 2 && step?.knows.demonstration === 0)
+                      ? (step?.brings ?? [])
+                      : [];
+                  const stuck = step && e.kind === 'turn' ? saysOf(step.knows, 'stuck', values) : null;
+                  return (
+                    <tr key={i} className="break-inside-avoid border-b border-black/40 align-top">
+                      <td className="p-1 whitespace-nowrap tabular-nums">
+                        {clock((dates[p]?.begins ?? 0) + e.start)}
+                        <span className="block text-xs">{say('plan.minutes', { n: e.minutes })}</span>
+                      </td>
+                      <td className="p-1">
+                        <strong>{say(e.title)}</strong> {e.kind !== 'watch' && say(e.text)}
+                        {step?.note && e.kind !== 'watch' && <em className="block">{say.typed(step.note)}</em>}
+                      </td>
+                      <td className="p-1">
+                        {brings.map((b, k) => (
+                          <span key={k} className="block">
+                            {say(b)}
+                          </span>
+                        ))}
+                      </td>
+                      <td className="p-1">
+                        {e.kind === 'watch' && say(e.text)}
+                        {stuck && <span className="block">{say('board.stuck', { stuck })}</span>}
+                        {e.kind === 'turn' &&
+                          step?.mind.map((m, k) => (
+                            <span key={k} className="block font-semibold">
+                              {say(m)}
+                            </span>
+                          ))}
+                      </td>
+                      <td className="w-[28mm] p-1" />
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </table>
+          </section>
+        ))}
+        <Heed heed={heed} />
+        <section className="break-inside-avoid">
+          <h2 className="text-lg font-semibold">{say('plan.cautions')}</h2>
+          <ul className="ms-5 list-disc text-sm">
+            {plan.cautions.map((c, i) => (
+              <li key={i}>{say(c)}</li>
+            ))}
+          </ul>
+        </section>
+      </div>
+    </Paper>
+  );
+}

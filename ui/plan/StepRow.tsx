@@ -1,0 +1,250 @@
+'use client';
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical, ImagePlus, PenLine, X } from 'lucide-react';
+import type { Learned } from '@/core/lesson/learning';
+import type { Plan, PlanStep } from '@/core/lesson/plan';
+import { saysOf } from '@/core/lesson/technique';
+import { figure, Message, Typed, typed, Values } from '@/core/message';
+import { FileButton } from '../shared/FileButton';
+import { Notice } from '../shared/Notice';
+import { PICTURE_FILES } from '../shared/pictureFiles';
+import { screenPicture } from '../shared/reading/client';
+import { sendPicture } from '../shared/request';
+import { useChange } from '../shared/server/useChange';
+import { useSay } from '../words/Words';
+
+interface RowProps {
+  studyId: string;
+  id: string;
+  step: PlanStep;
+  planned: Plan['steps'][number] | null;
+  name: Message | Typed;
+  values: Values;
+  learned: Learned | null;
+  warnings: Plan['warnings'];
+  kept: Plan['kept'];
+  open: boolean;
+  onToggle: () => void;
+  onRemove: () => void;
+  onSet: (step: PlanStep) => void;
+  onWrite: () => void;
+}
+
+/** What is said of an open step, by heading. */
+const SAYS = [
+  ['watchFor', 'watch'],
+  ['easier', 'easier'],
+  ['bolder', 'bolder'],
+  ['quick', 'extra'],
+  ['stuck', 'stuck'],
+] as const;
+
+/** One step: its name and minutes, what is wrong with its place, and opened all that is said and set of it. */
+export function StepRow(props: RowProps) {
+  const { id, planned, name, warnings, open, onToggle, onRemove } = props;
+  const say = useSay();
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      className={`border-t border-base-300 bg-base-100 ${isDragging ? 'relative z-10 outline-2 outline-base-content' : ''}`}
+    >
+      <div className="flex items-center gap-1">
+        <button
+          type="button"
+          className="cursor-grab p-1"
+          aria-label={say('plan.move', { step: name })}
+          {...attributes}
+          {...listeners}
+          suppressHydrationWarning
+        >
+          <GripVertical aria-hidden className="size-4" />
+        </button>
+        <button type="button" aria-expanded={open} className="flex-1 py-1 text-start hover:underline" onClick={onToggle}>
+          {say(name)}
+        </button>
+        <span className="text-sm whitespace-nowrap">{planned === null ? '' : say('units.minutes', { n: figure(planned.minutes) })}</span>
+        <button type="button" className="p-1" aria-label={say('plan.leaveOut', { step: name })} onClick={onRemove}>
+          <X aria-hidden className="size-4" />
+        </button>
+      </div>
+      <StepWarnings {...props} warnings={warnings} />
+      {open && planned && <OpenStep {...props} planned={planned} />}
+    </li>
+  );
+}
+
+/** What the place of the step does wrong, said where it stands; a rule can be broken on purpose. */
+function StepWarnings({ step, name, warnings, kept, open, onSet }: RowProps) {
+  const say = useSay();
+  // Waiting is said in the periods; here only when the step is open.
+  const shown = warnings.filter((w) => open || w.rule !== 'drying');
+  return (
+    <>
+      {shown.map((w) => (
+        <p key={`${w.rule}:${w.other}`} className="mb-1 ms-7 border-s-4 border-base-content/60 ps-2 text-sm">
+          <strong>{say(`plan.weights.${w.weight}`)}</strong> {say(w.reason)} <em>{say(w.remedy)}</em>{' '}
+          {w.rule !== 'drying' && (
+            <button
+              type="button"
+              className="link"
+              aria-label={say('plan.keepSoAt', { step: name })}
+              onClick={() => onSet({ ...step, kept: [...step.kept, w.rule] })}
+            >
+              {say('plan.keepSo')}
+            </button>
+          )}
+        </p>
+      ))}
+      {kept.length > 0 && (
+        <p className="mb-1 ms-7 text-sm">
+          {say('plan.keptSo', { n: kept.length })}{' '}
+          {open && (
+            <button type="button" className="link" onClick={() => onSet({ ...step, kept: [] })}>
+              {say('plan.keepNot')}
+            </button>
+          )}
+        </p>
+      )}
+    </>
+  );
+}
+
+function OpenStep({ studyId, step, planned, name, values, learned, onSet, onWrite }: RowProps & { planned: Plan['steps'][number] }) {
+  const say = useSay();
+  const { act, problem } = useChange();
+  const t = planned.knows;
+  const said = (what: (typeof SAYS)[number][1] | 'does') => saysOf(t, what, values);
+  const number = (value: string) => (value === '' ? null : Math.max(0, Math.round(Number(value))));
+  const does = said('does');
+  return (
+    <div className="grid gap-2 pb-3 ps-7 text-sm">
+      {step.pictureId && (
+        <figure className="flex items-start gap-2">
+          <img
+            src={screenPicture(step.pictureId)}
+            alt={say('plan.pictureOf', { step: name })}
+            className="max-h-40 border border-base-300"
+          />
+          <button type="button" className="btn btn-ghost btn-xs" onClick={() => onSet({ ...step, pictureId: null })}>
+            <X aria-hidden className="size-4" /> {say('plan.noPicture')}
+          </button>
+        </figure>
+      )}
+      {does && <p>{say(does)}</p>}
+      {planned.carried.map((c, i) => (
+        <p key={i}>{say('plan.carried', { step: c.from, option: typed(c.option) })}</p>
+      ))}
+      {planned.mind.map((m, i) => (
+        <p key={i} className="font-semibold">
+          {say(m)}
+        </p>
+      ))}
+      <dl className="grid grid-cols-[max-content_1fr] gap-x-2">
+        {SAYS.map(([heading, what]) => {
+          const text = said(what);
+          return (
+            text && (
+              <div key={what} className="contents">
+                <dt className="font-semibold">{say(`plan.${heading}`)}</dt>
+                <dd>{say(text)}</dd>
+              </div>
+            )
+          );
+        })}
+      </dl>
+      {planned.options.length > 0 && (
+        <fieldset className="grid gap-1">
+          <legend className="font-semibold">{say('plan.options')}</legend>
+          {[null, ...planned.options].map((o) => (
+            <label key={o?.name ?? ''} className="flex items-start gap-2">
+              <input
+                type="radio"
+                className="radio radio-xs mt-1"
+                name={`option-${planned.technique}-${say(name)}`}
+                checked={step.option === (o?.name ?? null)}
+                onChange={() => onSet({ ...step, option: o?.name ?? null })}
+              />
+              <span>{o ? say('plan.option', { name: typed(o.name), how: typed(o.how) }) : say('plan.optionOpen')}</span>
+            </label>
+          ))}
+        </fieldset>
+      )}
+      <div className="flex flex-wrap items-center gap-3">
+        <label className="flex items-center gap-1">
+          {say('plan.minutesField')}
+          <input
+            type="number"
+            min={1}
+            max={240}
+            className="input input-xs w-16"
+            placeholder={String(t.usual)}
+            value={step.minutes ?? ''}
+            onChange={(e) => onSet({ ...step, minutes: number(e.target.value) || null })}
+          />
+        </label>
+        <label className="flex items-center gap-1">
+          {say('plan.driesIn')}
+          <input
+            type="number"
+            min={0}
+            max={600}
+            className="input input-xs w-16"
+            placeholder={String(t.dry)}
+            value={step.dry ?? ''}
+            onChange={(e) => onSet({ ...step, dry: number(e.target.value) })}
+          />
+          {say('plan.minutesShort')}
+        </label>
+        {learned && (
+          <span>
+            {say('plan.learned', { minutes: learned.minutes, n: learned.n })}{' '}
+            {step.minutes !== learned.minutes && (
+              <button type="button" className="link" onClick={() => onSet({ ...step, minutes: learned.minutes })}>
+                {say('plan.useLearned')}
+              </button>
+            )}
+          </span>
+        )}
+      </div>
+      <input
+        aria-label={say('plan.noteOn', { step: name })}
+        className="border-b border-base-content/40 bg-transparent"
+        placeholder={say('plan.note')}
+        maxLength={500}
+        value={step.note}
+        onChange={(e) => onSet({ ...step, note: e.target.value })}
+      />
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn btn-sm" onClick={onWrite}>
+          <PenLine aria-hidden className="size-4" /> {say('plan.rewrite')}
+        </button>
+        <FileButton
+          icon={ImagePlus}
+          small
+          label={say('plan.picture')}
+          accept={PICTURE_FILES}
+          onFile={(file) =>
+            void act(async () => {
+              const { pictureId } = await sendPicture<{ pictureId: string }>(`/api/studies/${studyId}/plan/pictures`, file, file.name, {});
+              onSet({ ...step, pictureId });
+            })
+          }
+        />
+        {step.own && (
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm"
+            onClick={() => onSet({ ...step, own: null, option: null })}
+            hidden={step.technique === 'own'}
+          >
+            {say('plan.asKnown')}
+          </button>
+        )}
+      </div>
+      <Notice said={problem} />
+    </div>
+  );
+}

@@ -11,6 +11,8 @@ const RESPELT: readonly (readonly [string, string])[] = [
   ['centre', 'center'],
   ['metre', 'meter'],
   ['millimetre', 'millimeter'],
+  ['millilitre', 'milliliter'],
+  ['fibre', 'fiber'],
   ['practise', 'practice'],
   ['neighbour', 'neighbor'],
   ['labelled', 'labeled'],

@@ -1,7 +1,5 @@
-/** Days of periods, against a calendar walked by another library. */
-import ICAL from 'ical.js';
+/** Days of periods, on the weekdays of a class. */
 import { toldBy } from '../../tests/support/english';
-import { asCalendar } from '../formats/lessonCalendar';
 import { Calendar, datesFor } from './calendar';
 
 const TERM: Calendar = { from: '2026-09-01', weekdays: [2, 4], at: '09:50', off: [['2026-09-08', '2026-09-10']] };
@@ -35,17 +33,5 @@ describe('days of a lesson', () => {
     [{ off: [['2026-09-01', '2028-01-01']] as [string, string][] }, /only 0 of 2 periods/],
   ])('%j is told', (part, said) => {
     expect(toldBy(() => datesFor(2, 50, { ...TERM, ...part }))).toMatch(said);
-  });
-
-  test('the calendar file is read by another library with the same days, times and lengths', () => {
-    const dates = datesFor(3, 45, TERM);
-    const file = asCalendar(
-      dates.map((d, i) => ({ ...d, uid: `s-${i}@oldhand`, title: `Harbour; period ${i + 1}, “ink”`, about: 'line\nwash', minutes: 45 })),
-    );
-    const events = new ICAL.Component(ICAL.parse(file)).getAllSubcomponents('vevent').map((e) => new ICAL.Event(e));
-    expect(events.map((e) => [e.summary, e.startDate.toString(), e.duration.toSeconds(), e.uid])).toEqual(
-      dates.map((d, i) => [`Harbour; period ${i + 1}, “ink”`, `${d.day}T09:50:00`, 45 * 60, `s-${i}@oldhand`]),
-    );
-    expect(events[0].description).toBe('line\nwash');
   });
 });

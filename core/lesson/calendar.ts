@@ -32,7 +32,7 @@ const dayOf = (n: number): string => new Date(n * DAY_MS).toISOString().slice(0,
 /** ISO 8601: Monday 1 to Sunday 7. */
 const weekdayOf = (n: number): number => ((((n + 3) % 7) + 7) % 7) + 1;
 
-export function checkedCalendar(c: Calendar): Calendar {
+function checkedCalendar(c: Calendar): Calendar {
   const day = (d: string, field: string) => {
     const n = dayNumber(d);
     if (n === null) throw new CoreError('calendar.day', { field: typed(field), day: typed(d) });

@@ -87,11 +87,15 @@ const follows = (t: Technique) => ['line', 'wash', 'paint', 'tone', 'fill'].incl
 /** What each rule says stands under `order` in `words/`, by its name. */
 const RULES: readonly Rule[] = [
   // Water over something that runs.
-  { name: 'water-over-running', weight: 'spoils', found: pairs((a, b, _between, _earlier, context) => lays(b, 'wet') && runs(a, context)) },
+  {
+    name: 'water-over-running',
+    weight: 'spoils',
+    found: once(pairs((a, b, _between, _earlier, context) => lays(b, 'wet') && runs(a, context))),
+  },
   {
     name: 'water-over-dust',
     weight: 'spoils',
-    found: pairs((a, b, between) => lays(b, 'wet') && lays(a, 'dusty') && !fixed(between)),
+    found: once(pairs((a, b, between) => lays(b, 'wet') && lays(a, 'dusty') && !fixed(between))),
   },
   // Graphite under water stays for good.
   {

@@ -26,7 +26,7 @@ export const ROLES = [
   'apart',
   'finish',
 ] as const;
-export type Role = (typeof ROLES)[number];
+type Role = (typeof ROLES)[number];
 
 /**
  * What a step lays: it wets the sheet; lies as dust until fixed; keeps water off, and pens slide on it; stands so thick that a pen skips;
@@ -58,7 +58,7 @@ export interface StepOption {
 
 /** What it needs on the tables. */
 export const SHARED_BY = ['student', 'pair', 'table', 'class'] as const;
-export interface OwnItem {
+interface OwnItem {
   what: string;
   n: number;
   per: (typeof SHARED_BY)[number];

@@ -192,7 +192,7 @@ function pressure({ page, strokes: { width }, leftHanded }: Page): PaperMark[] {
   const rows = Math.floor((page[1] - TOP - FOOT) / 20);
   return Array.from({ length: rows }, (_, r): PaperMark[] => {
     const y = TOP + 8 + 20 * r;
-    const most = Math.max(1.2, 4 * width) * (1 + (r % 3) * 0.6);
+    const most = Math.max(2, 6 * width) * (1 + (r % 3) * 0.6);
     const n = 24;
     // Swelling in the middle, at the end, in waves.
     const swell = (t: number) => (r % 3 === 0 ? Math.sin(Math.PI * t) : r % 3 === 1 ? t : Math.abs(Math.sin(3 * Math.PI * t)));
@@ -318,11 +318,11 @@ function dabs({ page, strokes: { length, width, slant } }: Page): PaperMark[] {
 /** Dots, closer where it is darker, never in rows. */
 function dots({ page, strokes: { width } }: Page): PaperMark[] {
   const boxes = boxesOver(page, 4, 40, 5, 8);
-  const r = Math.min(0.6, Math.max(0.2, width / 2));
+  const r = Math.min(0.8, Math.max(0.5, width / 2));
   return boxes.flatMap((box, i): PaperMark[] => {
-    const share = [0.05, 0.12, 0.22, 0.35][i % 4];
+    const share = [0.04, 0.1, 0.18, 0.3][i % 4];
     const row = Math.floor(i / 4);
-    const whole = Math.min(500, Math.round((share * box[2] * box[3]) / (Math.PI * r * r)));
+    const whole = Math.min(900, Math.round((share * box[2] * box[3]) / (Math.PI * r * r)));
     // First all of them, then half of the box, then none.
     const half: Box = [box[0], box[1], box[2] / 2, box[3]];
     const at = row === 0 ? scattered(box, whole, 1, 3 + i) : row === 1 ? scattered(half, Math.round(whole / 2), 1, 3 + i) : [];

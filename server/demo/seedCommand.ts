@@ -27,6 +27,7 @@ import { addFact } from '../studies/noted';
 import { addWork } from '../studies/works';
 import { pictureOf } from '../pictures/store';
 import { DEMO_EMAIL, DEMO_NAME, DEMO_PASSWORD } from '../accounts/demoAccount';
+import { seedLesson } from './lesson';
 import { BUILT, seedDrills, seedInventory, seedShapes } from './proportion';
 
 type Say = (text: string) => void;
@@ -179,6 +180,7 @@ async function seedStudy(teacherId: string, cache: string, say: Say): Promise<st
   for (const [kind, feature, sentence, evidence] of RULES) await addRule(teacherId, studyId, { kind, feature, sentence, evidence });
   await seedInventory(teacherId, studyId, titles);
   await seedDrills(studyId);
+  await seedLesson(teacherId, studyId, SHEET);
   // A teacher's undo begins with what the teacher does.
   await database().delete(edits).where(eq(edits.teacherId, teacherId));
   return studyId;

@@ -9,7 +9,7 @@ test('another ink, another order and half the minutes change the plan; it is kep
   await open(page, address);
   await page.getByLabel('Medium').selectOption('pen-and-wash');
   await expect(page.getByText(/periods? of 50 minutes for one student/).first()).toBeVisible();
-  const minutes = () => page.locator('aside ol li').filter({ hasText: 'Draw the line in ink' }).innerText();
+  const minutes = () => page.locator('li', { has: page.getByRole('button', { name: 'Move “Draw the line in ink”' }) }).innerText();
   const before = await minutes();
   await page.getByLabel(/^Ink/).selectOption('washable');
   await expect(page.getByText(/“Draw the line in ink” is not waterproof/).first()).toBeVisible();
@@ -58,6 +58,129 @@ test('another ink, another order and half the minutes change the plan; it is kep
   });
   expect(refused.status()).toBe(400);
   expect(((await refused.json()) as { error: string; field: string }).field).toBe('classSize');
+});
+
+test('a step of one’s own is written with options, kept for other lessons, follows the rules, and a rule is broken on purpose', async ({
+  page,
+}) => {
+  await demo(page);
+  const study = await ownStudy(page, `Own step ${Date.now()}`);
+  const address = `${origin()}/studies/${study}/plan`;
+  await open(page, address);
+  await page.getByLabel('Medium').selectOption('pen');
+  await page.getByLabel(/^Ink/).selectOption('washable');
+  await page.getByRole('button', { name: 'Write a step of your own' }).click();
+  const form = page.getByRole('dialog');
+  await form.getByLabel('What it is called').fill('Coffee wash');
+  await form.getByRole('button', { name: 'Put it into the lesson' }).click();
+  await expect(form.getByText(/field “does” needs/)).toBeVisible();
+  await form.getByLabel('What the students do').fill('Lay cold coffee over every shadow.');
+  await form.getByRole('button', { name: 'Add a way' }).click();
+  await form.getByLabel('Way 1', { exact: true }).fill('weak');
+  await form.getByLabel('Way 2', { exact: true }).fill('strong');
+  await form.getByLabel('Dries in, minutes').fill('25');
+  await form.getByLabel('wets the sheet').check();
+  await form.getByLabel(/^It is/).selectOption('wash');
+  expect(await faults(page)).toEqual([]);
+  const kept = saved(page, 'POST', /\/steps$/);
+  await form.getByRole('button', { name: 'Put it in and keep it for other lessons' }).click();
+  await kept;
+  await expect(page.getByText(/is not waterproof: “Coffee wash” will carry it/).first()).toBeVisible();
+  const told = page.getByRole('button', { name: '“Coffee wash”: I mean it so' });
+  const many = await told.count();
+  expect(many).toBeGreaterThan(0);
+  await told.first().click();
+  await expect(told).toHaveCount(0);
+  await expect(page.getByText(/broken here on purpose/)).toBeVisible();
+  // The way that is chosen stands in the periods, and is carried into later steps.
+  const chosen = saved(page, 'PUT', /\/plan$/);
+  await page.getByLabel('weak:').check();
+  await chosen;
+  await expect(page.getByText('Coffee wash: weak').first()).toBeVisible();
+  const longer = page.getByRole('slider', { name: /Lower edge of “Coffee wash: weak”/ });
+  const before = Number(await longer.getAttribute('aria-valuenow'));
+  await longer.focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(longer).toHaveAttribute('aria-valuenow', String(before + 1));
+  // It waits in the library of another study, and comes back as a file.
+  await open(page, `${origin()}/studies/${await ownStudy(page, `Other ${Date.now()}`)}/plan`);
+  await page.getByText(/^Steps of your own \(/).click();
+  const saving = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save as a file' }).click();
+  const file = await (await saving).path();
+  await page.getByRole('button', { name: 'Take “Coffee wash” out of the library' }).click();
+  await expect(page.getByRole('button', { name: 'Take “Coffee wash” out of the library' })).toHaveCount(0);
+  await page.getByLabel('From a file').setInputFiles(file);
+  await page.getByLabel('Add a technique').selectOption({ label: 'Coffee wash' });
+  await expect(page.getByRole('button', { name: 'Move “Coffee wash”' })).toBeVisible();
+  await page
+    .getByLabel('From a file')
+    .setInputFiles({ name: 'kit.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"oldhand.kit/1"}') });
+  await expect(page.getByText(/steps file: it must be JSON/)).toBeVisible();
+});
+
+test('the periods get their days, the board holds a lesson by keys, and what it took is learned; warm-ups and run sheet print', async ({
+  page,
+}) => {
+  const { ids } = await demo(page);
+  const study = await ownStudy(page, `Board ${Date.now()}`);
+  const address = `${origin()}/studies/${study}/plan`;
+  await open(page, address);
+  await page.getByLabel('Medium').selectOption('pen');
+  await page.getByRole('button', { name: 'Give the periods their days' }).click();
+  await page.getByLabel('First day').fill('2027-02-01');
+  const dated = saved(page, 'PUT', /\/plan$/);
+  await page.getByLabel('Begins at').fill('10:15');
+  await dated;
+  await expect(page.getByRole('heading', { name: /Period 1.*1 February 2027, 10:15/ })).toBeVisible();
+  const file = await page.request.get(`${origin()}/api/studies/${study}/plan/calendar`);
+  expect(await file.text()).toMatch(/DTSTART:20270201T101500/);
+  await page.clock.install({ time: new Date('2027-02-01T10:15:00Z') });
+  await page.goto(`${origin()}/studies/${study}/board?period=1`);
+  const board = page.locator('[data-board]');
+  await expect(board.getByRole('heading', { name: 'Look together' })).toBeVisible();
+  await page.keyboard.press(' ');
+  await page.clock.fastForward('02:00');
+  // Letters that can be read from the back: four hundredths of the screen's height and more.
+  const high = await board.locator('h1').evaluate((h) => parseFloat(getComputedStyle(h).fontSize) / window.innerHeight);
+  expect(high).toBeGreaterThan(0.06);
+  const to = async (title: RegExp) => {
+    for (let i = 0; i < 12 && !(await board.getByRole('heading', { name: title }).isVisible()); i++)
+      await page.keyboard.press('ArrowRight');
+    await expect(board.getByRole('heading', { name: title })).toBeVisible();
+  };
+  await to(/^Draft lightly/);
+  const left = async () => {
+    const text = await board.getByRole('timer').innerText();
+    const [m, s] = text.replace('+', '').split(':').map(Number);
+    return (text.startsWith('+') ? -1 : 1) * (60 * m + s);
+  };
+  const before = await left();
+  await page.keyboard.press('+');
+  await expect.poll(left).toBeGreaterThan(before + 100);
+  await page.clock.fastForward('30:00');
+  await expect(board.getByText('Time is up')).toBeVisible();
+  // A page that is loaded again goes on where it was.
+  await page.reload();
+  await expect(board.getByRole('heading', { name: /^Draft lightly/ })).toBeVisible();
+  const kept = saved(page, 'POST', /\/runs$/);
+  await board.getByRole('button', { name: 'End and keep the times' }).click();
+  await kept;
+  const [run] = (await (await page.request.get(`${origin()}/api/studies/${study}/plan/runs`)).json()) as {
+    turns: { of: string; took: number }[];
+  }[];
+  expect(run.turns.find((t) => t.of === 'pencil-draft')?.took).toBeGreaterThanOrEqual(29);
+  await open(page, address);
+  await page.getByRole('button', { name: 'Draft lightly in pencil', exact: true }).last().click();
+  await expect(page.getByText(/Took \d+ minutes in the middle of/)).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+  await page.getByRole('link', { name: 'Run sheet' }).click();
+  await expect(page.getByRole('columnheader', { name: 'hand out' }).first()).toBeVisible();
+  await open(page, `${origin()}/studies/${ids.study}/plan/warm-ups`);
+  await page.getByLabel(/^Dabs/).check();
+  const pdf = await page.request.get(`${origin()}${await page.getByRole('link', { name: 'Open the PDF' }).getAttribute('href')}`);
+  expect(pdf.headers()['content-type']).toBe('application/pdf');
+  expect(await faults(page)).toEqual([]);
 });
 
 test('a reference is bent toward the manner by the slider, part by part, and reduced to the master’s steps', async ({ page }) => {

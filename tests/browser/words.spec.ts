@@ -114,8 +114,15 @@ async function screensOf(page: Page): Promise<Screens> {
       act: async (p) =>
         void (await p.locator('aside button[aria-pressed]').nth(1).click(), await p.locator('aside ol li').first().waitFor()),
     },
-    plan: { path: of('plan'), act: async (p) => void (await p.locator('aside button[aria-expanded]').nth(2).click()) },
+    plan: { path: of('plan'), act: async (p) => void (await p.locator('ol button[aria-expanded]').nth(2).click()) },
+    'a step written': {
+      path: of('plan'),
+      act: async (p) => void (await p.locator('button:has(svg.lucide-pen-line)').last().click(), await openAll(p)),
+    },
+    board: { path: `${of('board')}?period=1` },
+    'warm-ups': { path: `${of('plan')}/warm-ups` },
     'plan sheet': { path: `${of('plan')}/sheet` },
+    'run sheet': { path: `${of('plan')}/run` },
     make: { path: of('make'), act: async (p) => void (await p.waitForTimeout(800), await openAll(p)) },
     'ghost sheet': { path: `${of('make')}/sheet?reference=${references[0].id}&template=figure-standing` },
     shapes: { path: `${of('proportion')}?view=shapes` },

@@ -150,8 +150,8 @@ function On({ studyId, page, period, source }: Props) {
       </div>
       <div className="grid min-h-0 flex-1 grid-cols-[1fr_42vw] gap-[3vw] px-[3vw] py-[2vh]">
         <div className="flex min-h-0 flex-col gap-[2vh] overflow-y-auto">
-          <h1 className="font-title text-[8vh] leading-tight font-semibold">{say(entry.title)}</h1>
-          <p className="text-[4.6vh] leading-snug">{say(entry.text)}</p>
+          <h1 className="font-title text-[7.5vh] leading-tight font-semibold">{say(entry.title)}</h1>
+          <p className="text-[5.2vh] leading-snug">{say(entry.text)}</p>
           {step?.carried.map((c, i) => (
             <p key={i} className="text-[4vh] leading-snug">
               {say('plan.carried', { step: c.from, option: typed(c.option) })}
@@ -161,10 +161,10 @@ function On({ studyId, page, period, source }: Props) {
         </div>
         <Shown entryKind={entry.kind} step={step} source={source} />
       </div>
-      <div className="flex items-center gap-[2vw] border-t border-base-300 px-[3vw] py-[1vh]">
-        <p className="min-w-0 flex-1 truncate text-[3vh]">
-          {next ? say('board.next', { title: next.title, minutes: next.minutes }) : say('board.nothingNext')}
-        </p>
+      <p className="truncate border-t border-base-300 px-[3vw] pt-[1vh] text-[3.2vh]">
+        {next ? say('board.next', { title: next.title, minutes: next.minutes }) : say('board.nothingNext')}
+      </p>
+      <div className="flex items-center gap-2 px-[3vw] py-[1vh]">
         <Key label={say('board.back')} onPress={() => go(-1)} off={held.at === 0}>
           <ChevronLeft aria-hidden />
         </Key>

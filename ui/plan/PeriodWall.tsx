@@ -40,6 +40,8 @@ export const clock = (minutes: number) => `${Math.floor(minutes / 60)}:${String(
 const MINUTE = 9;
 const LEAST = 26;
 const ROOM = 54;
+/** What a title of two lines takes of it. */
+const TITLE = 62;
 
 interface WallProps {
   periods: readonly (readonly Entry[])[];
@@ -63,14 +65,14 @@ export function PeriodWall({ periods, dates = [], chosen, onChoose, onMinutes, f
           aria-label={say('plan.period', { n: p + 1 })}
           className={flowing ? '' : 'min-w-64 flex-1 basis-0 break-inside-avoid-page'}
         >
-          <h3 className="mb-1 break-after-avoid font-semibold">
+          <h2 className="mb-1 break-after-avoid font-semibold">
             {say('plan.period', { n: p + 1 })}{' '}
             <span className="text-sm font-normal">
               {dates[p]
                 ? say('plan.dated', { day: typed(say.day(dates[p].day)), at: typed(clock(dates[p].begins)) })
                 : say('plan.minutes', { n: entries.reduce((s, e) => s + e.minutes, 0) })}
             </span>
-          </h3>
+          </h2>
           <ol className={flowing ? '[&>*]:mb-1' : 'grid gap-px'}>
             {entries.map((e, i) => (
               <WallEntry
@@ -100,15 +102,16 @@ interface EntryProps extends Pick<WallProps, 'flowing' | 'onChoose' | 'onMinutes
 function WallEntry({ entry: e, from, flowing, chosen, onChoose, onMinutes }: EntryProps) {
   const say = useSay();
   const high = Math.max(LEAST, e.minutes * MINUTE);
-  const told = (e.kind === 'turn' ? e.part !== 2 : e.kind !== 'hand-out' && e.kind !== 'clear-up') && (flowing || high >= ROOM);
+  const roomy = high >= ROOM;
+  const told = (e.kind === 'turn' ? e.part !== 2 : e.kind !== 'hand-out' && e.kind !== 'clear-up') && (flowing || high >= TITLE + 20);
   return (
     <li
       className={`relative break-inside-avoid overflow-hidden bg-base-100 ps-2 ${EDGE[e.kind]} ${chosen ? 'bg-base-300' : ''} ${flowing ? 'py-1' : 'pt-0.5'}`}
       style={flowing ? undefined : { height: high }}
     >
-      <div className="grid grid-cols-[2.8rem_1fr_auto] items-baseline gap-2 pe-2">
-        <span className="text-sm">{clock(from + e.start)}</span>
-        <span className={flowing ? '' : 'truncate'} title={flowing ? undefined : say(e.title)}>
+      <div className="grid grid-cols-[2.8rem_1fr_auto] items-start gap-2 pe-2">
+        <span className="pt-0.5 text-sm">{clock(from + e.start)}</span>
+        <span className={flowing || roomy ? '' : 'truncate'} title={flowing ? undefined : say(e.title)}>
           {e.step !== null && onChoose ? (
             <button type="button" className="text-start font-semibold hover:underline" onClick={() => onChoose(e.step!)}>
               {say(e.title)}
@@ -119,9 +122,19 @@ function WallEntry({ entry: e, from, flowing, chosen, onChoose, onMinutes }: Ent
           {e.part && <span className="text-sm"> {say('plan.begun', { part: e.part === 1 ? 'one' : 'two' })}</span>}
           <span className="ms-2 text-xs">{say(`plan.who.${WHO[e.kind]}`)}</span>
         </span>
-        <span className="text-end text-sm whitespace-nowrap">{say('units.minutes', { n: figure(e.minutes) })}</span>
+        <span className="pt-0.5 text-end text-sm whitespace-nowrap">{say('units.minutes', { n: figure(e.minutes) })}</span>
       </div>
-      {told && <p className={`text-sm ${flowing ? 'ms-14' : 'ms-[3.3rem] pe-2'}`}>{say(e.text)}</p>}
+      {told && (
+        <p
+          className={`text-sm ${flowing ? 'ms-14' : 'ms-[3.3rem] me-2 overflow-hidden'}`}
+          // As many whole lines as there is room for under the title.
+          style={
+            flowing ? undefined : { display: '-webkit-box', WebkitBoxOrient: 'vertical', WebkitLineClamp: Math.floor((high - TITLE) / 20) }
+          }
+        >
+          {say(e.text)}
+        </p>
+      )}
       {!flowing && e.kind === 'turn' && onMinutes && (
         <Longer name={e.title} minutes={e.minutes} onMore={(more) => onMinutes(e.step!, more)} />
       )}

@@ -47,11 +47,11 @@ export function StepRow(props: RowProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
   return (
     <li
-      ref={setNodeRef}
       style={{ transform: CSS.Transform.toString(transform), transition }}
       className={`border-t border-base-300 bg-base-100 ${isDragging ? 'relative z-10 outline-2 outline-base-content' : ''}`}
     >
-      <div className="flex items-center gap-1">
+      {/* Only the head counts where it stands: all are as high, whatever is said beneath. */}
+      <div ref={setNodeRef} className="flex items-center gap-1">
         <button
           type="button"
           className="cursor-grab p-1"

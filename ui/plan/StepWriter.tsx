@@ -137,7 +137,7 @@ export function StepWriter({ studyId, first, onDone, onClose }: Props) {
         <fieldset className="grid gap-2">
           <legend className="font-semibold">{say('writer.properties')}</legend>
           <div className="flex flex-wrap gap-3 text-sm">
-            <label className="flex items-center gap-2">
+            <label className="flex items-center gap-2 whitespace-nowrap">
               {say('writer.role')}
               <select
                 className="select select-sm"
@@ -151,7 +151,7 @@ export function StepWriter({ studyId, first, onDone, onClose }: Props) {
                 ))}
               </select>
             </label>
-            <label className="flex items-center gap-2">
+            <label className="flex items-center gap-2 whitespace-nowrap">
               {say('writer.value')}
               <select
                 className="select select-sm"

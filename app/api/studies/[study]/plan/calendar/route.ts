@@ -1,5 +1,5 @@
 import { CoreError } from '@/core/errors';
-import { asCalendar } from '@/core/formats/lessonCalendar';
+import { asCalendar } from '@/server/lessons/calendarFile';
 import { message, typed } from '@/core/message';
 import { studyOf } from '@/server/accounts/ownership';
 import { fileAnswer, handle } from '@/server/door/http';

@@ -1,6 +1,6 @@
 /** Knows the periods of a lesson as a calendar file (RFC 5545), for any calendar to read. */
 import { createEvents, type EventAttributes } from 'ics';
-import type { Dated } from '../lesson/calendar';
+import type { Dated } from '../../core/lesson/calendar';
 
 export interface CalendarPeriod extends Dated {
   /** Names it for ever, so that reading the file again moves it. */

@@ -153,3 +153,23 @@ test('a turn that is done too early, or on a wet sheet, does not pass the checke
   wet[0].at(-1)!.minutes += gone.minutes;
   expect(faultsOf({ ...plan, periods: wet }, 150).join()).toMatch(/on a wet sheet/);
 });
+
+// The fewest periods of all ways to set each step between its fewest and its usual minutes.
+test('no way of shortening steps fits a small lesson into fewer periods than the plan finds', () => {
+  const short = ['big-shapes', 'pen-line', 'rub-out-pencil', 'first-wash', 'dry-brush', 'accent', 'lift-wash', 'stipple'];
+  fc.assert(
+    fc.property(fc.subarray(short, { minLength: 2, maxLength: 3 }), fc.integer({ min: 36, max: 64 }), (ids, minutesPerPeriod) => {
+      const free = makePlan(wishes(ids, { minutesPerPeriod, periods: 1 }));
+      const ranges = free.steps.map((s) => Array.from({ length: s.knows.usual - s.knows.least + 1 }, (_, k) => s.knows.least + k));
+      let fewest = Infinity;
+      const walk = (i: number, set: number[]) => {
+        if (i < ranges.length) return ranges[i].forEach((m) => walk(i + 1, [...set, m]));
+        const steps = ids.map((id, k) => ({ ...stepOf(id), minutes: set[k] }));
+        fewest = Math.min(fewest, makePlan(wishes(steps, { minutesPerPeriod, periods: 1 })).periods.length);
+      };
+      walk(0, []);
+      expect(free.periods.length).toBe(fewest);
+    }),
+    { seed: 5, numRuns: 25 },
+  );
+});

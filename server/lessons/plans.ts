@@ -2,6 +2,7 @@
 import { and, asc, eq } from 'drizzle-orm';
 import { named } from '../../core/colour/names';
 import type { Calendar } from '../../core/lesson/calendar';
+import type { LessonRule } from '../../core/lesson/rulesAt';
 import { checkedStep } from '../../core/lesson/ownStep';
 import {
   makePlan,
@@ -19,12 +20,14 @@ import { Coats, sharesOf, WorkedShares } from '../../core/lesson/quantities';
 import { isLessonMedium, LessonMedium } from '../../core/lesson/media';
 import { techniqueOf } from '../../core/lesson/techniques';
 import { PaletteEntry } from '../../core/colour/palette';
-import { Message, typed } from '../../core/message';
+import { Message, message, typed } from '../../core/message';
+import { ruleSentence } from '../../core/style/words';
 import { database, newId, type Querying, type Transaction } from '../database/connection';
 import { logged } from '../edits/log';
 import { conflict, sentence, UserError } from '../errors';
 import { pictureOf } from '../pictures/store';
 import { plans, planSteps, students } from '../schema';
+import { listRules } from '../studies/rules';
 import { worksWithReadings } from '../studies/works';
 import { inItsClasses, inStudy, StudyRow } from '../accounts/ownership';
 
@@ -35,12 +38,14 @@ interface PlanSettings {
   outline: Schools['outline'];
   youngest: number;
   coats: Coats;
+  /** What is on the shelf, by the thing or its name. */
+  shelf: readonly string[];
   /** When the class meets; null where nobody has said. */
   calendar: Calendar | null;
 }
 
 /** What plans of before had no word for. */
-const LATER = { outline: 'any', coats: {}, calendar: null } as const;
+const LATER = { outline: 'any', coats: {}, shelf: [], calendar: null } as const;
 
 export interface StoredPlan extends PlanSettings {
   medium: LessonMedium;
@@ -152,6 +157,8 @@ export interface PlanView {
   palette: (PaletteEntry & { name: Message })[];
   strokes: MeasuredStrokes;
   measuredOn: string | null;
+  /** The rules of the study, to be kept to at their steps. */
+  rules: LessonRule[];
 }
 
 /** The plan of a study of the caller's own. */
@@ -173,6 +180,10 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
     palette: measured?.palette ?? [],
     strokes: measured?.strokes ?? NO_STROKES,
     measuredOn: measured?.title ?? null,
+    rules: (await listRules(study.id)).map((r) => ({
+      feature: r.feature,
+      said: message('rules.sentence', { kind: r.kind, sentence: ruleSentence(r) }),
+    })),
   };
 }
 

@@ -351,6 +351,7 @@ export const planSchema = object({
   coats: mixed<Coats>()
     .test('coats', saying('plan.coats'), (v) => v === undefined || coatsAre(v))
     .default({}),
+  shelf: array(string().max(80).required()).max(120).default([]),
   calendar: mixed<Calendar>()
     .nullable()
     .test('calendar', saying('plan.calendar'), (v) => v === null || v === undefined || calendarIs(v))

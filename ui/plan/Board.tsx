@@ -12,7 +12,7 @@ import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import { useHydrated } from '../shared/useHydrated';
 import { useSay } from '../words/Words';
-import { PlanPage, planFrom } from './lesson';
+import { PlanPage, planFrom, rulesIn } from './lesson';
 import { WHO } from './PeriodWall';
 
 interface Props {
@@ -61,6 +61,8 @@ function tone(): void {
 }
 
 const LAST_MINUTE = 60;
+/** More of them nobody keeps in mind while drawing. */
+const MOST_RULES = 2;
 
 function On({ studyId, page, period, source }: Props) {
   const say = useSay();
@@ -125,6 +127,7 @@ function On({ studyId, page, period, source }: Props) {
   };
   const stuck = step && saysOf(step.knows, 'stuck', lessonValues(page.strokes, page.plan.medium));
   const who = WHO[entry.kind];
+  const rules = (entry.step !== null && rulesIn(page, plan)[entry.step]) || [];
   return (
     <div ref={frame} className="fixed inset-0 z-40 flex flex-col overflow-hidden bg-base-100 text-base-content" data-board>
       <div className="flex items-baseline gap-[3vh] border-b-4 border-base-content px-[3vw] py-[1.5vh]">
@@ -152,6 +155,11 @@ function On({ studyId, page, period, source }: Props) {
         <div className="flex min-h-0 flex-col gap-[2vh] overflow-y-auto">
           <h1 className="font-title text-[7.5vh] leading-tight font-semibold">{say(entry.title)}</h1>
           <p className="text-[5.2vh] leading-snug">{say(entry.text)}</p>
+          {rules.slice(0, MOST_RULES).map((r, i) => (
+            <p key={i} className="border-s-[0.8vh] border-base-content ps-[2vh] text-[4.4vh] leading-snug">
+              {say(r.said)}
+            </p>
+          ))}
           {step?.carried.map((c, i) => (
             <p key={i} className="text-[4vh] leading-snug">
               {say('plan.carried', { step: c.from, option: typed(c.option) })}

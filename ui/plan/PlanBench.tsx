@@ -12,7 +12,7 @@ import { PeriodWall } from './PeriodWall';
 import { PlanSettings } from './PlanSettings';
 import { PlanTables, Warnings } from './PlanTables';
 import { StepList } from './StepList';
-import { KeptStep, LearnedBy, PlanPage, planSummary } from './lesson';
+import { KeptStep, LearnedBy, PlanPage, planSummary, rulesIn } from './lesson';
 import { usePlan } from './usePlan';
 import { useSay } from '../words/Words';
 
@@ -78,6 +78,7 @@ export function PlanBench({ studyId, page, heed, library, learned }: Props) {
                 draft={draft}
                 measuredOn={page.measuredOn}
                 paints={mediumOf(draft.medium).mixed === true}
+                onShelf={(shelf) => change({ ...draft, shelf }, message('edits.planField.shelf'))}
                 onCoats={(coats) => change({ ...draft, coats }, message('edits.planField.coats'))}
               />
             </>
@@ -92,6 +93,7 @@ export function PlanBench({ studyId, page, heed, library, learned }: Props) {
             plan={plan}
             library={library}
             learned={learned}
+            rules={plan ? rulesIn(page, plan) : []}
             chosen={chosen}
             onChoose={setChosen}
             onChange={(steps, label) => steps.length && change({ ...draft, steps }, label)}

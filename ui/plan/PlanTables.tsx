@@ -1,5 +1,5 @@
 'use client';
-import { figure, typed } from '@/core/message';
+import { figure, message, several, typed } from '@/core/message';
 import { Plan } from '@/core/lesson/plan';
 import { amountNeeded, Coats, coatOf, mixedOf, Needed, paintForPalette } from '@/core/lesson/quantities';
 import { mediumOf } from '@/core/lesson/media';
@@ -42,22 +42,26 @@ export function PlanTables({
   measuredOn,
   paints,
   onCoats,
+  onShelf,
   flowing,
 }: {
   plan: Plan;
   palette: PlanPage['palette'];
   sheetMm: [number, number];
-  draft: Pick<PlanDraft, 'classSize' | 'coats' | 'medium'>;
+  draft: Pick<PlanDraft, 'classSize' | 'coats' | 'medium' | 'shelf'>;
   measuredOn: string | null;
   /** Whether the medium is mixed from paint, so that the palette's amounts are of use. */
   paints: boolean;
   /** Changes what a coat takes; it cannot be changed on paper. */
   onCoats?: (coats: Coats) => void;
+  onShelf?: (shelf: string[]) => void;
   /** Set in the columns of a paper instead of side by side. */
   flowing?: boolean;
 }) {
   const say = useSay();
-  const { classSize, coats, medium } = draft;
+  const { classSize, coats, medium, shelf } = draft;
+  const keyOf = (m: Needed) => m.id ?? say(m.name);
+  const toGet = plan.materials.filter((m) => !shelf.includes(keyOf(m)));
   // Washes are thin, body colour is thick: what a coat takes is the material's own.
   const paint = mediumOf(medium).instead?.gouache ?? (['pen-and-wash', 'watercolour'].includes(medium) ? 'watercolour' : 'gouache');
   const mixed = paintForPalette(mixedOf(palette, plan.inked), sheetMm, classSize, coatOf(paint, coats));
@@ -76,7 +80,22 @@ export function PlanTables({
           <tbody>
             {plan.materials.map((m) => (
               <tr key={m.id ?? JSON.stringify(m.name)} className="border-t border-base-300 align-top">
-                <td className="py-0.5">{say(m.name)}</td>
+                <td className="py-0.5">
+                  {onShelf ? (
+                    <label className="flex items-start gap-2">
+                      <input
+                        type="checkbox"
+                        className="checkbox checkbox-xs mt-1"
+                        aria-label={say('plan.onShelf', { what: m.name })}
+                        checked={shelf.includes(keyOf(m))}
+                        onChange={(e) => onShelf(e.target.checked ? [...shelf, keyOf(m)] : shelf.filter((k) => k !== keyOf(m)))}
+                      />
+                      {say(m.name)}
+                    </label>
+                  ) : (
+                    say(m.name)
+                  )}
+                </td>
                 <td className="px-3 py-0.5 text-end whitespace-nowrap">{say(amountNeeded(m))}</td>
                 <td className="py-0.5">
                   {say(m.how)}
@@ -86,6 +105,14 @@ export function PlanTables({
             ))}
           </tbody>
         </table>
+        {shelf.length > 0 && (
+          <p className="mt-1 text-sm">
+            {toGet.length
+              ? say('plan.toGet', { things: several(toGet.map((m) => message('plan.thing', { amount: amountNeeded(m), what: m.name }))) })
+              : say('plan.allThere')}
+          </p>
+        )}
+        {onShelf && !shelf.length && <p className="mt-1 text-sm">{say('plan.shelfHow')}</p>}
         <p className="mt-1 text-sm">{measuredOn ? say('plan.measuredOn', { work: typed(measuredOn) }) : say('plan.unmeasured')}</p>
       </section>
       <div className={flowing ? '[&>*]:mb-4' : 'grid content-start gap-4'}>

@@ -1,11 +1,12 @@
 'use client';
-import { typed } from '@/core/message';
-import { lessonValues } from '@/core/lesson/plan';
+import { lessonValues, Plan } from '@/core/lesson/plan';
+import type { Entry } from '@/core/lesson/schedule';
 import { saysOf } from '@/core/lesson/technique';
 import { Paper, PaperHead } from '../shared/paper/Paper';
 import { useSay } from '../words/Words';
 import { Heed, HeedView } from './Heed';
-import { datesOf, PlanPage, planFrom } from './lesson';
+import { amount, typed } from '@/core/message';
+import { datesOf, PlanPage, planFrom, rulesIn } from './lesson';
 import { clock } from './PeriodWall';
 
 /** For the teacher's hand in the lesson: by the minute what is handed out, said and watched for, with room for what really happened. */
@@ -25,6 +26,9 @@ export function RunSheet({
   const say = useSay();
   const plan = planFrom(page);
   const dates = datesOf(plan, page.plan);
+  const rules = rulesIn(page, plan);
+  const accents = page.palette.filter((c) => c.accent);
+  const bare = page.palette.find((c) => c.ground);
   const values = lessonValues(page.strokes, page.plan.medium);
   return (
     <Paper size={paper} margin={12} foot={say('plan.sheet.foot', { study: typed(study), date: typed(say.day(date)) })}>
@@ -79,6 +83,13 @@ export function RunSheet({
                         {e.kind === 'watch' && say(e.text)}
                         {stuck && <span className="block">{say('board.stuck', { stuck })}</span>}
                         {e.kind === 'turn' &&
+                          e.part !== 2 &&
+                          rules[e.step!].map((r, k) => (
+                            <em key={k} className="block">
+                              {say(r.said)}
+                            </em>
+                          ))}
+                        {e.kind === 'turn' &&
                           step?.mind.map((m, k) => (
                             <span key={k} className="block font-semibold">
                               {say(m)}
@@ -91,8 +102,23 @@ export function RunSheet({
                 })}
               </tbody>
             </table>
+            <AwayFrom entries={entries} plan={plan} />
           </section>
         ))}
+        {(page.rules.length > 0 || accents.length > 0 || bare) && (
+          <section className="mb-4 break-inside-avoid">
+            <h2 className="text-lg font-semibold">{say('run.handIn')}</h2>
+            <ul className="text-sm">
+              {accents.map((c) => (
+                <li key={c.hex}>☐ {say('run.accent', { colour: c.name, part: amount(c.share, 'share') })}</li>
+              ))}
+              {bare && <li>☐ {say('run.bare', { part: amount(bare.share, 'share') })}</li>}
+              {page.rules.map((r, i) => (
+                <li key={i}>☐ {say(r.said)}</li>
+              ))}
+            </ul>
+          </section>
+        )}
         <Heed heed={heed} />
         <section className="break-inside-avoid">
           <h2 className="text-lg font-semibold">{say('plan.cautions')}</h2>
@@ -104,5 +130,21 @@ export function RunSheet({
         </section>
       </div>
     </Paper>
+  );
+}
+
+/** What somebody who was away makes up for: the period's turns at their fewest minutes, with what has to dry. */
+function AwayFrom({ entries, plan }: { entries: readonly Entry[]; plan: Plan }) {
+  const say = useSay();
+  const missed = [...new Set(entries.flatMap((e) => (e.kind === 'turn' && e.step !== null ? [e.step] : [])))].map((i) => plan.steps[i]);
+  if (!missed.length) return null;
+  const minutes = missed.reduce((sum, s) => sum + s.knows.least, 0);
+  return (
+    <p className="mt-1 text-sm">
+      <strong>{say('run.away', { n: minutes })}</strong>{' '}
+      {missed
+        .map((s) => say(s.dry > 0 ? 'plan.sheet.dries' : 'plan.sheet.minutes', { step: s.name, n: s.knows.least, dry: s.dry }))
+        .join(' ')}
+    </p>
   );
 }

@@ -4,6 +4,7 @@ import { PenLine } from 'lucide-react';
 import { useState } from 'react';
 import type { LessonMedium } from '@/core/lesson/media';
 import { OWN, Plan, PlanStep, stepOf } from '@/core/lesson/plan';
+import type { LessonRule } from '@/core/lesson/rulesAt';
 import { fromTechnique, NEW_STEP } from '@/core/lesson/ownStep';
 import { nameOf, OwnStep, saysOf, techniqueName } from '@/core/lesson/technique';
 import { techniqueOf, techniquesBeside, techniquesFor } from '@/core/lesson/techniques';
@@ -23,6 +24,8 @@ interface Props {
   plan: Plan | null;
   library: readonly KeptStep[];
   learned: LearnedBy;
+  /** The rules of the study at each step. */
+  rules: readonly (readonly LessonRule[])[];
   chosen: number | null;
   onChoose: (step: number | null) => void;
   onChange: (steps: PlanStep[], label: Message) => void;
@@ -32,7 +35,7 @@ interface Props {
 type Writing = { at: number | null; step: OwnStep };
 
 /** The steps of the lesson in order: dragged by the grip or moved with space and the arrow keys, opened in place. */
-export function StepList({ studyId, medium, values, steps, plan, library, learned, chosen, onChoose, onChange }: Props) {
+export function StepList({ studyId, medium, values, steps, plan, library, learned, rules, chosen, onChoose, onChange }: Props) {
   const say = useSay();
   const [writing, setWriting] = useState<Writing | null>(null);
   const ids = steps.map((s, i) => `${s.technique}:${i}`);
@@ -71,6 +74,7 @@ export function StepList({ studyId, medium, values, steps, plan, library, learne
               step={s}
               planned={plan?.steps[i] ?? null}
               name={name(i)}
+              rules={rules[i] ?? []}
               values={values}
               learned={learned[s.own ? s.own.name : s.technique] ?? null}
               warnings={plan?.warnings.filter((w) => w.step === i) ?? []}

@@ -5,7 +5,8 @@ import { GripVertical, ImagePlus, PenLine, X } from 'lucide-react';
 import type { Learned } from '@/core/lesson/learning';
 import type { Plan, PlanStep } from '@/core/lesson/plan';
 import { saysOf } from '@/core/lesson/technique';
-import { figure, Message, Typed, typed, Values } from '@/core/message';
+import { figure, Message, message, Typed, typed, Values } from '@/core/message';
+import type { LessonRule } from '@/core/lesson/rulesAt';
 import { FileButton } from '../shared/FileButton';
 import { Notice } from '../shared/Notice';
 import { PICTURE_FILES } from '../shared/pictureFiles';
@@ -21,6 +22,8 @@ interface RowProps {
   planned: Plan['steps'][number] | null;
   name: Message | Typed;
   values: Values;
+  /** The rules of the study that are kept to here. */
+  rules: readonly LessonRule[];
   learned: Learned | null;
   warnings: Plan['warnings'];
   kept: Plan['kept'];
@@ -112,7 +115,7 @@ function StepWarnings({ step, name, warnings, kept, open, onSet }: RowProps) {
   );
 }
 
-function OpenStep({ studyId, step, planned, name, values, learned, onSet, onWrite }: RowProps & { planned: Plan['steps'][number] }) {
+function OpenStep({ studyId, step, planned, name, values, rules, learned, onSet, onWrite }: RowProps & { planned: Plan['steps'][number] }) {
   const say = useSay();
   const { act, problem } = useChange();
   const t = planned.knows;
@@ -142,6 +145,16 @@ function OpenStep({ studyId, step, planned, name, values, learned, onSet, onWrit
           {say(m)}
         </p>
       ))}
+      {rules.length > 0 && (
+        <div>
+          <p className="font-semibold">{say('plan.rulesHere')}</p>
+          <ul className="ms-5 list-disc">
+            {rules.map((r, i) => (
+              <li key={i}>{say(r.said)}</li>
+            ))}
+          </ul>
+        </div>
+      )}
       <dl className="grid grid-cols-[max-content_1fr] gap-x-2">
         {SAYS.map(([heading, what]) => {
           const text = said(what);
@@ -155,6 +168,9 @@ function OpenStep({ studyId, step, planned, name, values, learned, onSet, onWrit
           );
         })}
       </dl>
+      {t.cautions.map((c) => (
+        <p key={c}>{say(message(`cautions.${c}`))}</p>
+      ))}
       {planned.options.length > 0 && (
         <fieldset className="grid gap-1">
           <legend className="font-semibold">{say('plan.options')}</legend>

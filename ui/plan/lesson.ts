@@ -4,6 +4,7 @@ import type { Learned } from '@/core/lesson/learning';
 import type { LessonMedium } from '@/core/lesson/media';
 import type { Schools } from '@/core/lesson/order';
 import { makePlan, MeasuredStrokes, Plan, PlanStep } from '@/core/lesson/plan';
+import { LessonRule, rulesAt } from '@/core/lesson/rulesAt';
 import type { Coats, WorkedShares } from '@/core/lesson/quantities';
 import type { OwnStep } from '@/core/lesson/technique';
 import { Message, message } from '@/core/message';
@@ -15,6 +16,8 @@ export interface PlanDraft {
   erasing: boolean;
   outline: Schools['outline'];
   coats: Coats;
+  /** What is on the shelf, by the thing or its name. */
+  shelf: readonly string[];
   calendar: Calendar | null;
   youngest: number;
   minutesPerPeriod: number;
@@ -31,6 +34,8 @@ export interface PlanPage {
   palette: { name: Message; hex: string; share: number; ground: boolean; accent: boolean; lab: readonly [number, number, number] }[];
   strokes: MeasuredStrokes;
   measuredOn: string | null;
+  /** The rules of the study. */
+  rules: LessonRule[];
 }
 
 /** A step of the teacher's library. */
@@ -45,6 +50,13 @@ export type LearnedBy = Readonly<Record<string, Learned>>;
 /** The lesson as a page has it. */
 export const planFrom = (page: PlanPage, draft: PlanDraft = page.plan): Plan =>
   makePlan({ ...draft, sheetMm: page.sheetMm, shares: page.shares, strokes: page.strokes });
+
+/** The rules that are kept to at each step. */
+export const rulesIn = (page: Pick<PlanPage, 'rules'>, plan: Plan): LessonRule[][] =>
+  rulesAt(
+    plan.steps.map((s) => s.knows),
+    page.rules,
+  );
 
 /** On which days its periods fall; empty where nobody has said when the class meets. */
 export const datesOf = (plan: Plan, { calendar, minutesPerPeriod }: PlanDraft): Dated[] =>

@@ -31,6 +31,10 @@ export const run = {
   what: 'was geschieht',
   handOut: 'austeilen',
   watch: 'sagen und beachten',
+  handIn: 'Vor dem Abgeben fragen',
+  accent: 'Ist der kleine Tupfer {colour} da? In der Vorlage nimmt er {part} des Blatts ein.',
+  bare: 'Sind die Lichter frei? In der Vorlage ist das Blatt auf {part} zu sehen.',
+  away: 'Wer gefehlt hat, holt {n, plural, one {# Minute} other {# Minuten}} nach:',
   room: 'was wirklich geschah',
 } as const;
 

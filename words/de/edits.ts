@@ -55,6 +55,7 @@ export const edits = {
   step: '„{step}“',
   addStep: '„{step}“ hinzufügen',
   planField: {
+    shelf: 'was im Schrank ist',
     outline: 'der Umriss',
     coats: 'was eine Schicht braucht',
     calendar: 'die Tage',

@@ -31,6 +31,10 @@ export const run = {
   what: 'what happens',
   handOut: 'hand out',
   watch: 'say and watch for',
+  handIn: 'Ask before it is handed in',
+  accent: 'Is the small touch of {colour} there? In the source it takes {part} of the sheet.',
+  bare: 'Are the lights bare? In the source the sheet shows on {part}.',
+  away: 'Who was away makes up {n, plural, one {# minute} other {# minutes}}:',
   room: 'what really happened',
 } as const;
 

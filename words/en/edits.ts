@@ -55,6 +55,7 @@ export const edits = {
   step: '“{step}”',
   addStep: 'adding “{step}”',
   planField: {
+    shelf: 'what is on the shelf',
     outline: 'the outline',
     coats: 'how much a coat takes',
     calendar: 'the days',

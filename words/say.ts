@@ -23,8 +23,6 @@ export interface Say {
   list(items: readonly string[]): string;
   /** A day as the language writes it, from YYYY-MM-DD. */
   day(date: string): string;
-  /** The day of the week, short, from YYYY-MM-DD. */
-  weekday(date: string): string;
   voice: Voice;
   /** Tag of the language as it is written here. */
   locale: string;
@@ -121,7 +119,6 @@ export function speaker(catalogue: Catalogue, voice: Voice, on: 'paper' | 'scree
       new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
         new Date(`${date}T12:00:00Z`),
       ),
-    weekday: (date: string) => new Intl.DateTimeFormat(locale, { weekday: 'short', timeZone: 'UTC' }).format(new Date(`${date}T12:00:00Z`)),
     voice,
     locale,
   });

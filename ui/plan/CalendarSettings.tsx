@@ -11,10 +11,8 @@ interface Props {
   onChange: (calendar: Calendar | null) => void;
 }
 
-const WEEK = [1, 2, 3, 4, 5, 6, 7] as const;
-/** A Monday, so that the days of the week can be named. */
-const MONDAY = '2024-01-01';
-const dayAfter = (n: number): string => new Date(Date.parse(MONDAY) + n * 86_400_000).toISOString().slice(0, 10);
+/** From Monday on, which is day 1. */
+const WEEK = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
 const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** When the class meets, and when not: then every period has its day, and can be taken into a calendar. */
@@ -55,23 +53,26 @@ export function CalendarSettings({ studyId, calendar, onChange }: Props) {
       <div className="grid gap-1 text-sm">
         <span>{say('plan.dates.weekdays')}</span>
         <div className="flex flex-wrap gap-1">
-          {WEEK.map((day) => (
-            <button
-              key={day}
-              type="button"
-              className={`btn btn-sm ${many(day) ? 'btn-neutral' : ''}`}
-              aria-pressed={many(day) > 0}
-              onClick={() => {
-                // None, one, two periods one after the other, none.
-                const others = calendar.weekdays.filter((w) => w !== day);
-                const next = [...others, ...Array.from({ length: (many(day) + 1) % 3 }, () => day)].sort((a, b) => a - b);
-                if (next.length) set({ weekdays: next });
-              }}
-            >
-              {say.weekday(dayAfter(day - 1))}
-              {many(day) > 1 && <span> × {many(day)}</span>}
-            </button>
-          ))}
+          {WEEK.map((name, i) => {
+            const day = i + 1;
+            return (
+              <button
+                key={name}
+                type="button"
+                className={`btn btn-sm ${many(day) ? 'btn-neutral' : ''}`}
+                aria-pressed={many(day) > 0}
+                onClick={() => {
+                  // None, one, two periods one after the other, none.
+                  const others = calendar.weekdays.filter((w) => w !== day);
+                  const next = [...others, ...Array.from({ length: (many(day) + 1) % 3 }, () => day)].sort((a, b) => a - b);
+                  if (next.length) set({ weekdays: next });
+                }}
+              >
+                {say(`plan.dates.days.${name}`)}
+                {many(day) > 1 && <span> × {many(day)}</span>}
+              </button>
+            );
+          })}
         </div>
       </div>
       <div className="grid gap-1 text-sm">

@@ -120,9 +120,12 @@ function WallEntry({ entry: e, from, flowing, chosen, onChoose, onMinutes }: Ent
             <span className={e.kind === 'turn' ? 'font-semibold' : ''}>{say(e.title)}</span>
           )}
           {e.part && <span className="text-sm"> {say('plan.begun', { part: e.part === 1 ? 'one' : 'two' })}</span>}
-          <span className="ms-2 text-xs">{say(`plan.who.${WHO[e.kind]}`)}</span>
+          {(flowing || !roomy) && <span className="ms-2 text-xs">{say(`plan.who.${WHO[e.kind]}`)}</span>}
         </span>
-        <span className="pt-0.5 text-end text-sm whitespace-nowrap">{say('units.minutes', { n: figure(e.minutes) })}</span>
+        <span className="pt-0.5 text-end text-sm whitespace-nowrap">
+          {say('units.minutes', { n: figure(e.minutes) })}
+          {!flowing && roomy && <span className="block text-xs">{say(`plan.who.${WHO[e.kind]}`)}</span>}
+        </span>
       </div>
       {told && (
         <p

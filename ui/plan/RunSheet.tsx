@@ -9,6 +9,14 @@ import { amount, typed } from '@/core/message';
 import { datesOf, PlanPage, planFrom, rulesIn } from './lesson';
 import { clock } from './PeriodWall';
 
+const COLUMNS = [
+  ['at', 'w-[17mm]'],
+  ['what', 'w-[30%]'],
+  ['handOut', 'w-[20%]'],
+  ['watch', ''],
+  ['room', 'w-[24mm]'],
+] as const;
+
 /** For the teacher's hand in the lesson: by the minute what is handed out, said and watched for, with room for what really happened. */
 export function RunSheet({
   page,
@@ -44,11 +52,11 @@ export function RunSheet({
                 </span>
               )}
             </h2>
-            <table className="w-full border-collapse text-sm">
+            <table className="w-full table-fixed border-collapse text-[0.78rem] leading-tight">
               <thead>
                 <tr className="border-b-2 border-black text-start align-bottom">
-                  {(['at', 'what', 'handOut', 'watch', 'room'] as const).map((h) => (
-                    <th key={h} scope="col" className="p-1 text-start">
+                  {COLUMNS.map(([h, wide]) => (
+                    <th key={h} scope="col" className={`p-1 text-start ${wide}`}>
                       {say(`run.${h}`)}
                     </th>
                   ))}
@@ -96,7 +104,7 @@ export function RunSheet({
                             </span>
                           ))}
                       </td>
-                      <td className="w-[28mm] p-1" />
+                      <td className="p-1" />
                     </tr>
                   );
                 })}

@@ -122,6 +122,7 @@ export const plan = {
     event: '{study}, Abschnitt {n, number}',
     from: 'Erster Tag',
     at: 'Beginnt um',
+    days: { mon: 'Montag', tue: 'Dienstag', wed: 'Mittwoch', thu: 'Donnerstag', fri: 'Freitag', sat: 'Samstag', sun: 'Sonntag' },
     weekdays: 'An diesen Tagen (noch einmal für zwei Abschnitte, ein drittes Mal für keinen)',
     off: 'Freie Tage',
     span: '{days, select, one {{from}} other {{from} bis {to}}}',

@@ -113,6 +113,7 @@ export const plan = {
     event: '{study}, period {n, number}',
     from: 'First day',
     at: 'Begins at',
+    days: { mon: 'Mon', tue: 'Tue', wed: 'Wed', thu: 'Thu', fri: 'Fri', sat: 'Sat', sun: 'Sun' },
     weekdays: 'On these days (again for two periods, a third time for none)',
     off: 'Days off',
     span: '{days, select, one {{from}} other {{from} to {to}}}',

@@ -16,6 +16,7 @@ const wishes: fc.Arbitrary<PlanWishes> = fc.constantFrom(...LESSON_MEDIA).chain(
     erasing: fc.boolean(),
     outline: fc.constantFrom(...SCHOOLS.outline),
     coats: fc.constant({}),
+    shelf: fc.constant({}),
     youngest: fc.integer({ min: 5, max: 20 }),
     minutesPerPeriod: fc.integer({ min: 25, max: 240 }),
     periods: fc.integer({ min: 1, max: 8 }),

@@ -23,6 +23,7 @@ const wishes = (ids: readonly (string | PlanStep)[], more: Partial<PlanWishes>):
   youngest: 13,
   shares: USUAL_SHARES,
   coats: {},
+  shelf: {},
   ...more,
 });
 const ofOrder = (plan: Plan) =>

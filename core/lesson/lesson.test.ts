@@ -22,6 +22,7 @@ const wishes = (ids: readonly string[], more: Partial<PlanWishes> = {}): PlanWis
   medium: 'pen-and-wash',
   steps: ids.map((id) => stepOf(id)),
   coats: {},
+  shelf: {},
   minutesPerPeriod: 50,
   periods: 3,
   classSize: 24,

@@ -39,6 +39,7 @@ const lesson = (steps: PlanStep[], more = {}) =>
     youngest: 13,
     shares: USUAL_SHARES,
     coats: {},
+    shelf: {},
     ...more,
   });
 
@@ -141,5 +142,20 @@ describe('a lesson', () => {
         .at(-1);
     expect(watch('gouache')).toMatch(/lifts the coat below/);
     expect(watch('acrylic')).toMatch(/no longer lifts/);
+  });
+
+  test('is done in turns where there are too few tools, and says so where they are first asked for', () => {
+    const steps = [stepOf('pencil-draft'), stepOf('pen-line'), stepOf('pen-hatch')];
+    const told = (shelf: Record<string, number>) => lesson(steps, { shelf }).warnings.filter((w) => w.rule === 'shared');
+    // 22 students: 22 pens are needed.
+    expect(told({})).toEqual([]);
+    expect(told({ pen: 22, ink: 1 })).toEqual([]);
+    const [few] = told({ pen: 8 });
+    expect([few.step, few.weight]).toEqual([1, 'mind']);
+    expect(english(few.reason)).toMatch(/There are 8 of .*pen-holder.*22 are needed/);
+    expect(english(few.remedy)).toMatch(/^Work in 3 turns/);
+    expect(told({ pen: 0 })[0].weight).toBe('risks');
+    const own = lesson([stepOf(OWN, coffee)], { shelf: { 'cold coffee, cup': 3 } });
+    expect(own.warnings.find((w) => w.rule === 'shared')?.step).toBe(0);
   });
 });

@@ -7,7 +7,7 @@ import { cautionsFor } from './hazards';
 import { ItemId } from './items';
 import { OrderContext, orderWarnings, OrderWarning } from './order';
 import { asTechnique } from './ownStep';
-import { Coats, materialsFor, Needed, ownNeeds, WorkedShares } from './quantities';
+import { Coats, materialsFor, Needed, ownNeeds, Shelf, shelfKey, WorkedShares } from './quantities';
 import { Entry, Frame, schedule, Schedule, TimedStep } from './schedule';
 import { LessonMedium, mediumOf } from './media';
 import { lays, nameOf, OwnStep, StepOption, Technique } from './technique';
@@ -55,6 +55,8 @@ export interface PlanWishes extends OrderContext {
   shares: WorkedShares;
   /** What one coat of an A4 sheet takes, where a teacher knows better. */
   coats: Coats;
+  /** What there is of it; nothing said of a thing means that there is enough. */
+  shelf: Shelf;
   /** The master's strokes, where they have been measured. */
   strokes: MeasuredStrokes;
 }
@@ -302,6 +304,30 @@ function timeWarnings(wishes: PlanWishes, { squeeze, timetable, laid }: ReturnTy
   return out;
 }
 
+/** Tools of which there are too few for all at once: the first step that asks for them is done in turns. */
+function sharedWarnings(wishes: PlanWishes, techniques: readonly Technique[], materials: readonly Needed[], { laid }: Fit): PlanWarning[] {
+  return materials.flatMap((m): PlanWarning[] => {
+    const have = wishes.shelf[shelfKey(m)];
+    if (m.unit !== 'piece' || have === undefined || have >= m.amount) return [];
+    const step = techniques.findIndex((t) =>
+      m.id === null ? t.own?.items.some((it) => it.what === shelfKey(m)) : Object.hasOwn(itemsIn(wishes.medium, t, wishes), m.id),
+    );
+    if (step < 0) return [];
+    const values = { what: m.name, have, needed: m.amount };
+    const turns = have > 0 ? Math.ceil(m.amount / have) : 0;
+    return [
+      {
+        rule: 'shared',
+        step,
+        other: null,
+        weight: turns ? 'mind' : 'risks',
+        reason: message('order.shared.reason', values),
+        remedy: message(turns ? 'order.shared.remedy' : 'order.shared.none', { ...values, turns, minutes: turns * laid[step].minutes }),
+      },
+    ];
+  });
+}
+
 /** What a step needs on the tables that is not there already. */
 function broughtBy(techniques: readonly Technique[], i: number, wishes: PlanWishes): (Message | Typed)[] {
   const needs = (t: Technique) => Object.keys(itemsIn(wishes.medium, t, wishes));
@@ -331,7 +357,22 @@ export function makePlan(wishes: PlanWishes): Plan {
     return t;
   });
   const fit = fitted(wishes, techniques);
-  const all: PlanWarning[] = [...orderWarnings(techniques, wishes), ...timeWarnings(wishes, fit)];
+  const materials = [
+    ...materialsFor(
+      [...(mediumOf(wishes.medium).screen ? [] : [ALWAYS]), ...techniques.map((t) => itemsIn(wishes.medium, t, wishes))],
+      wishes.classSize,
+      wishes.sheetMm,
+      wishes.shares,
+      wishes.ink,
+      wishes.coats,
+    ),
+    ...ownNeeds(techniques, wishes.classSize),
+  ];
+  const all: PlanWarning[] = [
+    ...orderWarnings(techniques, wishes),
+    ...timeWarnings(wishes, fit),
+    ...sharedWarnings(wishes, techniques, materials, fit),
+  ];
   const onPurpose = (w: PlanWarning) => w.step !== null && wishes.steps[w.step].kept.includes(w.rule);
   const cautions = techniques.flatMap((t) => t.cautions.filter((c) => c !== 'waterproof-ink' || wishes.ink === 'waterproof'));
   if (wishes.medium === 'acrylic') cautions.push('acrylic');
@@ -353,17 +394,7 @@ export function makePlan(wishes: PlanWishes): Plan {
       brings: broughtBy(techniques, i, wishes),
       knows: techniques[i],
     })),
-    materials: [
-      ...materialsFor(
-        [...(mediumOf(wishes.medium).screen ? [] : [ALWAYS]), ...techniques.map((t) => itemsIn(wishes.medium, t, wishes))],
-        wishes.classSize,
-        wishes.sheetMm,
-        wishes.shares,
-        wishes.ink,
-        wishes.coats,
-      ),
-      ...ownNeeds(techniques, wishes.classSize),
-    ],
+    materials,
     warnings: all.filter((w) => !onPurpose(w)),
     kept: all.filter(onPurpose),
     cautions: [...cautionsFor(cautions, wishes.youngest), ...new Set(techniques.map((t) => t.own?.caution ?? '').filter(Boolean))].map(

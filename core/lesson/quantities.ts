@@ -17,6 +17,12 @@ export interface ColourNeed {
 /** Millilitres that one coat of a whole A4 sheet takes, where a teacher knows better than the usual figure. */
 export type Coats = Partial<Record<ItemId, number>>;
 
+/** How much is on the shelf, by the thing or by the name a teacher gave it. */
+export type Shelf = Readonly<Record<string, number>>;
+
+/** By what a need is known on the shelf: the thing, or a teacher's own name for it. */
+export const shelfKey = ({ id, name }: Pick<Needed, 'id' | 'name'>): string => id ?? ('typed' in name ? name.typed : name.key);
+
 export const coatOf = (id: ItemId, coats: Coats): number => coats[id] ?? (ITEMS[id] as Item).coat ?? 0;
 
 /**

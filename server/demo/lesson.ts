@@ -39,7 +39,7 @@ const SKETCH: OwnStep = {
 
 /** Which stage of the exemplar shows which step, as it is when that step is done. */
 const STAGES: Readonly<Record<string, (whole: RgbImage) => RgbImage>> = {
-  'pencil-draft': (whole) => lineSheet(whole, 'coarse'),
+  'pen-line': (whole) => lineSheet(whole, 'coarse'),
   'pen-hatch': (whole) => lineSheet(whole, 'fine'),
   'first-wash': (whole) => valueSheet(whole, 3),
   accent: (whole) => whole,

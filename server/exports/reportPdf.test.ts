@@ -27,7 +27,7 @@ function document(language: Language): ReportDocument {
     sentence: message('readings.slack.kept'),
     evidence: message('readings.evidence.one', { title: typed('Ferry') }),
   };
-  const wishes = { ink: 'washable', contact: 'light-pencil', erasing: true, outline: 'any', coats: {} } as const;
+  const wishes = { ink: 'washable', contact: 'light-pencil', erasing: true, outline: 'any', coats: {}, shelf: {} } as const;
   const steps = [...usualSteps('pen-and-wash', wishes)].reverse();
   const plan = makePlan({
     ...wishes,

@@ -35,8 +35,14 @@ test('a plan keeps own steps, choices, rules broken on purpose, pictures and day
   const pictureId = await changing((tx) => taken.store(tx));
   const own = { ...stepOf(OWN, OWN_STEP), option: null, kept: ['water-over-running'], pictureId };
   const calendar = { from: '2026-09-01', weekdays: [2], at: '09:50', off: [] };
-  await savePlan(teacher, study, 0, { ...first, steps: [...first.steps, own], outline: 'last', coats: { ink: 0.8 }, calendar }, LABEL);
-  expect((await plan()).plan).toMatchObject({ outline: 'last', coats: { ink: 0.8 }, calendar });
+  await savePlan(
+    teacher,
+    study,
+    0,
+    { ...first, steps: [...first.steps, own], outline: 'last', coats: { ink: 0.8 }, shelf: { pen: 8 }, calendar },
+    LABEL,
+  );
+  expect((await plan()).plan).toMatchObject({ outline: 'last', coats: { ink: 0.8 }, shelf: { pen: 8 }, calendar });
   expect((await plan()).plan.steps.at(-1)).toEqual(own);
   // A picture that a step has is not swept away.
   await sweepPictures(tomorrow());

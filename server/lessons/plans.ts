@@ -16,7 +16,7 @@ import {
   usualSteps,
 } from '../../core/lesson/plan';
 import type { Schools } from '../../core/lesson/order';
-import { Coats, sharesOf, WorkedShares } from '../../core/lesson/quantities';
+import { Coats, sharesOf, Shelf, WorkedShares } from '../../core/lesson/quantities';
 import { isLessonMedium, LessonMedium } from '../../core/lesson/media';
 import { techniqueOf } from '../../core/lesson/techniques';
 import { PaletteEntry } from '../../core/colour/palette';
@@ -38,14 +38,13 @@ interface PlanSettings {
   outline: Schools['outline'];
   youngest: number;
   coats: Coats;
-  /** What is on the shelf, by the thing or its name. */
-  shelf: readonly string[];
+  shelf: Shelf;
   /** When the class meets; null where nobody has said. */
   calendar: Calendar | null;
 }
 
 /** What plans of before had no word for. */
-const LATER = { outline: 'any', coats: {}, shelf: [], calendar: null } as const;
+const LATER = { outline: 'any', coats: {}, shelf: {}, calendar: null } as const;
 
 export interface StoredPlan extends PlanSettings {
   medium: LessonMedium;

@@ -2,7 +2,7 @@
 import type { Calendar } from '../../core/lesson/calendar';
 import { ITEMS } from '../../core/lesson/items';
 import { SCHOOLS } from '../../core/lesson/order';
-import type { Coats } from '../../core/lesson/quantities';
+import type { Coats, Shelf } from '../../core/lesson/quantities';
 import type { OwnStep } from '../../core/lesson/technique';
 import { isPointName, MOST_POINT_NAME } from '../../core/formats/templateFile';
 import { array, boolean, mixed, number, object, string } from 'yup';
@@ -327,6 +327,12 @@ const coatsAre = (v: unknown): boolean =>
   v !== null &&
   Object.entries(v).every(([id, ml]) => Object.hasOwn(ITEMS, id) && typeof ml === 'number' && ml > 0 && ml <= 200);
 
+const shelfIs = (v: unknown): boolean =>
+  typeof v === 'object' &&
+  v !== null &&
+  Object.keys(v).length <= 120 &&
+  Object.entries(v).every(([k, n]) => k.length <= 80 && typeof n === 'number' && n >= 0 && n <= 100_000);
+
 /** Whether it has the fields of a calendar; what is wrong with their values is told by name. */
 const calendarIs = (v: Partial<Record<keyof Calendar, unknown>>): v is Calendar =>
   typeof v.from === 'string' &&
@@ -351,7 +357,9 @@ export const planSchema = object({
   coats: mixed<Coats>()
     .test('coats', saying('plan.coats'), (v) => v === undefined || coatsAre(v))
     .default({}),
-  shelf: array(string().max(80).required()).max(120).default([]),
+  shelf: mixed<Shelf>()
+    .test('shelf', saying('plan.shelf'), (v) => v === undefined || shelfIs(v))
+    .default({}),
   calendar: mixed<Calendar>()
     .nullable()
     .test('calendar', saying('plan.calendar'), (v) => v === null || v === undefined || calendarIs(v))

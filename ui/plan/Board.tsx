@@ -1,11 +1,12 @@
 'use client';
 import Link from 'next/link';
-import { Bell, BellOff, ChevronLeft, ChevronRight, Maximize, Pause, Play, Plus, X } from 'lucide-react';
+import { Bell, BellOff, ChevronDown, ChevronLeft, ChevronRight, ChevronUp, Maximize, Pause, Play, Plus, X } from 'lucide-react';
 import { ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { BEGIN, given, Held, leftOf, moved, turned, turnsHeld } from '@/core/lesson/boardClock';
 import { lessonValues } from '@/core/lesson/plan';
 import { saysOf } from '@/core/lesson/technique';
-import { typed } from '@/core/message';
+import { Message, typed } from '@/core/message';
+import type { Point } from '@/core/raster/image';
 import { Notice } from '../shared/Notice';
 import { wholePicture } from '../shared/reading/client';
 import { send } from '../shared/request';
@@ -22,6 +23,13 @@ interface Props {
   period: number;
   /** What is shown where a step has no picture of its own. */
   source: { pictureId: string; title: string } | null;
+  /** The build-up of a work from its shapes, in shares of it, and its width over its height; empty where none is drawn. */
+  build: { steps: readonly BoardShape[]; ratio: number };
+}
+
+interface BoardShape {
+  outline: readonly Point[];
+  said: readonly Message[];
 }
 
 /** The lesson for the wall: one step fills the screen, with its clock and picture; what comes next stands small beneath. */
@@ -64,7 +72,7 @@ const LAST_MINUTE = 60;
 /** More of them nobody keeps in mind while drawing. */
 const MOST_RULES = 2;
 
-function On({ studyId, page, period, source }: Props) {
+function On({ studyId, page, period, source, build }: Props) {
   const say = useSay();
   const plan = useMemo(() => planFrom(page), [page]);
   const entries = plan.periods[period];
@@ -74,6 +82,7 @@ function On({ studyId, page, period, source }: Props) {
   const [sound, setSound] = useState(false);
   const { act, busy, problem } = useChange();
   const [ended, setEnded] = useState(false);
+  const [shape, setShape] = useState(0);
   const frame = useRef<HTMLDivElement>(null);
   useEffect(() => {
     sessionStorage.setItem(key, JSON.stringify(held));
@@ -86,6 +95,9 @@ function On({ studyId, page, period, source }: Props) {
   const left = leftOf(held, entry, now);
   const step = entry.step === null ? null : plan.steps[entry.step];
   const next = entries[held.at + 1] ?? null;
+  // Where the lesson drafts and no picture shows how, the work is built up shape by shape.
+  const building = step?.knows.role === 'draft' && step.pictureId === null && build.steps.length > 0;
+  const toShape = (by: 1 | -1) => setShape((k) => Math.min(build.steps.length - 1, Math.max(0, k + by)));
   const over = left <= 0;
   const last = !over && left <= LAST_MINUTE && entry.minutes > 1;
   const rung = useRef('');
@@ -106,6 +118,8 @@ function On({ studyId, page, period, source }: Props) {
       else if (e.key === 'ArrowLeft' || e.key === 'PageUp') go(-1);
       else if (e.key === ' ' && !on) pause();
       else if (e.key === '+') more();
+      else if (building && e.key === 'ArrowDown') toShape(1);
+      else if (building && e.key === 'ArrowUp') toShape(-1);
       else return;
       e.preventDefault();
     };
@@ -167,7 +181,7 @@ function On({ studyId, page, period, source }: Props) {
           ))}
           {entry.kind === 'turn' && stuck && <p className="text-[4vh] leading-snug">{say('board.stuck', { stuck })}</p>}
         </div>
-        <Shown entryKind={entry.kind} step={step} source={source} />
+        {building ? <Built build={build} upTo={shape} /> : <Shown entryKind={entry.kind} step={step} source={source} />}
       </div>
       <p className="truncate border-t border-base-300 px-[3vw] pt-[1vh] text-[3.2vh]">
         {next ? say('board.next', { title: next.title, minutes: next.minutes }) : say('board.nothingNext')}
@@ -182,6 +196,16 @@ function On({ studyId, page, period, source }: Props) {
         <Key label={say('board.forward')} onPress={() => go(1)} off={!next}>
           <ChevronRight aria-hidden />
         </Key>
+        {building && (
+          <>
+            <Key label={say('board.lessShapes')} onPress={() => toShape(-1)} off={shape === 0}>
+              <ChevronUp aria-hidden />
+            </Key>
+            <Key label={say('board.moreShapes')} onPress={() => toShape(1)} off={shape === build.steps.length - 1}>
+              <ChevronDown aria-hidden />
+            </Key>
+          </>
+        )}
         <Key label={say('board.more')} onPress={more}>
           <Plus aria-hidden /> 2
         </Key>
@@ -252,6 +276,39 @@ function Shown({
           />
         </div>
       )}
+    </div>
+  );
+}
+
+/** The shapes so far on the sheet with its quarters, the newest strong, and where it stands in words. */
+function Built({ build: { steps, ratio }, upTo }: { build: Props['build']; upTo: number }) {
+  const say = useSay();
+  const path = (outline: readonly Point[]) => `${outline.map(([x, y], i) => `${i ? 'L' : 'M'}${x * ratio} ${y}`).join('')}Z`;
+  return (
+    <div className="flex min-h-0 flex-col gap-[2vh]">
+      <svg
+        viewBox={`-0.01 -0.01 ${ratio + 0.02} 1.02`}
+        className="min-h-0 flex-1"
+        role="img"
+        aria-label={say('carry.step', { n: upTo + 1 })}
+      >
+        <rect width={ratio} height={1} fill="none" stroke="currentColor" strokeWidth={0.004} />
+        <path
+          d={[0.25, 0.5, 0.75].map((q) => `M${q * ratio} 0V1M0 ${q}H${ratio}`).join('')}
+          stroke="currentColor"
+          strokeWidth={0.002}
+          strokeDasharray="0.01 0.01"
+          opacity={0.6}
+        />
+        {steps.slice(0, upTo + 1).map((s, i) => (
+          <path key={i} d={path(s.outline)} fill="none" stroke="currentColor" strokeWidth={i === upTo ? 0.014 : 0.005} />
+        ))}
+      </svg>
+      <div className="flex-none text-[4vh] leading-snug" aria-live="polite">
+        {steps[upTo].said.slice(0, 2).map((m, i) => (
+          <p key={i}>{say(m)}</p>
+        ))}
+      </div>
     </div>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 import { figure, message, several, typed } from '@/core/message';
 import { Plan } from '@/core/lesson/plan';
-import { amountNeeded, Coats, coatOf, mixedOf, Needed, paintForPalette } from '@/core/lesson/quantities';
+import { amountNeeded, Coats, coatOf, mixedOf, Needed, paintForPalette, Shelf, shelfKey } from '@/core/lesson/quantities';
 import { mediumOf } from '@/core/lesson/media';
 import type { PlanDraft, PlanPage } from './lesson';
 import { useSay } from '../words/Words';
@@ -54,14 +54,14 @@ export function PlanTables({
   paints: boolean;
   /** Changes what a coat takes; it cannot be changed on paper. */
   onCoats?: (coats: Coats) => void;
-  onShelf?: (shelf: string[]) => void;
+  onShelf?: (shelf: Shelf) => void;
   /** Set in the columns of a paper instead of side by side. */
   flowing?: boolean;
 }) {
   const say = useSay();
   const { classSize, coats, medium, shelf } = draft;
-  const keyOf = (m: Needed) => m.id ?? say(m.name);
-  const toGet = plan.materials.filter((m) => !shelf.includes(keyOf(m)));
+  const toGet = plan.materials.map((m) => ({ ...m, amount: m.amount - (shelf[shelfKey(m)] ?? 0) })).filter((m) => m.amount > 0);
+  const looked = Object.keys(shelf).length > 0;
   // Washes are thin, body colour is thick: what a coat takes is the material's own.
   const paint = mediumOf(medium).instead?.gouache ?? (['pen-and-wash', 'watercolour'].includes(medium) ? 'watercolour' : 'gouache');
   const mixed = paintForPalette(mixedOf(palette, plan.inked), sheetMm, classSize, coatOf(paint, coats));
@@ -80,39 +80,25 @@ export function PlanTables({
           <tbody>
             {plan.materials.map((m) => (
               <tr key={m.id ?? JSON.stringify(m.name)} className="border-t border-base-300 align-top">
-                <td className="py-0.5">
-                  {onShelf ? (
-                    <label className="flex items-start gap-2">
-                      <input
-                        type="checkbox"
-                        className="checkbox checkbox-xs mt-1"
-                        aria-label={say('plan.onShelf', { what: m.name })}
-                        checked={shelf.includes(keyOf(m))}
-                        onChange={(e) => onShelf(e.target.checked ? [...shelf, keyOf(m)] : shelf.filter((k) => k !== keyOf(m)))}
-                      />
-                      {say(m.name)}
-                    </label>
-                  ) : (
-                    say(m.name)
-                  )}
-                </td>
+                <td className="py-0.5">{say(m.name)}</td>
                 <td className="px-3 py-0.5 text-end whitespace-nowrap">{say(amountNeeded(m))}</td>
                 <td className="py-0.5">
                   {say(m.how)}
                   {m.coat !== null && m.id !== null && <Coat need={m} coats={coats} onCoats={onCoats} />}
+                  {onShelf && <Have need={m} shelf={shelf} onShelf={onShelf} />}
                 </td>
               </tr>
             ))}
           </tbody>
         </table>
-        {shelf.length > 0 && (
+        {looked && (
           <p className="mt-1 text-sm">
             {toGet.length
               ? say('plan.toGet', { things: several(toGet.map((m) => message('plan.thing', { amount: amountNeeded(m), what: m.name }))) })
               : say('plan.allThere')}
           </p>
         )}
-        {onShelf && !shelf.length && <p className="mt-1 text-sm">{say('plan.shelfHow')}</p>}
+        {onShelf && !looked && <p className="mt-1 text-sm">{say('plan.shelfHow')}</p>}
         <p className="mt-1 text-sm">{measuredOn ? say('plan.measuredOn', { work: typed(measuredOn) }) : say('plan.unmeasured')}</p>
       </section>
       <div className={flowing ? '[&>*]:mb-4' : 'grid content-start gap-4'}>
@@ -167,6 +153,33 @@ function Coat({ need, coats, onCoats }: { need: Needed; coats: Coats; onCoats?: 
         }}
       />
       {say('plan.ml')}
+    </label>
+  );
+}
+
+/** How much of it is on the shelf. */
+function Have({ need, shelf, onShelf }: { need: Needed; shelf: Shelf; onShelf: (shelf: Shelf) => void }) {
+  const say = useSay();
+  const key = shelfKey(need);
+  return (
+    <label className="mt-0.5 flex items-center gap-1 text-xs">
+      {say('plan.onShelf')}
+      <input
+        key={shelf[key] ?? ''}
+        type="number"
+        className="input input-xs w-16"
+        aria-label={say('plan.onShelfOf', { what: need.name })}
+        min={0}
+        max={100000}
+        defaultValue={shelf[key] ?? ''}
+        onBlur={(e) => {
+          const { [key]: before, ...rest } = shelf;
+          const have = e.target.value === '' ? undefined : e.target.valueAsNumber;
+          if (have === before) return;
+          if (have === undefined) onShelf(rest);
+          else if (have >= 0 && have <= 100_000) onShelf({ ...shelf, [key]: have });
+        }}
+      />
     </label>
   );
 }

@@ -5,7 +5,7 @@ import type { LessonMedium } from '@/core/lesson/media';
 import type { Schools } from '@/core/lesson/order';
 import { makePlan, MeasuredStrokes, Plan, PlanStep } from '@/core/lesson/plan';
 import { LessonRule, rulesAt } from '@/core/lesson/rulesAt';
-import type { Coats, WorkedShares } from '@/core/lesson/quantities';
+import type { Coats, Shelf, WorkedShares } from '@/core/lesson/quantities';
 import type { OwnStep } from '@/core/lesson/technique';
 import { Message, message } from '@/core/message';
 
@@ -16,8 +16,7 @@ export interface PlanDraft {
   erasing: boolean;
   outline: Schools['outline'];
   coats: Coats;
-  /** What is on the shelf, by the thing or its name. */
-  shelf: readonly string[];
+  shelf: Shelf;
   calendar: Calendar | null;
   youngest: number;
   minutesPerPeriod: number;

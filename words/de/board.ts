@@ -12,6 +12,8 @@ export const board = {
   back: 'Zurück (Pfeil links)',
   forward: 'Weiter (Pfeil rechts)',
   go: 'Weiterlaufen (Leertaste)',
+  moreShapes: 'Eine Form mehr (Pfeil nach unten)',
+  lessShapes: 'Eine Form weniger (Pfeil nach oben)',
   pause: 'Uhr anhalten (Leertaste)',
   more: 'Zwei Minuten mehr (+)',
   soundOn: 'Ton aus; läuten, wenn die Zeit um ist',

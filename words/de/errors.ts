@@ -240,6 +240,7 @@ export const errors = {
     parts: 'Teile müssen Namen mit je einer Stärke von 0 bis 1 sein.',
   },
   plan: {
+    shelf: 'shelf: jede Menge muss eine Zahl ab 0 sein',
     coats: 'coats: jede Menge muss eine Zahl in Millilitern über 0 und höchstens 200 sein',
     calendar: 'calendar: einen ersten Tag, Wochentage, eine Uhrzeit und freie Tage angeben',
     ownStep: 'steps: einen Schritt oder eine Datei davon senden',

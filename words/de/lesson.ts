@@ -184,6 +184,12 @@ export const order = {
       'Damit es passt, sind Schritte gekürzt{fully, select, yes { auf die wenigsten Minuten} other {}}, und Schauen, Aufwärmen und Reden sind knapp.',
     remedy: 'Ein Abschnitt mehr oder ein Schritt weniger gibt die Zeit zurück.',
   },
+  shared: {
+    reason: 'Von „{what}“ {have, plural, =0 {ist nichts} one {ist eins} other {sind #}} da, gebraucht werden {needed, number}.',
+    remedy:
+      'In {turns, number} Gruppen nacheinander arbeiten: die anderen üben so lange auf Schmierpapier. Zusammen dauert es {minutes, plural, one {# Minute} other {# Minuten}}.',
+    none: 'Mehr davon besorgen, oder ein anderes Werkzeug und einen anderen Schritt nehmen.',
+  },
   drying: {
     reason: '{why} Nach „{a}“ {n, plural, one {# Minute} other {# Minuten}} warten.',
     remedy: 'Das Warten ist unten mit Übung gefüllt; eine Pause zwischen zwei Abschnitten würde es umsonst trocknen.',

@@ -12,6 +12,8 @@ export const board = {
   back: 'Back (arrow left)',
   forward: 'On (arrow right)',
   go: 'Go on (space)',
+  moreShapes: 'One shape more (arrow down)',
+  lessShapes: 'One shape fewer (arrow up)',
   pause: 'Stop the clock (space)',
   more: 'Two minutes more (+)',
   soundOn: 'Sound off; ring when time is up',

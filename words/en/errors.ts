@@ -226,6 +226,7 @@ export const errors = {
     parts: 'Parts must be names with a strength from 0 to 1 each.',
   },
   plan: {
+    shelf: 'shelf: each amount must be a number from 0 on',
     coats: 'coats: each must be a number of millilitres above 0 and at most 200',
     calendar: 'calendar: give a first day, weekdays, a time and days off',
     ownStep: 'steps: send one step or one file of them',

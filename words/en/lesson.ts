@@ -175,6 +175,12 @@ export const order = {
       'To fit, steps are shortened{fully, select, yes { to the fewest minutes} other {}}, and looking, warming up and talking are brief.',
     remedy: 'One more period, or one step fewer, gives the time back.',
   },
+  shared: {
+    reason: '{have, plural, =0 {There is none of} one {There is one of} other {There are # of}} “{what}”, and {needed, number} are needed.',
+    remedy:
+      'Work in {turns, number} turns: the others practise on scrap meanwhile. All together it takes {minutes, plural, one {# minute} other {# minutes}}.',
+    none: 'Get them, or take another tool and another step.',
+  },
   drying: {
     reason: '{why} Wait {n, plural, one {# minute} other {# minutes}} after “{a}”.',
     remedy: 'The wait is filled with practice below; a break between periods would dry it for nothing.',

@@ -4,28 +4,11 @@
  */
 import fc from 'fast-check';
 import { english } from '../../tests/support/english';
-import { makePlan, NO_STROKES, Plan, PlanStep, PlanWishes, stepOf, usualSteps, USUAL_SHARES } from './plan';
+import { lessonWishes } from '../../tests/support/lesson';
+import { makePlan, Plan, PlanStep, PlanWishes, stepOf, usualSteps } from './plan';
 import { LESSON_MEDIA } from './media';
 import { NEW_STEP } from './ownStep';
 
-const wishes = (ids: readonly (string | PlanStep)[], more: Partial<PlanWishes>): PlanWishes => ({
-  ink: 'waterproof',
-  contact: 'light-pencil',
-  erasing: true,
-  outline: 'any',
-  medium: 'pen-and-wash',
-  steps: ids.map((s) => (typeof s === 'string' ? stepOf(s) : s)),
-  minutesPerPeriod: 50,
-  periods: 3,
-  classSize: 24,
-  sheetMm: [297, 210],
-  strokes: NO_STROKES,
-  youngest: 13,
-  shares: USUAL_SHARES,
-  coats: {},
-  shelf: {},
-  ...more,
-});
 const ofOrder = (plan: Plan) =>
   plan.warnings.filter((w) => !['drying', 'shortened', 'over-time', 'short-drying'].includes(w.rule)).map((w) => w.rule);
 
@@ -78,10 +61,10 @@ const LESSONS: [string, Partial<PlanWishes>, (string | PlanStep)[], string, (str
 ];
 
 test.each(LESSONS)('%s: no false warning, and the seeded fault is found', (_, more, good, rule, bad, spoilt = {}) => {
-  const plan = makePlan(wishes(good, more));
+  const plan = makePlan(lessonWishes(good, more));
   expect(ofOrder(plan)).toEqual([]);
   expect(faultsOf(plan, more.minutesPerPeriod ?? 50)).toEqual([]);
-  expect(ofOrder(makePlan(wishes(bad, { ...more, ...spoilt })))).toContain(rule);
+  expect(ofOrder(makePlan(lessonWishes(bad, { ...more, ...spoilt })))).toContain(rule);
 });
 
 /** Minutes a turn gets, and where it lies: first and last minute counted over all periods, each by itself. */
@@ -136,7 +119,7 @@ test('every usual lesson in periods of any length holds before the checker', () 
       fc.integer({ min: 5, max: 40 }),
       (medium, minutesPerPeriod, periods, youngest) => {
         const steps = usualSteps(medium, { contact: 'light-pencil', erasing: true });
-        const plan = makePlan({ ...wishes([], { medium, minutesPerPeriod, periods, youngest }), steps });
+        const plan = makePlan({ ...lessonWishes([], { medium, minutesPerPeriod, periods, youngest }), steps });
         expect(ofOrder(plan)).toEqual([]);
         expect(faultsOf(plan, minutesPerPeriod)).toEqual([]);
       },
@@ -146,7 +129,7 @@ test('every usual lesson in periods of any length holds before the checker', () 
 });
 
 test('a turn that is done too early, or on a wet sheet, does not pass the checker', () => {
-  const plan = makePlan(wishes(['pencil-draft', 'pen-line', 'first-wash', 'second-wash'], { minutesPerPeriod: 150, periods: 1 }));
+  const plan = makePlan(lessonWishes(['pencil-draft', 'pen-line', 'first-wash', 'second-wash'], { minutesPerPeriod: 150, periods: 1 }));
   const wet = structuredClone(plan.periods);
   const wait = wet[0].findIndex((e) => e.kind === 'wait' || e.kind === 'meanwhile');
   const [gone] = wet[0].splice(wait, 1);
@@ -160,13 +143,13 @@ test('no way of shortening steps fits a small lesson into fewer periods than the
   const short = ['big-shapes', 'pen-line', 'rub-out-pencil', 'first-wash', 'dry-brush', 'accent', 'lift-wash', 'stipple'];
   fc.assert(
     fc.property(fc.subarray(short, { minLength: 2, maxLength: 3 }), fc.integer({ min: 36, max: 64 }), (ids, minutesPerPeriod) => {
-      const free = makePlan(wishes(ids, { minutesPerPeriod, periods: 1 }));
+      const free = makePlan(lessonWishes(ids, { minutesPerPeriod, periods: 1 }));
       const ranges = free.steps.map((s) => Array.from({ length: s.knows.usual - s.knows.least + 1 }, (_, k) => s.knows.least + k));
       let fewest = Infinity;
       const walk = (i: number, set: number[]) => {
         if (i < ranges.length) return ranges[i].forEach((m) => walk(i + 1, [...set, m]));
         const steps = ids.map((id, k) => ({ ...stepOf(id), minutes: set[k] }));
-        fewest = Math.min(fewest, makePlan(wishes(steps, { minutesPerPeriod, periods: 1 })).periods.length);
+        fewest = Math.min(fewest, makePlan(lessonWishes(steps, { minutesPerPeriod, periods: 1 })).periods.length);
       };
       walk(0, []);
       expect(free.periods.length).toBe(fewest);

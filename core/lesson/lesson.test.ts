@@ -1,10 +1,11 @@
 import { english, toldBy } from '../../tests/support/english';
+import { lessonWishes } from '../../tests/support/lesson';
 import { message } from '../message';
 import fc from 'fast-check';
 import { cautionsFor } from './hazards';
 import { ITEMS } from './items';
 import { orderWarnings } from './order';
-import { makePlan, NO_STROKES, PlanWishes, stepOf, usualSteps, USUAL_SHARES } from './plan';
+import { makePlan, usualSteps } from './plan';
 import { paintForPalette } from './quantities';
 import { LESSON_MEDIA, mediumOf } from './media';
 import { techniqueOf, techniquesFor } from './techniques';
@@ -17,21 +18,7 @@ const order = (...ids: string[]) =>
     context,
   );
 const rules = (...ids: string[]) => order(...ids).map((w) => w.rule);
-const wishes = (ids: readonly string[], more: Partial<PlanWishes> = {}): PlanWishes => ({
-  ...context,
-  medium: 'pen-and-wash',
-  steps: ids.map((id) => stepOf(id)),
-  coats: {},
-  shelf: {},
-  minutesPerPeriod: 50,
-  periods: 3,
-  classSize: 24,
-  sheetMm: [297, 210],
-  strokes: NO_STROKES,
-  youngest: 13,
-  shares: USUAL_SHARES,
-  ...more,
-});
+const wishes = lessonWishes;
 
 describe('techniques', () => {
   test('there are at least twenty, each used by a medium, naming known steps and items', () => {

@@ -1,7 +1,8 @@
 /** Steps of a teacher's own: taken as they were written, refused by their field, and followed by every rule. */
 import { english, toldBy } from '../../tests/support/english';
+import { lessonWishes } from '../../tests/support/lesson';
 import { readStepFile, stepsAsJson } from '../formats/stepFile';
-import { makePlan, NO_STROKES, OWN, PlanStep, stepOf, USUAL_SHARES } from './plan';
+import { makePlan, OWN, PlanStep, stepOf } from './plan';
 import { asTechnique, checkedStep, fromTechnique, NEW_STEP } from './ownStep';
 import { OwnStep } from './technique';
 import { techniqueOf } from './techniques';
@@ -24,24 +25,7 @@ const coffee: OwnStep = {
   caution: 'Cold, never hot.',
 };
 const lesson = (steps: PlanStep[], more = {}) =>
-  makePlan({
-    ink: 'washable',
-    contact: 'light-pencil',
-    erasing: true,
-    outline: 'any',
-    medium: 'pen',
-    steps,
-    minutesPerPeriod: 90,
-    periods: 2,
-    classSize: 22,
-    sheetMm: [297, 210],
-    strokes: NO_STROKES,
-    youngest: 13,
-    shares: USUAL_SHARES,
-    coats: {},
-    shelf: {},
-    ...more,
-  });
+  makePlan(lessonWishes(steps, { ink: 'washable', medium: 'pen', minutesPerPeriod: 90, periods: 2, classSize: 22, ...more }));
 
 describe('a step of one’s own', () => {
   test('is taken as it was written, and through a file and back', () => {

@@ -277,14 +277,21 @@ function unbroken({ page, leftHanded }: Page): PaperMark[] {
   ];
 }
 
+const TRIES = 5;
+
 /** Places of `n` marks in a box, none in rows: each new one is the farthest of several from those that are there (Mitchell 1991). */
 function scattered([x, y, w, h]: Box, n: number, rim: number, seed: number): Point[] {
   const r = seededRandom(seed);
   const out: Point[] = [];
   for (let k = 0; k < n; k++) {
-    const tries = Array.from({ length: 8 }, (): Point => [x + rim + r() * (w - 2 * rim), y + rim + r() * (h - 2 * rim)]);
-    const room = ([a, b]: Point) => Math.min(...out.map(([c, d]) => Math.hypot(a - c, b - d)), Infinity);
-    out.push(tries.reduce((p, q) => (room(q) > room(p) ? q : p)));
+    let [best, most]: [Point, number] = [[x, y], -1];
+    for (let i = 0; i < TRIES; i++) {
+      const [a, b]: Point = [x + rim + r() * (w - 2 * rim), y + rim + r() * (h - 2 * rim)];
+      let room = Infinity;
+      for (const [c, d] of out) room = Math.min(room, (a - c) ** 2 + (b - d) ** 2);
+      if (room > most) [best, most] = [[a, b], room];
+    }
+    out.push(best);
   }
   return out;
 }

@@ -117,16 +117,24 @@ export function PlanTables({
             <p className="text-xs">{say('plan.coloursHow')}</p>
           </section>
         )}
-        <section className="break-inside-avoid">
-          <h2 className="text-lg font-semibold">{say('plan.cautions')}</h2>
-          <ul className="ms-5 list-disc text-sm">
-            {plan.cautions.map((c, i) => (
-              <li key={i}>{say(c)}</li>
-            ))}
-          </ul>
-        </section>
+        <Cautions plan={plan} />
       </div>
     </div>
+  );
+}
+
+/** The cautions of a lesson, each once. */
+export function Cautions({ plan }: { plan: Plan }) {
+  const say = useSay();
+  return (
+    <section className="break-inside-avoid">
+      <h2 className="text-lg font-semibold">{say('plan.cautions')}</h2>
+      <ul className="ms-5 list-disc text-sm">
+        {plan.cautions.map((c, i) => (
+          <li key={i}>{say(c)}</li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

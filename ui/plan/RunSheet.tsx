@@ -8,6 +8,7 @@ import { Heed, HeedView } from './Heed';
 import { amount, typed } from '@/core/message';
 import { datesOf, PlanPage, planFrom, rulesIn } from './lesson';
 import { clock } from './PeriodWall';
+import { Cautions } from './PlanTables';
 
 const COLUMNS = [
   ['at', 'w-[17mm]'],
@@ -128,14 +129,7 @@ export function RunSheet({
           </section>
         )}
         <Heed heed={heed} />
-        <section className="break-inside-avoid">
-          <h2 className="text-lg font-semibold">{say('plan.cautions')}</h2>
-          <ul className="ms-5 list-disc text-sm">
-            {plan.cautions.map((c, i) => (
-              <li key={i}>{say(c)}</li>
-            ))}
-          </ul>
-        </section>
+        <Cautions plan={plan} />
       </div>
     </Paper>
   );

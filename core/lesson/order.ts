@@ -174,6 +174,8 @@ const RULES: readonly Rule[] = [
           : [];
       }),
   },
+  // What a teacher's own step does not bear after it.
+  { name: 'forbidden-after', weight: 'spoils', found: pairs((a, b) => !!a.forbids?.includes(b.id)) },
   // Something it builds on is missing.
   { name: 'nothing-before', weight: 'risks', found: single((s, before) => !!s.after && !before.some((b) => s.after!.includes(b.id))) },
   // Too many washes.

@@ -45,6 +45,7 @@ describe('a step of one’s own', () => {
     [{ lays: ['wet', 'loud'] }, /field “lays”/],
     [{ lays: ['opaque', 'transparent'] }, /both “opaque” and “transparent”/],
     [{ after: ['no-such'] }, /field “after”/],
+    [{ forbids: ['no-such'] }, /field “forbids”/],
     [{ options: [{ name: 'weak', how: '' }] }, /one way alone is no option/],
     [{ items: [{ what: '', n: 1, per: 'table' }] }, /field “items 1”/],
     [{ byAge: { under8: 0 } }, /byAge under8/],
@@ -65,6 +66,15 @@ describe('a step of one’s own', () => {
     expect(kept.warnings.map((w) => w.rule)).not.toContain('water-over-running');
     expect(kept.kept.map((w) => w.rule)).toEqual(['water-over-running']);
     expect(english(lesson(steps).warnings[0].reason)).toMatch(/Coffee wash/);
+  });
+
+  test('says what must not follow it, and who is at it', () => {
+    const alone = { ...coffee, forbids: ['pen-line'], who: 'all' as const };
+    const plan = lesson([stepOf(OWN, alone), stepOf('pen-line')]);
+    const told = plan.warnings.find((w) => w.rule === 'forbidden-after')!;
+    expect([told.step, told.other, told.weight]).toEqual([1, 0, 'spoils']);
+    expect(lesson([stepOf('pen-line'), stepOf(OWN, alone)]).warnings.map((w) => w.rule)).not.toContain('forbidden-after');
+    expect(plan.periods.flat().find((e) => e.kind === 'turn' && e.step === 0)?.who).toBe('all');
   });
 
   test('brings its things, its caution and its chosen way into the lesson', () => {

@@ -3,7 +3,7 @@ import { CoreError } from '../errors';
 import { typed } from '../message';
 import { AGE_BANDS, bandOf } from '../proportion/bodyRulers';
 import { isCaution } from './hazards';
-import { LAYS, Lays, OwnStep, ROLES, SAID, Said, SHARED_BY, Technique } from './technique';
+import { LAYS, Lays, OwnStep, ROLES, SAID, Said, SHARED_BY, Technique, WHO_IS_AT_IT } from './technique';
 import { techniqueOf } from './techniques';
 
 const MOST = { name: 80, text: 500, options: 6, items: 20 };
@@ -74,6 +74,8 @@ export function checkedStep(value: unknown): OwnStep {
     value: g.value === 'light' || g.value === 'dark' ? g.value : null,
     fine: g.fine === true,
     after: someOf(g.after, 'after', isTechnique),
+    forbids: someOf(g.forbids, 'forbids', isTechnique),
+    who: WHO_IS_AT_IT.find((w) => w === g.who) ?? 'turn',
     items: listOf(g.items, 'items', MOST.items, (it, i) => ({
       what: textOf(it.what, `items ${i + 1}`, MOST.name, true),
       n: wholeOf(it.n ?? 1, `items ${i + 1}`, 1, 999),
@@ -96,7 +98,7 @@ function lays(g: Given): Lays[] {
 
 /** The step as the rules and the schedule take it: a known technique changed, or one of its own. `youngest` in years. */
 export function asTechnique(own: OwnStep, id: string, youngest: number): Technique {
-  const { least, usual, demonstration, dry, role, value, fine, after, cautions } = own;
+  const { least, usual, demonstration, dry, role, value, fine, after, forbids, cautions } = own;
   const known = techniqueOf(id);
   const takes = own.byAge[bandOf(youngest)] ?? usual;
   return {
@@ -110,6 +112,7 @@ export function asTechnique(own: OwnStep, id: string, youngest: number): Techniq
     ...(known?.ink && { ink: true }),
     ...(value && { value }),
     ...(after.length && { after }),
+    ...(forbids.length && { forbids }),
     ...(fine && { fine: true }),
     // What a changed technique asks for it still asks for; what is written beside it comes on top.
     items: known?.items ?? {},
@@ -135,6 +138,8 @@ export function fromTechnique(t: Technique, name: string, said: (what: Said) => 
     value: t.value ?? null,
     fine: t.fine === true,
     after: [...(t.after ?? [])],
+    forbids: [],
+    who: 'turn',
     items: [],
     cautions: [...t.cautions],
     caution: '',
@@ -161,6 +166,8 @@ export const NEW_STEP: OwnStep = {
   value: null,
   fine: false,
   after: [],
+  forbids: [],
+  who: 'turn',
   items: [],
   cautions: [],
   caution: '',

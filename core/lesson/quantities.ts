@@ -46,7 +46,7 @@ export function paintForPalette(
 }
 
 /** Below this lightness and chroma a colour beside drawn ink is the ink's own, CIELAB. */
-const INK = { l: 32, chroma: 14 };
+const INK = { l: 32, chroma: 22 };
 
 /** The colours of a palette that are mixed: not the sheet's own and, where a lesson draws in ink, not that of the line. */
 export const mixedOf = <T extends { ground: boolean; lab: readonly [number, number, number] }>(

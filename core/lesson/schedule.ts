@@ -2,7 +2,7 @@
 import { CoreError } from '../errors';
 import { Message, message, Typed, typed, Values } from '../message';
 import { whyWait } from './order';
-import { beside, nameOf, saysOf, Said, Technique } from './technique';
+import { beside, nameOf, saysOf, Said, Technique, Who } from './technique';
 
 export interface TimedStep {
   technique: Technique;
@@ -25,6 +25,8 @@ export interface Entry {
   step: number | null;
   /** 1 or 2 where a step runs over a break. */
   part: number | null;
+  /** Who is at a turn, where it is not the students by themselves. */
+  who?: Who;
 }
 
 export interface Frame {
@@ -78,10 +80,10 @@ class Clock {
   }
 
   /** An entry whose title and text stand under `schedule` in `words/`. */
-  add(kind: EntryKind, minutes: number, said: string, values?: Values, step: number | null = null, part: number | null = null) {
+  add(kind: EntryKind, minutes: number, said: string, values?: Values, step: number | null = null, part: number | null = null, who?: Who) {
     if (minutes <= 0) return;
     const [title, text] = [message(`schedule.${said}.title`, values), message(`schedule.${said}.text`, values)];
-    this.periods.at(-1)!.push({ kind, start: this.t, minutes, title, text, step, part });
+    this.periods.at(-1)!.push({ kind, start: this.t, minutes, title, text, step, part, ...(who && who !== 'turn' && { who }) });
     this.t += minutes;
   }
 
@@ -188,12 +190,12 @@ export function schedule(steps: readonly TimedStep[], length: number, frame: Fra
     const rest = minutes - now;
     const turn = { name, does: clock.says(technique, 'does'), option: typed(option ?? '') };
     const said = option === null ? 'turn' : 'turn-as';
-    clock.add('turn', now, said, turn, k, rest > 0 ? 1 : null);
+    clock.add('turn', now, said, turn, k, rest > 0 ? 1 : null, technique.own?.who);
     let open = rest;
     while (open > 0 && clock.periods.length < MOST_PERIODS) {
       clock.nextPeriod(technique);
       const part = Math.min(open, clock.left);
-      clock.add('turn', part, said, turn, k, 2);
+      clock.add('turn', part, said, turn, k, 2, technique.own?.who);
       open -= part;
     }
     if (dry > 0 && !beside(technique)) layers.push({ technique, step: k, ready: clock.t + dry, period: clock.periods.length - 1 });

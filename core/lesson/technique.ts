@@ -58,6 +58,9 @@ export interface StepOption {
 
 /** What it needs on the tables. */
 export const SHARED_BY = ['student', 'pair', 'table', 'class'] as const;
+export const WHO_IS_AT_IT = ['turn', 'all', 'watch', 'meanwhile'] as const;
+export type Who = (typeof WHO_IS_AT_IT)[number];
+
 interface OwnItem {
   what: string;
   n: number;
@@ -80,8 +83,11 @@ export interface OwnStep extends Record<Said, string> {
   value: 'light' | 'dark' | null;
   /** It draws a line that needs a dry, firm sheet. */
   fine: boolean;
-  /** Known techniques one of which must come before it. */
+  /** Known techniques one of which must come before it, and such as must not come after it. */
   after: string[];
+  forbids: string[];
+  /** Who is at it: the students by themselves, all together, those who watch, or whoever waits until something is dry. */
+  who: Who;
   items: OwnItem[];
   cautions: CautionId[];
   /** What to mind that no usual caution says. */
@@ -103,8 +109,9 @@ export interface Technique {
   ink?: true;
   /** How dark it lies: lights and darks have their order. */
   value?: 'light' | 'dark';
-  /** One of these must come before it. */
+  /** One of these must come before it; none of those may come after it. */
   after?: readonly string[];
+  forbids?: readonly string[];
   /** A drawing line that needs a dry, firm sheet. */
   fine?: true;
   items: Partial<Record<ItemId, number>>;

@@ -14,7 +14,7 @@ import { useChange } from '../shared/server/useChange';
 import { useHydrated } from '../shared/useHydrated';
 import { useSay } from '../words/Words';
 import { PlanPage, planFrom, rulesIn } from './lesson';
-import { WHO } from './PeriodWall';
+import { whoIsAt } from './PeriodWall';
 
 interface Props {
   studyId: string;
@@ -140,7 +140,7 @@ function On({ studyId, page, period, source, build }: Props) {
     setEnded(true);
   };
   const stuck = step && saysOf(step.knows, 'stuck', lessonValues(page.strokes, page.plan.medium));
-  const who = WHO[entry.kind];
+  const who = whoIsAt(entry);
   const rules = (entry.step !== null && rulesIn(page, plan)[entry.step]) || [];
   return (
     <div ref={frame} className="fixed inset-0 z-40 flex flex-col overflow-hidden bg-base-100 text-base-content" data-board>
@@ -179,7 +179,9 @@ function On({ studyId, page, period, source, build }: Props) {
               {say('plan.carried', { step: c.from, option: typed(c.option) })}
             </p>
           ))}
-          {entry.kind === 'turn' && stuck && <p className="text-[4vh] leading-snug">{say('board.stuck', { stuck })}</p>}
+          {entry.kind === 'turn' && stuck && rules.length < MOST_RULES && (
+            <p className="text-[4vh] leading-snug">{say('board.stuck', { stuck })}</p>
+          )}
         </div>
         {building ? <Built build={build} upTo={shape} /> : <Shown entryKind={entry.kind} step={step} source={source} />}
       </div>

@@ -7,7 +7,7 @@ import type { Entry, EntryKind } from '@/core/lesson/schedule';
 import { useSay } from '../words/Words';
 
 /** Who does what, told by a word; the patterns only help the eye. */
-export const WHO: Record<EntryKind, 'all' | 'turn' | 'watch' | 'meanwhile' | 'wait' | 'spare'> = {
+const WHO: Record<EntryKind, 'all' | 'turn' | 'watch' | 'meanwhile' | 'wait' | 'spare'> = {
   look: 'all',
   'hand-out': 'all',
   'warm-up': 'turn',
@@ -20,6 +20,8 @@ export const WHO: Record<EntryKind, 'all' | 'turn' | 'watch' | 'meanwhile' | 'wa
   'clear-up': 'all',
   talk: 'all',
 };
+export const whoIsAt = (e: Entry) => e.who ?? WHO[e.kind];
+
 const EDGE: Record<EntryKind, string> = {
   look: 'border-s-4 border-base-content/40',
   'hand-out': 'border-s-4 border-base-content/20',
@@ -120,11 +122,11 @@ function WallEntry({ entry: e, from, flowing, chosen, onChoose, onMinutes }: Ent
             <span className={e.kind === 'turn' ? 'font-semibold' : ''}>{say(e.title)}</span>
           )}
           {e.part && <span className="text-sm"> {say('plan.begun', { part: e.part === 1 ? 'one' : 'two' })}</span>}
-          {(flowing || !roomy) && <span className="ms-2 text-xs">{say(`plan.who.${WHO[e.kind]}`)}</span>}
+          {(flowing || !roomy) && <span className="ms-2 text-xs">{say(`plan.who.${whoIsAt(e)}`)}</span>}
         </span>
         <span className="pt-0.5 text-end text-sm whitespace-nowrap">
           {say('units.minutes', { n: figure(e.minutes) })}
-          {!flowing && roomy && <span className="block text-xs">{say(`plan.who.${WHO[e.kind]}`)}</span>}
+          {!flowing && roomy && <span className="block text-xs">{say(`plan.who.${whoIsAt(e)}`)}</span>}
         </span>
       </div>
       {told && (

@@ -70,10 +70,17 @@ export function PlanTables({
       <section className="break-inside-avoid">
         <h2 className="text-lg font-semibold">{say('plan.materials')}</h2>
         <table className="w-full text-sm">
-          <thead className="sr-only">
+          <thead className={onShelf ? 'text-xs [&_th]:text-start [&_th]:font-normal' : 'sr-only'}>
             <tr>
               <th scope="col">{say('plan.what')}</th>
-              <th scope="col">{say('plan.much')}</th>
+              <th scope="col" className="px-3">
+                {say('plan.much')}
+              </th>
+              {onShelf && (
+                <th scope="col" className="px-2">
+                  {say('plan.onShelf')}
+                </th>
+              )}
               <th scope="col">{say('plan.reckoned')}</th>
             </tr>
           </thead>
@@ -82,10 +89,14 @@ export function PlanTables({
               <tr key={m.id ?? JSON.stringify(m.name)} className="border-t border-base-300 align-top">
                 <td className="py-0.5">{say(m.name)}</td>
                 <td className="px-3 py-0.5 text-end whitespace-nowrap">{say(amountNeeded(m))}</td>
+                {onShelf && (
+                  <td className="px-2 py-0.5">
+                    <Have need={m} shelf={shelf} onShelf={onShelf} />
+                  </td>
+                )}
                 <td className="py-0.5">
                   {say(m.how)}
                   {m.coat !== null && m.id !== null && <Coat need={m} coats={coats} onCoats={onCoats} />}
-                  {onShelf && <Have need={m} shelf={shelf} onShelf={onShelf} />}
                 </td>
               </tr>
             ))}
@@ -170,24 +181,21 @@ function Have({ need, shelf, onShelf }: { need: Needed; shelf: Shelf; onShelf: (
   const say = useSay();
   const key = shelfKey(need);
   return (
-    <label className="mt-0.5 flex items-center gap-1 text-xs">
-      {say('plan.onShelf')}
-      <input
-        key={shelf[key] ?? ''}
-        type="number"
-        className="input input-xs w-16"
-        aria-label={say('plan.onShelfOf', { what: need.name })}
-        min={0}
-        max={100000}
-        defaultValue={shelf[key] ?? ''}
-        onBlur={(e) => {
-          const { [key]: before, ...rest } = shelf;
-          const have = e.target.value === '' ? undefined : e.target.valueAsNumber;
-          if (have === before) return;
-          if (have === undefined) onShelf(rest);
-          else if (have >= 0 && have <= 100_000) onShelf({ ...shelf, [key]: have });
-        }}
-      />
-    </label>
+    <input
+      key={shelf[key] ?? ''}
+      type="number"
+      className="input input-xs w-16"
+      aria-label={say('plan.onShelfOf', { what: need.name })}
+      min={0}
+      max={100000}
+      defaultValue={shelf[key] ?? ''}
+      onBlur={(e) => {
+        const { [key]: before, ...rest } = shelf;
+        const have = e.target.value === '' ? undefined : e.target.valueAsNumber;
+        if (have === before) return;
+        if (have === undefined) onShelf(rest);
+        else if (have >= 0 && have <= 100_000) onShelf({ ...shelf, [key]: have });
+      }}
+    />
   );
 }

@@ -4,7 +4,7 @@ import { FormEvent, ReactNode, useId, useState } from 'react';
 import { CoreError } from '@/core/errors';
 import { CAUTION_IDS } from '@/core/lesson/hazards';
 import { checkedStep } from '@/core/lesson/ownStep';
-import { LAYS, OwnStep, ROLES, Said, SHARED_BY, techniqueName } from '@/core/lesson/technique';
+import { LAYS, OwnStep, ROLES, Said, SHARED_BY, techniqueName, WHO_IS_AT_IT } from '@/core/lesson/technique';
 import { TECHNIQUE_TABLE } from '@/core/lesson/techniqueTable';
 import { Message, message } from '@/core/message';
 import { AGE_BANDS } from '@/core/proportion/bodyRulers';
@@ -165,6 +165,20 @@ export function StepWriter({ studyId, first, onDone, onClose }: Props) {
                 ))}
               </select>
             </label>
+            <label className="flex items-center gap-2 whitespace-nowrap">
+              {say('writer.who')}
+              <select
+                className="select select-sm"
+                value={step.who}
+                onChange={(e) => set({ who: WHO_IS_AT_IT.find((w) => w === e.target.value)! })}
+              >
+                {WHO_IS_AT_IT.map((w) => (
+                  <option key={w} value={w}>
+                    {say(`plan.who.${w}`)}
+                  </option>
+                ))}
+              </select>
+            </label>
             <Tick label={say('writer.fine')} on={step.fine} onTick={(fine) => set({ fine })} />
           </div>
           <div className="grid gap-x-4 gap-y-1 text-sm sm:grid-cols-2">
@@ -187,6 +201,18 @@ export function StepWriter({ studyId, first, onDone, onClose }: Props) {
                 label={say(techniqueName(t.id))}
                 on={step.after.includes(t.id)}
                 onTick={() => set({ after: flipped(step.after, t.id) })}
+              />
+            ))}
+          </div>
+        </Fold>
+        <Fold title={say('writer.forbids')}>
+          <div className="grid gap-x-4 gap-y-1 text-sm sm:grid-cols-2">
+            {TECHNIQUE_TABLE.map((t) => (
+              <Tick
+                key={t.id}
+                label={say(techniqueName(t.id))}
+                on={step.forbids.includes(t.id)}
+                onTick={() => set({ forbids: flipped(step.forbids, t.id) })}
               />
             ))}
           </div>

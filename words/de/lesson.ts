@@ -153,6 +153,10 @@ export const order = {
     reason: 'Der Bleistift wird vor „{b}“ ausradiert, und nichts hält die Zeichnung fest: die Führung ist weg.',
     remedy: 'Den Bleistift nur blasser machen, oder zuerst die Linie zeichnen.',
   },
+  'forbidden-after': {
+    reason: '„{b}“ darf nicht nach „{a}“ kommen: so haben Sie es aufgeschrieben.',
+    remedy: '„{b}“ davor stellen oder weglassen.',
+  },
   'nothing-before': {
     reason: '„{b}“ baut auf einem Schritt auf, der noch nicht da war.',
     remedy: 'Später setzen, oder den Schritt davor hinzufügen.',

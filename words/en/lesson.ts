@@ -148,6 +148,10 @@ export const order = {
     reason: 'The pencil is rubbed out before “{b}”, with nothing laid that holds the drawing: the guide is gone.',
     remedy: 'Make the pencil paler instead, or draw the line first.',
   },
+  'forbidden-after': {
+    reason: '“{b}” must not come after “{a}”: that is how you wrote it.',
+    remedy: 'Move “{b}” before it, or leave it out.',
+  },
   'nothing-before': {
     reason: '“{b}” builds on a step that has not come yet.',
     remedy: 'Move it later, or add the step before it.',

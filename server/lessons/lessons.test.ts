@@ -14,7 +14,7 @@ import { pictures } from '../schema';
 import { copyStudy } from '../studies/copying';
 import { dropStep, keepSteps, ownStepsOf } from './ownSteps';
 import { planOf, savePlan } from './plans';
-import { keepRun, learnedOf, runsOf } from './runs';
+import { keepRun, knownOf, runsOf } from './runs';
 
 afterAll(leave);
 
@@ -72,6 +72,7 @@ test('a step with a fault, and another teacher’s picture, are refused; nothing
 test('the library keeps one step of a name, takes a newer one in its place, and undoes', async () => {
   await keepSteps(teacher, study, [OWN_STEP, { ...OWN_STEP, name: 'Tea wash' }]);
   await keepSteps(teacher, study, [{ ...OWN_STEP, usual: 20 }]);
+  expect((await knownOf(teacher)).library).toEqual(await ownStepsOf(teacher));
   expect((await ownStepsOf(teacher)).map((o) => [o.step.name, o.step.usual])).toEqual([
     ['Coffee wash', 20],
     ['Tea wash', 10],
@@ -91,8 +92,8 @@ test('what turns took is learned over all lessons of a teacher, and of nobody el
   const other = await newStudy(teacher);
   await keepRun(teacher, study, { period: 0, turns: [{ of: 'pen-line', planned: 18, took: 22 }] });
   await keepRun(teacher, other, { period: 1, turns: [{ of: 'pen-line', planned: 18, took: 26 }] });
-  expect(await learnedOf(teacher)).toEqual({ 'pen-line': { minutes: 24, n: 2 } });
+  expect((await knownOf(teacher)).learned).toEqual({ 'pen-line': { minutes: 24, n: 2 } });
   expect((await runsOf(study)).map((r) => r.period)).toEqual([0]);
-  expect(await learnedOf(await newTeacher())).toEqual({});
+  expect(await knownOf(await newTeacher())).toEqual({ learned: {}, library: [] });
   await expect(keepRun(await newTeacher(), study, { period: 0, turns: [] })).rejects.toMatchObject({ status: 404 });
 });

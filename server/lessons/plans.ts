@@ -1,5 +1,5 @@
 /** Knows the lesson plan of a study: its steps and settings, kept with undo, and what the measured works tell it. */
-import { and, asc, eq } from 'drizzle-orm';
+import { asc, eq, sql } from 'drizzle-orm';
 import { named } from '../../core/colour/names';
 import type { Calendar } from '../../core/lesson/calendar';
 import type { LessonRule } from '../../core/lesson/rulesAt';
@@ -26,7 +26,7 @@ import { database, newId, type Querying, type Transaction } from '../database/co
 import { logged } from '../edits/log';
 import { conflict, sentence, UserError } from '../errors';
 import { pictureOf } from '../pictures/store';
-import { plans, planSteps, students } from '../schema';
+import { plans, planSteps, students, studies } from '../schema';
 import { listRules } from '../studies/rules';
 import { worksWithReadings } from '../studies/works';
 import { inItsClasses, inStudy, StudyRow } from '../accounts/ownership';
@@ -54,19 +54,26 @@ export interface StoredPlan extends PlanSettings {
   steps: PlanStep[];
 }
 
-/** The plan as stored, or null; version 0 says that none has been. */
-async function readPlan(tx: Querying, studyId: string): Promise<{ plan: StoredPlan | null; version: number }> {
+/** The plan as stored, or null, for which version 0 stands; and how many students the study's classes have. */
+async function readPlan(tx: Querying, studyId: string): Promise<{ plan: StoredPlan | null; version: number; students: number }> {
   const rows = await tx
-    .select({ row: plans, step: planSteps })
-    .from(plans)
+    .select({
+      row: plans,
+      step: planSteps,
+      size: sql<number>`(select count(*) from ${students} where ${inItsClasses(studyId)} and ${students.left} = false)`,
+    })
+    .from(studies)
+    .leftJoin(plans, eq(plans.studyId, studies.id))
     .leftJoin(planSteps, eq(planSteps.planId, plans.id))
-    .where(eq(plans.studyId, studyId))
+    .where(eq(studies.id, studyId))
     .orderBy(asc(planSteps.position));
-  if (!rows.length) return { plan: null, version: 0 };
-  const { row } = rows[0];
+  const size = Number(rows[0]?.size ?? 0);
+  const row = rows[0]?.row;
+  if (!row) return { plan: null, version: 0, students: size };
   const steps = rows.flatMap((r) => r.step ?? []);
   return {
     version: row.version,
+    students: size,
     plan: {
       ...LATER,
       ...(row.settings as PlanSettings),
@@ -115,21 +122,15 @@ async function putPlan(tx: Transaction, studyId: string, id: string, plan: Store
 }
 
 /** What a new plan starts from: the study's medium, the class's size, periods of fifty minutes. */
-async function firstPlan(study: StudyRow, shares: WorkedShares): Promise<StoredPlan> {
+function firstPlan(study: StudyRow, shares: WorkedShares, students: number): StoredPlan {
   const medium = isLessonMedium(study.medium) ? study.medium : 'pen-and-wash';
-  const size = (
-    await database()
-      .select({ id: students.id })
-      .from(students)
-      .where(and(inItsClasses(study.id), eq(students.left, false)))
-  ).length;
   const settings = { ink: 'waterproof', contact: 'light-pencil', erasing: true, youngest: 13, ...LATER } as const;
   const plan: StoredPlan = {
     ...settings,
     medium,
     minutesPerPeriod: 50,
     periods: 1,
-    classSize: Math.max(1, size),
+    classSize: Math.max(1, students),
     steps: usualSteps(medium, settings, shares),
   };
   // The fewest periods in which the usual lesson has to be shortened by half the slack at most.
@@ -172,7 +173,7 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
     shares: sharesOf(profile.palette, (kind) => profile.features[`marks.share.${kind}`]?.value ?? null),
   };
   return {
-    plan: stored.plan ?? (await firstPlan(study, measured?.shares ?? USUAL_SHARES)),
+    plan: stored.plan ?? firstPlan(study, measured?.shares ?? USUAL_SHARES, stored.students),
     version: stored.version,
     sheetMm: [study.paperWidthMm, study.paperHeightMm],
     shares: measured?.shares ?? USUAL_SHARES,

@@ -1,9 +1,11 @@
 /** Knows the periods that were held: what each turn took, and what that says of the next lesson. */
-import { asc, desc, eq, lte, and } from 'drizzle-orm';
+import { and, asc, desc, eq, lte, sql } from 'drizzle-orm';
 import { Learned, learnedFrom, TurnHeld } from '../../core/lesson/learning';
 import { inStudy } from '../accounts/ownership';
 import { database, newId } from '../database/connection';
-import { lessonRuns, studies } from '../schema';
+import { lessonRuns, user } from '../schema';
+import { listed } from '../studies/landmarkRows';
+import type { OwnStepView } from './ownSteps';
 
 export interface RunView {
   id: string;
@@ -38,12 +40,19 @@ export function keepRun(teacherId: string, studyId: string, { period, turns }: P
   });
 }
 
-/** What steps really took in all lessons of a teacher, by technique or by the name of a step of their own. */
-export async function learnedOf(teacherId: string): Promise<Record<string, Learned>> {
-  const rows = await database()
-    .select({ turns: lessonRuns.turns })
-    .from(lessonRuns)
-    .innerJoin(studies, eq(studies.id, lessonRuns.studyId))
-    .where(eq(studies.teacherId, teacherId));
-  return Object.fromEntries(learnedFrom(rows.flatMap((r) => r.turns)));
+/** What steps really took in all lessons of a teacher, by technique or by the name of a step of their own, and the steps they keep. */
+export async function knownOf(teacherId: string): Promise<{ learned: Record<string, Learned>; library: OwnStepView[] }> {
+  const [row] = await database()
+    .select({
+      // Named in full: of one table alone columns are named without it.
+      held: sql<string | TurnHeld[][] | null>`(
+        select json_arrayagg(json_extract(lesson_runs.turns, '$')) from lesson_runs
+        join studies on studies.id = lesson_runs.study_id where studies.teacher_id = ${teacherId})`,
+      steps: sql<string | OwnStepView[] | null>`(
+        select json_arrayagg(json_object('id', own_steps.id, 'step', json_extract(own_steps.step, '$')) order by own_steps.name)
+        from own_steps where own_steps.teacher_id = ${teacherId})`,
+    })
+    .from(user)
+    .where(eq(user.id, teacherId));
+  return { learned: Object.fromEntries(learnedFrom(listed(row?.held ?? null).flat())), library: listed(row?.steps ?? null) };
 }

@@ -5,6 +5,7 @@ import { startingStrength } from '../../core/proportion/manner';
 import { changing, database, newId, Transaction } from '../database/connection';
 import { logged, loggedRemoval } from '../edits/log';
 import { sentence, conflict, notFound, UserError } from '../errors';
+import { listed, PlacedSet, setsOn } from './landmarkRows';
 import { takeInPicture } from '../pictures/takeIn';
 import { landmarkSets, pictures, referenceChecks, referencePictures, students, works } from '../schema';
 import { shownName } from '../../core/formats/rosterFile';
@@ -130,19 +131,29 @@ export interface ModelView {
   pictureId: string;
   pictureWidth: number;
   pictureHeight: number;
+  sets: PlacedSet[];
 }
 
 /** What stood model for the works of a study of the caller's own, by work, oldest first. */
 export async function modelsOf(studyId: string): Promise<Map<string, ModelView[]>> {
   const { id, title, credit, pictureId, workId } = referencePictures;
   const rows = await database()
-    .select({ id, title, credit, pictureId, workId, pictureWidth: pictures.width, pictureHeight: pictures.height })
+    .select({
+      id,
+      title,
+      credit,
+      pictureId,
+      workId,
+      pictureWidth: pictures.width,
+      pictureHeight: pictures.height,
+      sets: setsOn(landmarkSets.referenceId, id),
+    })
     .from(referencePictures)
     .innerJoin(pictures, eq(pictures.id, pictureId))
     .where(and(eq(referencePictures.studyId, studyId), isNotNull(workId)))
     .orderBy(asc(referencePictures.createdAt), asc(id));
   const out = new Map<string, ModelView[]>();
-  for (const { workId: work, ...view } of rows) out.set(work!, [...(out.get(work!) ?? []), view]);
+  for (const { workId: work, sets, ...view } of rows) out.set(work!, [...(out.get(work!) ?? []), { ...view, sets: listed(sets) }]);
   return out;
 }
 

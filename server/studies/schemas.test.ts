@@ -1,3 +1,4 @@
+import { stepOf } from '../../core/lesson/plan';
 import type { Message } from '../../core/message';
 import { english } from '../../tests/support/english';
 import { AnyObjectSchema, ValidationError } from 'yup';
@@ -87,8 +88,14 @@ test('a plan’s numbers are whole, bounded, and told in words', () => {
     classSize: 24,
     steps: [{ technique: 'pen-line' }],
   };
-  expect(planSchema.validateSync(plan).steps).toEqual([{ technique: 'pen-line', minutes: null, dry: null, note: '' }]);
+  expect(planSchema.validateSync(plan).steps).toEqual([stepOf('pen-line')]);
+  expect(planSchema.validateSync(plan)).toMatchObject({ outline: 'any', coats: {}, shelf: {}, calendar: null });
   const faults: [Record<string, unknown>, string][] = [
+    [{ coats: { ink: -1 } }, 'coats'],
+    [{ coats: { gravy: 1 } }, 'coats'],
+    [{ shelf: { pen: -2 } }, 'shelf'],
+    [{ calendar: { from: '2026-09-01' } }, 'calendar'],
+    [{ outline: 'middle' }, 'outline'],
     [{ minutesPerPeriod: 24 }, 'minutesPerPeriod'],
     [{ minutesPerPeriod: 50.5 }, 'minutesPerPeriod'],
     [{ classSize: 0 }, 'classSize'],

@@ -1,5 +1,5 @@
 /** Knows what is drawn over a work, its shapes and kept lines: one list a work, each change logged, a stale change refused. */
-import { eq } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
 import { Message } from '../../core/message';
 import { carryLines, checkedLines, KeptLine } from '../../core/proportion/keptLines';
 import type { Frame } from '../../core/proportion/measures';
@@ -9,7 +9,7 @@ import { inStudy, workOf } from '../accounts/ownership';
 import { database, newId, type Transaction } from '../database/connection';
 import { logged } from '../edits/log';
 import { conflict } from '../errors';
-import { pictures, shapeLists } from '../schema';
+import { pictures, shapeLists, works } from '../schema';
 import { inThread } from '../threads/threads';
 
 export interface ShapeList {
@@ -24,6 +24,17 @@ const NONE: ShapeList = { shapes: [], lines: [], version: 0 };
 export async function shapesOf(workId: string): Promise<ShapeList> {
   const [row] = await database().select().from(shapeLists).where(eq(shapeLists.workId, workId));
   return row ? { shapes: row.shapes, lines: row.lines ?? [], version: row.version } : NONE;
+}
+
+/** The shapes of the first of a study's works, in their order, that has any; foils have no say. Null where none has. */
+export async function firstBuilt(studyId: string): Promise<{ workId: string; shapes: DrawnShape[] } | null> {
+  const rows = await database()
+    .select({ workId: works.id, shapes: shapeLists.shapes })
+    .from(shapeLists)
+    .innerJoin(works, eq(works.id, shapeLists.workId))
+    .where(and(eq(works.studyId, studyId), eq(works.foil, false)))
+    .orderBy(asc(works.position));
+  return rows.find((r) => r.shapes.some((s) => !s.gap)) ?? null;
 }
 
 /** Shapes as they are read in the picture proper, fitted in a thread of their own. */

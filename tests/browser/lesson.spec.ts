@@ -294,7 +294,7 @@ test('the report is made while one looks, goes on when one leaves, and is opened
 test('plan, make, pieces, compare and hanging have no accessibility faults that axe can find', async ({ page }) => {
   const { ids } = await demo(page);
   await compared(page, ids.study, 1);
-  for (const path of ['plan', 'make', 'pieces', 'compare', 'hanging']) {
+  for (const path of ['plan', 'plan/run', 'plan/warm-ups', 'board', 'make', 'pieces', 'compare', 'hanging']) {
     await open(page, `${origin()}/studies/${ids.study}/${path}`);
     await page.waitForTimeout(1500);
     expect(await faults(page), path).toEqual([]);

@@ -126,7 +126,9 @@ test('no page of a full class asks the database more than eight times, whoever h
     '/cupboard',
     '/settings',
     '/studies/new',
-    ...['look', 'proportion', 'marks', 'colour', 'plan', 'make', 'pieces', 'compare', 'hanging'].map((s) => `/studies/${study}/${s}`),
+    ...['look', 'proportion', 'marks', 'colour', 'plan', 'plan/run', 'plan/warm-ups', 'board', 'make', 'pieces', 'compare', 'hanging'].map(
+      (s) => `/studies/${study}/${s}`,
+    ),
   ];
   const counts: Record<string, number> = {};
   for (const page of pages) counts[page.split('/').at(-1)!] = await queriesOf(page);

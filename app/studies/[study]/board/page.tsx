@@ -6,7 +6,8 @@ import { Board } from '@/ui/plan/Board';
 import { planFrom } from '@/ui/plan/lesson';
 import { planOf } from '@/server/lessons/plans';
 import { rulersOf } from '@/server/studies/bodyRulers';
-import { readIn, shapesOf } from '@/server/studies/shapes';
+import type { StudyRow } from '@/server/accounts/ownership';
+import { firstBuilt, readIn } from '@/server/studies/shapes';
 import { listWorks } from '@/server/studies/works';
 import { openStudy } from '../../../session';
 import { titled } from '../../../voice';
@@ -16,18 +17,16 @@ export const generateMetadata = titled('board.title');
 type Work = Awaited<ReturnType<typeof listWorks>>[number];
 
 /** The build-up of the first work that shapes are drawn on. */
-async function builtUp(works: readonly Work[], study: Parameters<typeof rulersOf>[0] & { paperWidthMm: number; paperHeightMm: number }) {
-  for (const work of works) {
-    const { shapes } = await shapesOf(work.id);
-    if (!shapes.some((s) => !s.gap)) continue;
-    const frame = work.frame ?? ([0, 0, work.pictureWidth, work.pictureHeight] as const);
-    const of = [frame[2], frame[3]] as const;
-    const read = await readIn(shapes, frame);
-    const placing = placeOnSheet(of, turnedAs([study.paperWidthMm, study.paperHeightMm], of), 'fit', 0);
-    const steps = buildUp(read, frame, placing, await rulersOf(study), meetingsOf(read, frame));
-    return { steps: steps.map(({ outline, said }) => ({ outline, said })), ratio: of[0] / of[1] };
-  }
-  return { steps: [], ratio: 1 };
+async function builtUp(works: readonly Work[], study: StudyRow) {
+  const drawn = await firstBuilt(study.id);
+  const work = drawn && works.find((w) => w.id === drawn.workId);
+  if (!drawn || !work) return { steps: [], ratio: 1 };
+  const frame = work.frame ?? ([0, 0, work.pictureWidth, work.pictureHeight] as const);
+  const of = [frame[2], frame[3]] as const;
+  const read = await readIn(drawn.shapes, frame);
+  const placing = placeOnSheet(of, turnedAs([study.paperWidthMm, study.paperHeightMm], of), 'fit', 0);
+  const steps = buildUp(read, frame, placing, await rulersOf(study), meetingsOf(read, frame));
+  return { steps: steps.map(({ outline, said }) => ({ outline, said })), ratio: of[0] / of[1] };
 }
 
 export default async function BoardPage({

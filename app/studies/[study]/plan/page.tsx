@@ -1,8 +1,7 @@
 import { PlanBench } from '@/ui/plan/PlanBench';
 import { heedOf } from '@/server/classes/classes';
-import { ownStepsOf } from '@/server/lessons/ownSteps';
 import { planOf } from '@/server/lessons/plans';
-import { learnedOf } from '@/server/lessons/runs';
+import { knownOf } from '@/server/lessons/runs';
 import { openStudy } from '../../../session';
 import { titled } from '../../../voice';
 
@@ -15,8 +14,7 @@ export default async function PlanPage({ params }: { params: Promise<{ study: st
       studyId={study.id}
       page={await planOf(study)}
       heed={await heedOf(study.id, teacher.settings.hand)}
-      library={await ownStepsOf(teacher.id)}
-      learned={await learnedOf(teacher.id)}
+      {...await knownOf(teacher.id)}
     />
   );
 }

@@ -19,7 +19,6 @@ import { FINENESS } from '@/core/composition/lineSheet';
 import { ALL_FIGURES } from '@/ui/proportion/carrying';
 import { wishesFrom } from '@/core/proportion/carryOver';
 import { isTemplate, templateToOpen } from '@/core/proportion/templates';
-import { landmarksIn } from '@/server/studies/landmarks';
 import { modelsOf } from '@/server/studies/references';
 import { ownTemplatesOf } from '@/server/studies/ownTemplates';
 import { ownKey } from '@/core/proportion/ownTemplate';
@@ -129,8 +128,8 @@ export default async function ProportionPage({
       />
     );
   }
-  const [models, sets] = [await modelsOf(study), await landmarksIn(study)];
-  const modelled = withSets.map((w) => ({ ...w, models: (models.get(w.id) ?? []).map((m) => ({ ...m, sets: sets.get(m.id) ?? [] })) }));
+  const models = await modelsOf(study);
+  const modelled = withSets.map((w) => ({ ...w, models: models.get(w.id) ?? [] }));
   const on = modelled.find((w) => w.id === current.id)!.models.find((m) => m.id === model) ?? current;
   const placed = on.sets[0]?.template ?? current.sets[0]?.template;
   const own = await ownTemplatesOf(teacher.id);

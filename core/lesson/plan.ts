@@ -144,6 +144,9 @@ const ALWAYS: Partial<Record<ItemId, number>> = { paper: 1 };
 /** Shares where nothing has been measured yet; common practice, no source. */
 export const USUAL_SHARES: WorkedShares = { line: 0.5, wash: 0.5, paint: 1, light: 0.05 };
 
+/** Techniques that a class which goes straight in with the final tool leaves out. */
+export const DRAFTED: readonly string[] = ['pencil-draft', 'rub-out-pencil', 'lighten-draft'];
+
 /** The usual steps of a medium under the class's settings; a master of line has one drawn. */
 export function usualSteps(
   medium: LessonMedium,
@@ -152,7 +155,7 @@ export function usualSteps(
 ): PlanStep[] {
   const { usual, line } = mediumOf(medium);
   const ids = usual
-    .filter((id) => (contact === 'straight-in' ? id !== 'pencil-draft' && id !== 'rub-out-pencil' && id !== 'lighten-draft' : true))
+    .filter((id) => contact !== 'straight-in' || !DRAFTED.includes(id))
     .filter((id) => erasing || techniqueOf(id)!.role !== 'rub-out');
   if (line && shares.line >= MUCH_LINE && !ids.some((id) => techniqueOf(id)!.role === 'line')) {
     // After what places it, before what is laid over it; opaque colour and cut paper have it last.

@@ -1,8 +1,8 @@
 /** Knows lines laid along the edges of a picture and kept to be carried over, each by a name. */
 import { CoreError } from '../errors';
-import { typed } from '../message';
 import type { Carry } from '../raster/crop';
-import { isPoint } from './polygon';
+import { isPoint } from '../formats/json';
+import { leaves, namedIn } from './named';
 
 /** A line from one place of a picture to another, px of it. */
 export interface KeptLine {
@@ -12,7 +12,6 @@ export interface KeptLine {
 }
 
 const MOST_LINES = 40;
-const MOST_NAME = 60;
 /** Shorter than this part of the picture's longer side a line has no way of its own. */
 const LEAST_SHARE = 0.005;
 
@@ -21,18 +20,14 @@ export function checkedLines(value: unknown, [w, h]: readonly [number, number]):
   if (!Array.isArray(value) || value.length > MOST_LINES) throw new CoreError('lines.list', { n: MOST_LINES });
   const ids = new Set<string>();
   return value.map((l: Partial<Record<keyof KeptLine, unknown>> | null, i) => {
-    const name = typeof l?.name === 'string' ? l.name.trim() : '';
-    if (!l || !name || name.length > MOST_NAME) throw new CoreError('lines.name', { i: i + 1, n: MOST_NAME });
-    const called = { name: typed(name) };
-    if (typeof l.id !== 'string' || !/^[\w-]{1,40}$/.test(l.id) || ids.has(l.id)) throw new CoreError('lines.id', called);
-    ids.add(l.id);
-    const { ends } = l;
+    const { id, name, called } = namedIn(l, i, ids, 'lines');
+    const { ends } = l!;
     if (!Array.isArray(ends) || ends.length !== 2 || !ends.every(isPoint)) throw new CoreError('lines.ends', called);
-    if (ends.some(([x, y]) => x < -1 || y < -1 || x > w + 1 || y > h + 1)) throw new CoreError('lines.outside', called);
+    if (leaves(ends, [w, h])) throw new CoreError('lines.outside', called);
     const [[x, y], [u, v]] = ends as KeptLine['ends'];
     if (Math.hypot(u - x, v - y) < LEAST_SHARE * Math.max(w, h)) throw new CoreError('lines.short', called);
     return {
-      id: l.id,
+      id,
       name,
       ends: [
         [x, y],

@@ -2,9 +2,6 @@
 import { crossingsAt } from '../raster/crossings';
 import { boundsOf, Point } from '../raster/image';
 
-/** Two numbers, as a point is written. */
-export const isPoint = (p: unknown): p is [number, number] => Array.isArray(p) && p.length === 2 && p.every((v) => Number.isFinite(v));
-
 /** Signed area by the shoelace formula; positive where points run clockwise as seen (y down). */
 export function signedArea(p: readonly Point[]): number {
   let s = 0;

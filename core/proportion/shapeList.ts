@@ -3,10 +3,11 @@
  * drawn, and where each stands on the sheet.
  */
 import { CoreError } from '../errors';
-import { typed } from '../message';
+import { isPoint } from '../formats/json';
 import type { Carry } from '../raster/crop';
 import { Bounds, boundsOf, Point } from '../raster/image';
-import { centroid, convexHull, crossesItself, isPoint, sharedArea, signedArea } from './polygon';
+import { leaves, namedIn } from './named';
+import { centroid, convexHull, crossesItself, sharedArea, signedArea } from './polygon';
 import { FittedShape, fitShapes, FULL_KINDS, SHAPE_KINDS, ShapeKind } from './shapes';
 
 /** An outline drawn round a part of a picture, px of it. */
@@ -22,7 +23,6 @@ export interface DrawnShape {
 
 const MOST_SHAPES = 24;
 const MOST_CORNERS = 400;
-const MOST_NAME = 60;
 /** Less of a picture than this is a slip of the pointer. */
 const LEAST_SHARE = 0.0002;
 
@@ -31,20 +31,15 @@ export function checkedShapes(value: unknown, [w, h]: readonly [number, number])
   if (!Array.isArray(value) || value.length > MOST_SHAPES) throw new CoreError('shapes.list', { n: MOST_SHAPES });
   const ids = new Set<string>();
   return value.map((s: Partial<Record<keyof DrawnShape, unknown>> | null, i) => {
-    const name = typeof s?.name === 'string' ? s.name.trim() : '';
-    if (!s || !name || name.length > MOST_NAME) throw new CoreError('shapes.name', { i: i + 1, n: MOST_NAME });
-    const called = { name: typed(name) };
-    if (typeof s.id !== 'string' || !/^[\w-]{1,40}$/.test(s.id) || ids.has(s.id)) throw new CoreError('shapes.id', called);
-    ids.add(s.id);
-    const { outline } = s;
+    const { id, name, called } = namedIn(s, i, ids, 'shapes');
+    const { outline, as = null, gap } = s!;
     if (!Array.isArray(outline) || outline.length < 3 || outline.length > MOST_CORNERS || !outline.every(isPoint))
       throw new CoreError('shapes.outline', { ...called, n: MOST_CORNERS });
-    if (outline.some(([x, y]) => x < -1 || y < -1 || x > w + 1 || y > h + 1)) throw new CoreError('shapes.outside', called);
+    if (leaves(outline, [w, h])) throw new CoreError('shapes.outside', called);
     if (crossesItself(outline)) throw new CoreError('shapes.crosses', called);
     if (Math.abs(signedArea(outline)) < LEAST_SHARE * w * h) throw new CoreError('shapes.small', called);
-    const as = s.as ?? null;
     if (as !== null && !SHAPE_KINDS.some((k) => k === as)) throw new CoreError('shapes.kind', called);
-    return { id: s.id, name, outline: outline.map(([x, y]) => [x, y]), as: as as ShapeKind | null, gap: s.gap === true };
+    return { id, name, outline: outline.map(([x, y]) => [x, y]), as: as as ShapeKind | null, gap: gap === true };
   });
 }
 

@@ -75,6 +75,7 @@ const MOST_RULES = 2;
 function On({ studyId, page, period, source, build }: Props) {
   const say = useSay();
   const plan = useMemo(() => planFrom(page), [page]);
+  const byStep = useMemo(() => rulesIn(page, plan), [page, plan]);
   const entries = plan.periods[period];
   const key = storeOf(studyId, period);
   const [held, setHeld] = useState(() => kept(key, entries.length));
@@ -141,7 +142,7 @@ function On({ studyId, page, period, source, build }: Props) {
   };
   const stuck = step && saysOf(step.knows, 'stuck', lessonValues(page.strokes, page.plan.medium));
   const who = whoIsAt(entry);
-  const rules = (entry.step !== null && rulesIn(page, plan)[entry.step]) || [];
+  const rules = (entry.step !== null && byStep[entry.step]) || [];
   return (
     <div ref={frame} className="fixed inset-0 z-40 flex flex-col overflow-hidden bg-base-100 text-base-content" data-board>
       <div className="flex items-baseline gap-[3vh] border-b-4 border-base-content px-[3vw] py-[1.5vh]">

@@ -1,5 +1,5 @@
 'use client';
-import { usualSteps } from '@/core/lesson/plan';
+import { DRAFTED, usualSteps } from '@/core/lesson/plan';
 import { SCHOOLS } from '@/core/lesson/order';
 import { isLessonMedium, LESSON_MEDIA, mediumName } from '@/core/lesson/media';
 import { Message, message } from '@/core/message';
@@ -95,10 +95,7 @@ export function PlanSettings({ studyId, draft, line, inked, onChange }: Props) {
             value={draft.contact}
             onChange={(e) => {
               const contact = e.target.value as PlanDraft['contact'];
-              const steps =
-                contact === 'straight-in'
-                  ? draft.steps.filter((s) => !['pencil-draft', 'rub-out-pencil', 'lighten-draft'].includes(s.technique))
-                  : draft.steps;
+              const steps = contact === 'straight-in' ? draft.steps.filter((s) => !DRAFTED.includes(s.technique)) : draft.steps;
               onChange({ ...draft, contact, steps: steps.length ? steps : draft.steps }, message('edits.planField.contact'));
             }}
           >

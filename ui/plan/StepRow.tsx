@@ -2,6 +2,7 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, ImagePlus, PenLine, X } from 'lucide-react';
+import type { ReactNode } from 'react';
 import type { Learned } from '@/core/lesson/learning';
 import type { Plan, PlanStep } from '@/core/lesson/plan';
 import { saysOf } from '@/core/lesson/technique';
@@ -120,7 +121,6 @@ function OpenStep({ studyId, step, planned, name, values, rules, learned, onSet,
   const { act, problem } = useChange();
   const t = planned.knows;
   const said = (what: (typeof SAYS)[number][1] | 'does') => saysOf(t, what, values);
-  const number = (value: string) => (value === '' ? null : Math.max(0, Math.round(Number(value))));
   const does = said('does');
   return (
     <div className="grid gap-2 pb-3 ps-7 text-sm">
@@ -189,31 +189,17 @@ function OpenStep({ studyId, step, planned, name, values, rules, learned, onSet,
         </fieldset>
       )}
       <div className="flex flex-wrap items-center gap-3">
-        <label className="flex items-center gap-1">
-          {say('plan.minutesField')}
-          <input
-            type="number"
-            min={1}
-            max={240}
-            className="input input-xs w-16"
-            placeholder={String(t.usual)}
-            value={step.minutes ?? ''}
-            onChange={(e) => onSet({ ...step, minutes: number(e.target.value) || null })}
-          />
-        </label>
-        <label className="flex items-center gap-1">
-          {say('plan.driesIn')}
-          <input
-            type="number"
-            min={0}
-            max={600}
-            className="input input-xs w-16"
-            placeholder={String(t.dry)}
-            value={step.dry ?? ''}
-            onChange={(e) => onSet({ ...step, dry: number(e.target.value) })}
-          />
+        <Minutes
+          label={say('plan.minutesField')}
+          least={1}
+          most={240}
+          usual={t.usual}
+          value={step.minutes}
+          onSet={(n) => onSet({ ...step, minutes: n || null })}
+        />
+        <Minutes label={say('plan.driesIn')} least={0} most={600} usual={t.dry} value={step.dry} onSet={(dry) => onSet({ ...step, dry })}>
           {say('plan.minutesShort')}
-        </label>
+        </Minutes>
         {learned && (
           <span>
             {say('plan.learned', { minutes: learned.minutes, n: learned.n })}{' '}
@@ -262,5 +248,35 @@ function OpenStep({ studyId, step, planned, name, values, rules, learned, onSet,
       </div>
       <Notice said={problem} />
     </div>
+  );
+}
+
+interface MinutesProps {
+  label: string;
+  least: number;
+  most: number;
+  /** What is planned where nothing is set. */
+  usual: number;
+  value: number | null;
+  onSet: (minutes: number | null) => void;
+  children?: ReactNode;
+}
+
+/** Whole minutes; empty leaves them to the plan. */
+function Minutes({ label, least, most, usual, value, onSet, children }: MinutesProps) {
+  return (
+    <label className="flex items-center gap-1">
+      {label}
+      <input
+        type="number"
+        min={least}
+        max={most}
+        className="input input-xs w-16"
+        placeholder={String(usual)}
+        value={value ?? ''}
+        onChange={(e) => onSet(e.target.value === '' ? null : Math.max(0, Math.round(Number(e.target.value))))}
+      />
+      {children}
+    </label>
   );
 }

@@ -120,3 +120,11 @@ export function richest<K extends Pick<CupboardKit, 'materials'>>(kits: readonly
   const most = (of: (k: K) => number) => kits.reduce<K | null>((best, k) => (of(k) > (best ? of(best) : 0) ? k : best), null);
   return most((k) => coloursIn(k).mixed) ?? most((k) => coloursIn(k).laid);
 }
+
+/** Papers whose size is known, the shorter side first, mm. */
+export const papersIn = (
+  materials: readonly Pick<Material, 'kind' | 'name' | 'properties'>[],
+): { name: string; size: [number, number] }[] =>
+  materials.flatMap(({ name, kind, properties: { widthMm, heightMm } }) =>
+    kind === 'paper' && widthMm && heightMm ? [{ name, size: [Math.min(widthMm, heightMm), Math.max(widthMm, heightMm)] }] : [],
+  );

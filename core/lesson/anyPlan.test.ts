@@ -3,7 +3,9 @@ import fc from 'fast-check';
 import { cautionsFor } from './hazards';
 import { orderWarnings, SCHOOLS } from './order';
 import { english } from '../../tests/support/english';
-import { makePlan, PlanWishes, NO_STROKES, USUAL_SHARES } from './plan';
+import { makePlan } from './plan';
+import { USUAL_SHARES } from './usual';
+import { PlanWishes, NO_STROKES } from './wishes';
 import { amountNeeded } from './quantities';
 import { LESSON_MEDIA } from './media';
 import { techniqueOf, techniquesFor } from './techniques';
@@ -15,6 +17,10 @@ const wishes: fc.Arbitrary<PlanWishes> = fc.constantFrom(...LESSON_MEDIA).chain(
     contact: fc.constantFrom('light-pencil' as const, 'straight-in' as const),
     erasing: fc.boolean(),
     outline: fc.constantFrom(...SCHOOLS.outline),
+    lineOrTone: fc.constantFrom(...SCHOOLS.lineOrTone),
+    blending: fc.constantFrom(...SCHOOLS.blending),
+    second: fc.constant(null),
+    room: fc.record({ sinks: fc.option(fc.integer({ min: 1, max: 6 })), rack: fc.option(fc.integer({ min: 0, max: 60 })) }),
     coats: fc.constant({}),
     shelf: fc.constant({}),
     youngest: fc.integer({ min: 5, max: 20 }),
@@ -40,6 +46,9 @@ const wishes: fc.Arbitrary<PlanWishes> = fc.constantFrom(...LESSON_MEDIA).chain(
         option: fc.constant(null),
         kept: fc.constant([]),
         pictureId: fc.constant(null),
+        group: fc.constant('both' as const),
+        laying: fc.constant(null),
+        built: fc.constant(false),
       }),
       { minLength: 1, maxLength: 10 },
     ),

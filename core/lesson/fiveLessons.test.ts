@@ -5,8 +5,11 @@
 import fc from 'fast-check';
 import { english } from '../../tests/support/english';
 import { lessonWishes } from '../../tests/support/lesson';
-import { makePlan, Plan, PlanStep, PlanWishes, stepOf, usualSteps } from './plan';
+import { makePlan, Plan } from './plan';
+import { usualSteps } from './usual';
+import { PlanStep, PlanWishes, stepOf } from './wishes';
 import { LESSON_MEDIA } from './media';
+import { NO_SCHOOL } from './order';
 import { NEW_STEP } from './ownStep';
 
 const ofOrder = (plan: Plan) =>
@@ -118,7 +121,7 @@ test('every usual lesson in periods of any length holds before the checker', () 
       fc.integer({ min: 1, max: 5 }),
       fc.integer({ min: 5, max: 40 }),
       (medium, minutesPerPeriod, periods, youngest) => {
-        const steps = usualSteps(medium, { contact: 'light-pencil', erasing: true });
+        const steps = usualSteps(medium, { contact: 'light-pencil', erasing: true, ...NO_SCHOOL });
         const plan = makePlan({ ...lessonWishes([], { medium, minutesPerPeriod, periods, youngest }), steps });
         expect(ofOrder(plan)).toEqual([]);
         expect(faultsOf(plan, minutesPerPeriod)).toEqual([]);

@@ -4,14 +4,15 @@ import { message } from '../message';
 import fc from 'fast-check';
 import { cautionsFor } from './hazards';
 import { ITEMS } from './items';
-import { orderWarnings } from './order';
-import { makePlan, usualSteps } from './plan';
+import { NO_SCHOOL, orderWarnings } from './order';
+import { makePlan } from './plan';
+import { usualSteps } from './usual';
 import { paintForPalette } from './quantities';
 import { LESSON_MEDIA, mediumOf } from './media';
 import { techniqueOf, techniquesFor } from './techniques';
 import { TECHNIQUE_TABLE } from './techniqueTable';
 
-const context = { ink: 'waterproof', contact: 'light-pencil', erasing: true, outline: 'any' } as const;
+const context = { ...NO_SCHOOL, medium: 'pen-and-wash', ink: 'waterproof', contact: 'light-pencil', erasing: true } as const;
 const order = (...ids: string[]) =>
   orderWarnings(
     ids.map((id) => techniqueOf(id)!),
@@ -35,7 +36,7 @@ describe('techniques', () => {
     for (const medium of LESSON_MEDIA) {
       const own = techniquesFor(medium).map((t) => t.id);
       // Every name it gives is a technique there is, named once.
-      expect(own.sort()).toEqual([...mediumOf(medium).usual, ...mediumOf(medium).beside, 'mount', 'label'].sort());
+      expect(own.sort()).toEqual([...mediumOf(medium).usual, ...mediumOf(medium).beside, 'own-sketch', 'toward', 'mount', 'label'].sort());
       expect(order(...mediumOf(medium).usual).filter((w) => w.weight !== 'mind')).toEqual([]);
     }
   });
@@ -95,7 +96,7 @@ describe('schedule', () => {
     fc.assert(
       fc.property(any, ({ medium, minutes, size, straight }) => {
         const contact = straight ? 'straight-in' : 'light-pencil';
-        const steps = usualSteps(medium, { contact, erasing: true });
+        const steps = usualSteps(medium, { contact, erasing: true, ...NO_SCHOOL });
         const plan = makePlan({ ...wishes([]), medium, steps, contact, minutesPerPeriod: minutes, classSize: size });
         for (const period of plan.periods) {
           expect(period.at(-1)!.kind).toBe('clear-up');

@@ -3,21 +3,31 @@
  * The rules are common practice of the trade, no source; where schools differ both orders are legal and only their risk is told.
  */
 import { Message, message, Typed } from '../message';
+import { liftingOf } from './lifting';
+import type { LessonMedium } from './media';
 import { beside, lays, nameOf, Technique } from './technique';
 
 /** Questions on which good teachers disagree, and the schools of each; the first is no school's. */
 export const SCHOOLS = {
   /** When the outline is drawn: as the lesson has it, first, last, or not at all. */
   outline: ['any', 'first', 'last'],
+  /** Which comes first, the drawn lines or the tones that are washed and painted. */
+  lineOrTone: ['any', 'line', 'tone'],
+  /** How tones go over into each other: as the lesson has it, rubbed, or by layers of equal pressure alone. */
+  blending: ['any', 'rubbed', 'layers'],
 } as const;
 export type Schools = { [Q in keyof typeof SCHOOLS]: (typeof SCHOOLS)[Q][number] };
+export type Question = keyof Schools;
+export const QUESTIONS = Object.keys(SCHOOLS) as Question[];
+/** Where nobody has said which school is theirs. */
+export const NO_SCHOOL: Schools = { outline: 'any', lineOrTone: 'any', blending: 'any' };
 
-export interface OrderContext {
+export interface OrderContext extends Schools {
+  medium: LessonMedium;
   ink: 'waterproof' | 'washable';
   contact: 'light-pencil' | 'straight-in';
   /** Whether the class may rub out at all. */
   erasing: boolean;
-  outline: Schools['outline'];
 }
 
 export interface OrderWarning {
@@ -79,8 +89,16 @@ const single =
   (steps: readonly Technique[], context: OrderContext): Found[] =>
     steps.flatMap((s, i) => (broken(s, steps.slice(0, i), steps.slice(i + 1), context) ? [{ step: i, other: null }] : []));
 
+/** What is rubbed lies as what it was before. */
+const leavesDust = (t: Technique) => lays(t, 'dusty') && t.role !== 'blend';
 const fixed = (between: readonly Technique[]) => between.some((s) => s.role === 'fix');
 const drawn = (t: Technique) => t.role === 'line' || t.role === 'draft';
+/** Drawn by the line: outlines, and tones made of lines. */
+export const inLine = (t: Technique) => t.role === 'line' || (t.role === 'tone' && !!t.fine);
+/** Tones that are washed: what covers is a matter of the outline. */
+export const inTone = (t: Technique) => t.role === 'wash';
+/** Rubbed into each other, where wax is not rubbed closed. */
+export const rubbed = (t: Technique) => t.role === 'blend' && !lays(t, 'waxy');
 /** What follows a drawing and covers its place. */
 const follows = (t: Technique) => ['line', 'wash', 'paint', 'tone', 'fill'].includes(t.role);
 
@@ -136,6 +154,8 @@ const RULES: readonly Rule[] = [
         a.role === 'fill' &&
         lays(a, 'smearing') &&
         !beside(b) &&
+        // Water rolls off wax: crayon and wash go together.
+        !(lays(a, 'waxy') && lays(b, 'wet')) &&
         !['fill', 'fix', 'rub-out', 'line', 'blend', 'light', 'finish'].includes(b.role),
     ),
   },
@@ -157,6 +177,19 @@ const RULES: readonly Rule[] = [
     weight: 'mind',
     found: once(pairs((a, b, _between, _earlier, { outline }) => outline === 'last' && a.role === 'line' && b.role === 'fill')),
   },
+  // The school that draws first and lays tones then, and the one that lays tones first, kept to.
+  {
+    name: 'line-first',
+    weight: 'mind',
+    found: once(pairs((a, b, _between, _earlier, { lineOrTone }) => lineOrTone === 'line' && inTone(a) && inLine(b))),
+  },
+  {
+    name: 'tone-first',
+    weight: 'mind',
+    found: once(pairs((a, b, _between, _earlier, { lineOrTone }) => lineOrTone === 'tone' && inLine(a) && inTone(b))),
+  },
+  // The school that does not rub.
+  { name: 'not-rubbed', weight: 'mind', found: single((s, _before, _after, { blending }) => blending === 'layers' && rubbed(s)) },
   // Ground before everything that touches the sheet.
   { name: 'ground-first', weight: 'spoils', found: once(pairs((a, b) => b.role === 'ground' && !beside(a))) },
   // The eraser lifts dust it should not.
@@ -173,6 +206,24 @@ const RULES: readonly Rule[] = [
           ? [{ step: j, other: next }]
           : [];
       }),
+  },
+  // Lights are taken out of what does not come off.
+  {
+    name: 'does-not-lift',
+    weight: 'risks',
+    found: (steps, context) =>
+      steps.flatMap((b, j) => {
+        if (!b.lifter || !b.after) return [];
+        const under = steps.flatMap((a, i) => (i < j && b.after!.includes(a.id) ? [i] : []));
+        const stays = (i: number) => liftingOf(steps[i], context)?.far === 'not';
+        return under.length && under.every(stays) ? [{ step: j, other: under[under.length - 1] }] : [];
+      }),
+  },
+  // It does not hold on, or is spoilt by, what lies there.
+  {
+    name: 'must-not-touch',
+    weight: 'risks',
+    found: once(pairs((a, b, between) => !!b.shuns?.some((l) => lays(a, l) && !(l === 'dusty' && fixed(between))))),
   },
   // What a teacher's own step does not bear after it.
   { name: 'forbidden-after', weight: 'spoils', found: pairs((a, b) => !!a.forbids?.includes(b.id)) },
@@ -191,7 +242,7 @@ const RULES: readonly Rule[] = [
   {
     name: 'unfixed',
     weight: 'mind',
-    found: single((s, _before, after) => lays(s, 'dusty') && !after.some((later) => lays(later, 'dusty') || later.role === 'fix')),
+    found: single((s, _before, after) => leavesDust(s) && !after.some((later) => leavesDust(later) || later.role === 'fix')),
   },
   // A pressed groove shows white through every soft tone laid over it.
   {
@@ -218,7 +269,7 @@ const WEIGHT = { spoils: 0, risks: 1, mind: 2 } as const;
 
 /** Everything the order of steps does wrong, what spoils first. Drying is the schedule's business. */
 export function orderWarnings(steps: readonly Technique[], context: OrderContext): OrderWarning[] {
-  return RULES.flatMap(({ name, weight, found }) =>
+  const all = RULES.flatMap(({ name, weight, found }) =>
     found(steps, context).map(({ step, other }): OrderWarning => {
       const values: Record<'a' | 'b', Message | Typed> = { a: nameOf(steps[other ?? step]), b: nameOf(steps[step]) };
       return {
@@ -231,6 +282,9 @@ export function orderWarnings(steps: readonly Technique[], context: OrderContext
       };
     }),
   ).sort((a, b) => WEIGHT[a.weight] - WEIGHT[b.weight] || a.step - b.step);
+  // Where a more particular rule says why two do not go together, the plain one is silent.
+  const particular = (w: OrderWarning) => all.some((o) => o.rule !== w.rule && o.step === w.step && o.other === w.other);
+  return all.filter((w) => w.rule !== 'must-not-touch' || !particular(w));
 }
 
 /** Why a step has to wait until the one before it is dry; null where nothing is lost. */

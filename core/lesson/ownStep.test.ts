@@ -2,7 +2,8 @@
 import { english, toldBy } from '../../tests/support/english';
 import { lessonWishes } from '../../tests/support/lesson';
 import { readStepFile, stepsAsJson } from '../formats/stepFile';
-import { makePlan, OWN, PlanStep, stepOf } from './plan';
+import { makePlan } from './plan';
+import { OWN, PlanStep, stepOf } from './wishes';
 import { asTechnique, checkedStep, fromTechnique, NEW_STEP } from './ownStep';
 import { OwnStep } from './technique';
 import { techniqueOf } from './techniques';
@@ -83,7 +84,7 @@ describe('a step of one’s own', () => {
     expect(plan.cautions.map((c) => english(c))).toContain('Cold, never hot.');
     expect(plan.steps[1].brings.map((b) => english(b))).toContain('cold coffee, cup');
     // Chosen at one step it is carried into the later ones.
-    expect(plan.steps[2].carried.map((c) => c.option)).toEqual(['weak']);
+    expect(plan.steps[2].carried.map((c) => c.option)).toEqual([{ typed: 'weak' }]);
     expect(plan.periods.flat().map((e) => english(e.title))).toContain('Coffee wash: weak');
     // Dried before the next wet step as any wash is.
     const twice = lesson([stepOf(OWN, coffee), stepOf('first-wash')]);

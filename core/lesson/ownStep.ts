@@ -3,7 +3,7 @@ import { CoreError } from '../errors';
 import { typed } from '../message';
 import { AGE_BANDS, bandOf } from '../proportion/bodyRulers';
 import { isCaution } from './hazards';
-import { LAYS, Lays, OwnStep, ROLES, SAID, Said, SHARED_BY, Technique, WHO_IS_AT_IT } from './technique';
+import { FAR, LAYS, Lays, LIFTERS, Lifting, OwnStep, ROLES, SAID, Said, SHARED_BY, Technique, WHO_IS_AT_IT } from './technique';
 import { techniqueOf } from './techniques';
 
 const MOST = { name: 80, text: 500, options: 6, items: 20 };
@@ -75,6 +75,8 @@ export function checkedStep(value: unknown): OwnStep {
     fine: g.fine === true,
     after: someOf(g.after, 'after', isTechnique),
     forbids: someOf(g.forbids, 'forbids', isTechnique),
+    lifts: liftsOf(g.lifts),
+    shuns: someOf(g.shuns, 'shuns', isLays),
     who: WHO_IS_AT_IT.find((w) => w === g.who) ?? 'turn',
     items: listOf(g.items, 'items', MOST.items, (it, i) => ({
       what: textOf(it.what, `items ${i + 1}`, MOST.name, true),
@@ -84,6 +86,14 @@ export function checkedStep(value: unknown): OwnStep {
     cautions: someOf(g.cautions, 'cautions', isCaution),
     caution: textOf(g.caution, 'caution', MOST.text),
   };
+}
+
+function liftsOf(value: unknown): Lifting | null {
+  if (value === undefined || value === null) return null;
+  const { by, far } = value as Partial<Record<keyof Lifting, unknown>>;
+  const [lifter, much] = [LIFTERS.find((l) => l === by), FAR.find((f) => f === far)];
+  if (!lifter || !much) throw wrong('lifts', 'known');
+  return { by: lifter, far: much };
 }
 
 function lays(g: Given): Lays[] {
@@ -113,6 +123,8 @@ export function asTechnique(own: OwnStep, id: string, youngest: number): Techniq
     ...(value && { value }),
     ...(after.length && { after }),
     ...(forbids.length && { forbids }),
+    ...(own.shuns.length && { shuns: own.shuns }),
+    ...(known?.lifter && { lifter: known.lifter }),
     ...(fine && { fine: true }),
     // What a changed technique asks for it still asks for; what is written beside it comes on top.
     items: known?.items ?? {},
@@ -139,6 +151,8 @@ export function fromTechnique(t: Technique, name: string, said: (what: Said) => 
     fine: t.fine === true,
     after: [...(t.after ?? [])],
     forbids: [],
+    lifts: null,
+    shuns: [...(t.shuns ?? [])],
     who: 'turn',
     items: [],
     cautions: [...t.cautions],
@@ -167,8 +181,13 @@ export const NEW_STEP: OwnStep = {
   fine: false,
   after: [],
   forbids: [],
+  lifts: null,
+  shuns: [],
   who: 'turn',
   items: [],
   cautions: [],
   caution: '',
 };
+
+/** A step as it was stored, with what steps of its time had no word for. */
+export const wholeStep = (stored: Partial<OwnStep>): OwnStep => ({ ...NEW_STEP, ...stored });

@@ -2,7 +2,7 @@
 import { DRAWN, MarkKind } from '../marks/kinds';
 import { figure, Message, message, Typed, typed } from '../message';
 import { sparesFor } from './cutting';
-import { ITEMS, Item, ItemId } from './items';
+import { ITEMS, Item, ItemId, PER } from './items';
 import type { Technique } from './technique';
 
 const A4_MM2 = 297 * 210;
@@ -96,12 +96,6 @@ export interface Needed {
 /** "12 sheets", "40 ml". */
 export const amountNeeded = ({ unit, amount }: Pick<Needed, 'unit' | 'amount'>): Message => message(`amounts.${unit}`, { n: amount });
 
-const PER: Record<Item['per'], (size: number) => number> = {
-  student: (n) => n,
-  pair: (n) => Math.ceil(n / 2),
-  table: (n) => Math.ceil(n / 4),
-  class: () => 1,
-};
 const PAPERS: readonly ItemId[] = ['paper', 'heavy-paper', 'toothed-paper'];
 
 /** The list for the tables: tools once however many steps use them, liquids and sheets summed. */
@@ -171,4 +165,40 @@ export function ownNeeds(steps: readonly Technique[], classSize: number): Needed
     how: message(`amounts.how.${per}`, { count: n }),
     coat: null,
   }));
+}
+
+/** The needs of several groups as one list: a thing once, with what each needs of it added up. */
+export function summed(lists: readonly (readonly Needed[])[]): Needed[] {
+  const out = new Map<string, Needed>();
+  for (const need of lists.flat()) {
+    const there = out.get(shelfKey(need));
+    out.set(shelfKey(need), there ? { ...there, amount: there.amount + need.amount } : need);
+  }
+  return [...out.values()];
+}
+
+/** What a pack of a thing holds, in its unit, and costs, in whatever money the teacher reckons. */
+export interface Price {
+  pack: number;
+  cost: number;
+}
+export type Prices = Readonly<Record<string, Price>>;
+
+export interface ToGet {
+  need: Needed;
+  amount: number;
+  /** Whole packs of it, and what they cost; null where no price was said. */
+  packs: number | null;
+  cost: number | null;
+}
+
+/** What is still to be got: what is needed less what is on the shelf, in whole packs. */
+export function toGet(materials: readonly Needed[], shelf: Shelf, prices: Prices): ToGet[] {
+  return materials.flatMap((need): ToGet[] => {
+    const amount = need.amount - (shelf[shelfKey(need)] ?? 0);
+    if (!(amount > 0)) return [];
+    const price = prices[shelfKey(need)];
+    const packs = price ? Math.ceil(amount / price.pack - 1e-9) : null;
+    return [{ need, amount, packs, cost: price ? packs! * price.cost : null }];
+  });
 }

@@ -27,17 +27,34 @@ const DONE_BY: readonly (readonly [string, readonly Role[]])[] = [
   ['', ['draft', 'line']],
 ];
 
+/** A try toward the manner, beside the sheet. */
+const TRY = 'toward';
+
+const rolesFor = (feature: string): readonly Role[] => DONE_BY.find(([begins]) => feature.startsWith(begins))![1];
+/** In the order in which one learns to keep them: what is placed, then how it is drawn, then how it is toned. */
+const learnt = (feature: string): number => DONE_BY.findIndex(([begins]) => feature.startsWith(begins));
+
+/** The rules of each of so many tries: every try keeps to those of the one before and to some more; the last keeps to all. */
+export function rungs<R extends LessonRule>(rules: readonly R[], tries: number): R[][] {
+  const ordered = [...rules].sort((a, b) => learnt(a.feature) - learnt(b.feature));
+  return Array.from({ length: tries }, (_, k) => ordered.slice(0, Math.ceil(((k + 1) * ordered.length) / tries)));
+}
+
 /**
  * For each step the rules that are kept to in it: where the first step of a fitting role is, else the first step that draws anything. A
- * lesson without any such step has none.
+ * lesson without any such step has none. Tries toward the manner take them up one after another.
  */
-export function rulesAt<R extends LessonRule>(steps: readonly Pick<Technique, 'role'>[], rules: readonly R[]): R[][] {
+export function rulesAt<R extends LessonRule>(steps: readonly Pick<Technique, 'id' | 'role'>[], rules: readonly R[]): R[][] {
   const out: R[][] = steps.map(() => []);
+  const tries = steps.flatMap((s, i) => (s.id === TRY ? [i] : []));
+  rungs(rules, tries.length).forEach((some, k) => (out[tries[k]] = some));
   const first = steps.findIndex((s) => s.role !== 'apart' && s.role !== 'finish' && s.role !== 'fix');
   for (const rule of rules) {
-    const roles = DONE_BY.find(([begins]) => rule.feature.startsWith(begins))![1];
-    const at = roles.map((role) => steps.findIndex((s) => s.role === role)).find((i) => i >= 0) ?? first;
-    if (at >= 0) out[at].push(rule);
+    const at = rolesFor(rule.feature)
+      .map((role) => steps.findIndex((s) => s.role === role))
+      .find((i) => i >= 0);
+    const place = at ?? first;
+    if (place >= 0) out[place].push(rule);
   }
   return out;
 }

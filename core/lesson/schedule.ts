@@ -8,8 +8,12 @@ export interface TimedStep {
   technique: Technique;
   minutes: number;
   dry: number;
-  /** Which of its options is taken, by name. */
-  option: string | null;
+  /** Which of the ways to do it is taken; null leaves it open. */
+  option: Message | Typed | null;
+  /** Groups that do it one after another, since there are not tools for all at once. */
+  rounds: number;
+  /** What the same step is known by in another group's timetable. */
+  step: number;
 }
 
 export type EntryKind = 'look' | 'hand-out' | 'warm-up' | 'watch' | 'turn' | 'meanwhile' | 'wait' | 'spare' | 'again' | 'clear-up' | 'talk';
@@ -27,6 +31,16 @@ export interface Entry {
   part: number | null;
   /** Who is at a turn, where it is not the students by themselves. */
   who?: Who;
+  /** Which of how many groups is at it, where they take turns. */
+  round?: { n: number; of: number };
+}
+
+/** Minutes of a period in which the teacher shows a step to others. */
+export interface Busy {
+  period: number;
+  start: number;
+  end: number;
+  step: number;
 }
 
 export interface Frame {
@@ -80,10 +94,10 @@ class Clock {
   }
 
   /** An entry whose title and text stand under `schedule` in `words/`. */
-  add(kind: EntryKind, minutes: number, said: string, values?: Values, step: number | null = null, part: number | null = null, who?: Who) {
+  add(kind: EntryKind, minutes: number, said: string, values?: Values, of: Partial<Pick<Entry, 'step' | 'part' | 'who' | 'round'>> = {}) {
     if (minutes <= 0) return;
     const [title, text] = [message(`schedule.${said}.title`, values), message(`schedule.${said}.text`, values)];
-    this.periods.at(-1)!.push({ kind, start: this.t, minutes, title, text, step, part, ...(who && who !== 'turn' && { who }) });
+    this.periods.at(-1)!.push({ kind, start: this.t, minutes, title, text, step: null, part: null, ...of });
     this.t += minutes;
   }
 
@@ -149,31 +163,80 @@ function useWait(clock: Clock, minutes: number, coming: readonly Technique[], fi
   clock.add('wait', until - clock.t, 'wait');
 }
 
+/** So long the one group waits, at most, to be shown a step together with the other. */
+const SHOWN_TOGETHER = 8;
+
 /**
- * Lays timed steps into periods of `length` minutes. Demonstrations come before each turn and may fall into drying time;
- * a step is split over a break unless it must be done in one go. As many periods are made as are needed. At least one step;
- * `named` is what the sentences can name, `leastTurn` the fewest minutes for which anybody settles to work.
+ * Waits until the teacher is free to show a step: while others are shown something else, and for a few minutes where the same step is about to
+ * be shown to them. The time is for practice.
  */
-export function schedule(steps: readonly TimedStep[], length: number, frame: Frame, named: Values, leastTurn = SHORTEST_PART): Schedule {
+function untilFree(clock: Clock, busy: readonly Busy[], step: TimedStep): void {
+  const { technique } = step;
+  for (;;) {
+    const now = busy.filter((b) => b.period === clock.periods.length - 1);
+    const together = now.find((b) => b.step === step.step && b.start >= clock.t && b.start - clock.t <= SHOWN_TOGETHER);
+    if (together?.start === clock.t) return;
+    const other = now.find((b) => b.step !== step.step && b.start < clock.t + technique.demonstration && b.end > clock.t);
+    const again = now.find((b) => b.step === step.step && b.start < clock.t && b.end > clock.t);
+    const until = together?.start ?? other?.end ?? again?.end;
+    if (until === undefined) return;
+    clock.add('meanwhile', Math.min(until - clock.t, clock.left), 'practise-plain', { name: nameOf(technique) });
+    if (clock.left <= 0) return;
+  }
+}
+
+export interface Bounds {
+  /** Minutes of a period. */
+  length: number;
+  frame: Frame;
+  /** What the sentences can name. */
+  named: Values;
+  /** Fewest minutes for which anybody settles to work. */
+  leastTurn?: number;
+  /** When the teacher shows others something. */
+  busy?: readonly Busy[];
+  /** As many periods at least. */
+  periods?: number;
+}
+
+/**
+ * Lays timed steps into periods. Demonstrations come before each turn and may fall into drying time; a step is split over a break unless it
+ * must be done in one go; where tools are few, groups do it one after another. As many periods are made as are needed. At least one step.
+ */
+export function schedule(
+  steps: readonly TimedStep[],
+  { length, frame, named, leastTurn = SHORTEST_PART, busy = [], periods = 1 }: Bounds,
+): Schedule {
   const least = frame.look + frame.handOut + frame.warmUp + frame.clearUp + SHORTEST_PART;
   if (length < least) throw new CoreError('period', { length, least });
   const clock = new Clock(length, frame, named);
   const layers: Layer[] = [];
   const waits: Wait[] = [];
   const usable = length - frame.clearUp - frame.handOut;
-  steps.forEach(({ technique, minutes, dry, option }, k) => {
+  steps.forEach((timed, k) => {
+    const { technique, minutes, dry, option, rounds } = timed;
     const spare = k > 0 ? steps[k - 1].technique : technique;
     const demonstration = technique.demonstration;
     const oneGo = IN_ONE_GO.has(technique.role);
     let need = waitFor(layers, technique, clock);
     const smallest = oneGo ? Math.min(minutes, usable - demonstration) : Math.min(leastTurn, minutes);
-    if (Math.max(demonstration, need?.minutes ?? 0) + smallest > clock.left && clock.periods.length < MOST_PERIODS) {
+    const room = () => Math.max(demonstration, need?.minutes ?? 0) + smallest <= clock.left || clock.periods.length >= MOST_PERIODS;
+    const overBreak = () => {
       if (need) waits.push({ step: k, ...need, overBreak: true });
       clock.nextPeriod(spare);
       need = null;
+    };
+    if (!room()) overBreak();
+    if (demonstration > 0 && busy.length) {
+      untilFree(clock, busy, timed);
+      need = waitFor(layers, technique, clock);
+      if (!room()) {
+        overBreak();
+        untilFree(clock, busy, timed);
+      }
     }
     const name = nameOf(technique);
-    clock.add('watch', demonstration, 'watch', { name, watch: clock.says(technique, 'watch') }, k);
+    clock.add('watch', demonstration, 'watch', { name, watch: clock.says(technique, 'watch') }, { step: k });
     need = waitFor(layers, technique, clock);
     if (need) {
       waits.push({ step: k, ...need, overBreak: false });
@@ -184,24 +247,29 @@ export function schedule(steps: readonly TimedStep[], length: number, frame: Fra
         !waits.slice(0, -1).some((w) => !w.overBreak),
       );
     }
-    let now = Math.min(minutes, Math.max(0, clock.left));
-    // A last minute or two is not worth setting out for again: the break moves forward.
-    if (now < minutes && minutes - now < SHORTEST_REST && minutes - SHORTEST_REST >= leastTurn) now = minutes - SHORTEST_REST;
-    const rest = minutes - now;
-    const turn = { name, does: clock.says(technique, 'does'), option: typed(option ?? '') };
+    const turn = { name, does: clock.says(technique, 'does'), option: option ?? typed('') };
     const said = option === null ? 'turn' : 'turn-as';
-    clock.add('turn', now, said, turn, k, rest > 0 ? 1 : null, technique.own?.who);
-    let open = rest;
-    while (open > 0 && clock.periods.length < MOST_PERIODS) {
-      clock.nextPeriod(technique);
-      const part = Math.min(open, clock.left);
-      clock.add('turn', part, said, turn, k, 2, technique.own?.who);
-      open -= part;
+    const who = technique.own && technique.own.who !== 'turn' ? { who: technique.own.who } : {};
+    for (let n = 1; n <= rounds; n++) {
+      if (n > 1 && smallest > clock.left && clock.periods.length < MOST_PERIODS) clock.nextPeriod(technique);
+      let now = Math.min(minutes, Math.max(0, clock.left));
+      // A last minute or two is not worth setting out for again: the break moves forward.
+      if (now < minutes && minutes - now < SHORTEST_REST && minutes - SHORTEST_REST >= leastTurn) now = minutes - SHORTEST_REST;
+      let open = minutes - now;
+      const of = { step: k, ...who, ...(rounds > 1 && { round: { n, of: rounds } }) };
+      clock.add('turn', now, said, turn, { ...of, part: open > 0 ? 1 : null });
+      while (open > 0 && clock.periods.length < MOST_PERIODS) {
+        clock.nextPeriod(technique);
+        const part = Math.min(open, clock.left);
+        clock.add('turn', part, said, turn, { ...of, part: 2 });
+        open -= part;
+      }
     }
     if (dry > 0 && !beside(technique)) layers.push({ technique, step: k, ready: clock.t + dry, period: clock.periods.length - 1 });
   });
   const last = steps[steps.length - 1].technique;
   if (clock.left < frame.talk) clock.nextPeriod(last);
+  while (clock.periods.length < periods) clock.nextPeriod(last);
   clock.rest(last, frame.talk);
   clock.add('talk', frame.talk, 'talk');
   clock.add('clear-up', frame.clearUp, 'clear-up');

@@ -51,9 +51,18 @@ export const SAID = ['does', 'watch', 'easier', 'bolder', 'extra', 'stuck'] as c
 export type Said = (typeof SAID)[number];
 
 /** One of several ways to do it, with what it looks like or asks for. */
-export interface StepOption {
+interface StepOption {
   name: string;
   how: string;
+}
+
+/** What takes a layer off again, and how much of it comes off. */
+export const LIFTERS = ['eraser', 'kneaded-eraser', 'water', 'scraper'] as const;
+export const FAR = ['wholly', 'mostly', 'partly', 'not'] as const;
+type Lifter = (typeof LIFTERS)[number];
+export interface Lifting {
+  by: Lifter;
+  far: (typeof FAR)[number];
 }
 
 /** What it needs on the tables. */
@@ -86,6 +95,9 @@ export interface OwnStep extends Record<Said, string> {
   /** Known techniques one of which must come before it, and such as must not come after it. */
   after: string[];
   forbids: string[];
+  /** What takes it off again; null leaves that to what it lays. What it must not touch: layers that lie so. */
+  lifts: Lifting | null;
+  shuns: Lays[];
   /** Who is at it: the students by themselves, all together, those who watch, or whoever waits until something is dry. */
   who: Who;
   items: OwnItem[];
@@ -112,6 +124,12 @@ export interface Technique {
   /** One of these must come before it; none of those may come after it. */
   after?: readonly string[];
   forbids?: readonly string[];
+  /** It must not touch layers that lie so. */
+  shuns?: readonly Lays[];
+  /** With this it takes layers off. */
+  lifter?: Lifter;
+  /** Ways to do it, by name: what each is and gives stands with its other words. */
+  ways?: readonly string[];
   /** A drawing line that needs a dry, firm sheet. */
   fine?: true;
   items: Partial<Record<ItemId, number>>;
@@ -121,6 +139,23 @@ export interface Technique {
 }
 
 export const lays = (t: Technique, what: Lays): boolean => t.lays.includes(what);
+
+/** One of the ways to do a step, as it can be shown. */
+export interface Way {
+  id: string;
+  name: Message | Typed;
+  how: Message | Typed;
+}
+
+/** The ways to do it that a lesson can choose from or leave to the students. */
+export const waysOf = (t: Technique): Way[] =>
+  t.own
+    ? t.own.options.map(({ name, how }) => ({ id: name, name: typed(name), how: typed(how) }))
+    : (t.ways ?? []).map((id) => ({
+        id,
+        name: message(`techniques.${t.id}.ways.${id}.name`),
+        how: message(`techniques.${t.id}.ways.${id}.how`),
+      }));
 
 /** Nothing of it touches the sheet. */
 export const beside = (t: Technique): boolean => t.role === 'apart';

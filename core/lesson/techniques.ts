@@ -7,8 +7,8 @@ const BY_ID: ReadonlyMap<string, Technique> = new Map(TECHNIQUE_TABLE.map((t) =>
 
 export const techniqueOf = (id: string): Technique | null => BY_ID.get(id) ?? null;
 
-/** What any lesson can end with. */
-const EVERYWHERE = ['mount', 'label'];
+/** What any lesson can begin and end with. */
+const EVERYWHERE = ['own-sketch', 'toward', 'mount', 'label'];
 
 /** Techniques that go with a medium, in the order of the table, which is a usual working order. */
 export function techniquesFor(medium: LessonMedium): Technique[] {

@@ -8,7 +8,7 @@ import { FINE, line, outlined, PaperMark, PaperSheet, PLAIN, rectangle, text } f
 import type { Point } from '../raster/image';
 import { seededRandom } from '../raster/statistics';
 import type { LessonMedium } from './media';
-import type { MeasuredStrokes } from './plan';
+import type { MeasuredStrokes } from './wishes';
 
 export const WARM_UPS = ['gap', 'boxes', 'crossing', 'pressure', 'values', 'layers', 'unbroken', 'dabs', 'dots'] as const;
 export type WarmUp = (typeof WARM_UPS)[number];

@@ -251,6 +251,8 @@ export interface CompareOptions {
   as: 'copy' | 'original';
   /** What the study wants of a copy; without one it is held against the master's range and place by place. */
   aim?: Aim;
+  /** All pieces follow one exemplar: they are held for their manner, and where things stand is nobody's own. */
+  led?: boolean;
   weights?: Partial<Record<FeatureGroup, number>>;
   /** Features that a rule of the study is about: a piece that clearly misses one is not close. */
   ruled?: readonly string[];
@@ -322,8 +324,9 @@ export function compare(sources: readonly Measured[], piece: Measured, options: 
   const nearest = invention?.nearest ?? 0;
   const copy = options.as === 'copy';
   const asked = copy && options.aim ? ASKED[options.aim] : null;
-  const judged = judgeReadings(sources, piece, { asked, nearest, priors: options.priors ?? PRIORS });
-  if (copy && (asked?.places ?? true)) judged.push(...placeFindings(sources[nearest], piece));
+  const all = judgeReadings(sources, piece, { asked, nearest, priors: options.priors ?? PRIORS });
+  if (copy && (asked?.places ?? true)) all.push(...placeFindings(sources[nearest], piece));
+  const judged = options.led ? all.filter((f) => f.group !== 'composition') : all;
   judged.sort((a, b) => Math.abs(b.distance) - Math.abs(a.distance) || b.deviation - a.deviation);
   return {
     as: options.as,

@@ -4,7 +4,7 @@ import { renderDrawing } from '../../atelier/render';
 import { drawScene, ownScene } from '../../atelier/scenes';
 import { lineSheet, valueSheet } from '../../core/composition/lineSheet';
 import { NEW_STEP } from '../../core/lesson/ownStep';
-import { OWN, stepOf } from '../../core/lesson/plan';
+import { OWN, stepOf } from '../../core/lesson/wishes';
 import type { OwnStep } from '../../core/lesson/technique';
 import { message } from '../../core/message';
 import type { RgbImage } from '../../core/raster/image';

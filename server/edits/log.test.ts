@@ -1,5 +1,5 @@
 /** The log of edits over everything that can be placed or changed. */
-import { stepOf } from '../../core/lesson/plan';
+import { stepOf } from '../../core/lesson/wishes';
 import { english } from '../../tests/support/english';
 import { message } from '../../core/message';
 import { leave, newClass, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';

@@ -62,7 +62,7 @@ export async function reckonAnew(tx: Transaction, where: Where, changes: readonl
   const of = (table: string) => changes.filter((c) => c.table === table);
   await ofPieces(tx, where, of('pieces'));
   let all = await ofWorks(tx, where, of('works'));
-  all ||= of('studies').some((c) => touches(c, 'aim'));
+  all ||= of('studies').some((c) => touches(c, 'aim', 'led'));
   // Another sentence of a rule changes nothing that is measured.
   all ||= of('rules').some((c) => (c.before?.feature ?? '') !== (c.after?.feature ?? ''));
   const points = of('landmark_sets');

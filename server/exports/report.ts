@@ -44,6 +44,8 @@ function chosen(pieces: readonly PieceView[]): PieceView | null {
 
 interface Gathered {
   teacherId: string;
+  /** All pieces follow one exemplar. */
+  led: boolean;
   rules: RuleRow[];
   works: Awaited<ReturnType<typeof listWorks>>;
   /** Pictures already fetched, by id: many pages show the same source. */
@@ -78,7 +80,7 @@ async function studentPage(gathered: Gathered, name: string | null, pieces: read
     source: await pictureIn(gathered, source.pictureId),
     sourceTitle: source.title,
     closeness: comparison.closeness.overall ?? 0,
-    ownInvention: comparison.ownInvention,
+    ownInvention: gathered.led ? null : comparison.ownInvention,
     works: works.map(sayFinding),
     findings: next.map((f) => ({ said: sayFinding(f), next: nextStep(f), note: noteOf(f.feature)?.note ?? '' })),
     rules: gathered.rules.map((r) => {
@@ -104,7 +106,7 @@ export async function studyReport(
   const settings = await settingsOf(teacherId);
   const works = (await listWorks(studyId)).filter((w) => !w.foil);
   if (!works.length) throw new UserError(400, message('report.needsWork'));
-  const gathered: Gathered = { teacherId, rules: await listRules(studyId), works, pictures: new Map() };
+  const gathered: Gathered = { teacherId, led: study.led, rules: await listRules(studyId), works, pictures: new Map() };
   const pieces = await listPieces(studyId);
   const roster = await rosterOf(studyId);
   const people = roster.length ? roster : [{ id: '', name: null }];

@@ -1,6 +1,8 @@
 /** What stands on the pages of a report: every sentence through words/, in whatever language, with letters the fonts hold. */
 import sharp from 'sharp';
-import { makePlan, NO_STROKES, USUAL_SHARES, usualSteps } from '../../core/lesson/plan';
+import { makePlan } from '../../core/lesson/plan';
+import { usualSteps } from '../../core/lesson/usual';
+import { lessonWishes } from '../../tests/support/lesson';
 import { message, typed } from '../../core/message';
 import { sayFinding } from '../../core/style/words';
 import type { Language } from '../../words/languages';
@@ -27,20 +29,8 @@ function document(language: Language): ReportDocument {
     sentence: message('readings.slack.kept'),
     evidence: message('readings.evidence.one', { title: typed('Ferry') }),
   };
-  const wishes = { ink: 'washable', contact: 'light-pencil', erasing: true, outline: 'any', coats: {}, shelf: {} } as const;
-  const steps = [...usualSteps('pen-and-wash', wishes)].reverse();
-  const plan = makePlan({
-    ...wishes,
-    medium: 'pen-and-wash',
-    steps,
-    minutesPerPeriod: 40,
-    periods: 1,
-    classSize: 12,
-    sheetMm: [297, 210],
-    youngest: 7,
-    shares: USUAL_SHARES,
-    strokes: NO_STROKES,
-  });
+  const wishes = lessonWishes([], { ink: 'washable', minutesPerPeriod: 40, periods: 1, classSize: 12, youngest: 7 });
+  const plan = makePlan({ ...wishes, steps: [...usualSteps('pen-and-wash', wishes)].reverse() });
   const student = {
     name: 'Abel R',
     kind: 'copy' as const,

@@ -131,7 +131,7 @@ function overview(pages: Pages, report: Spoken): void {
       say(nameOf(s.name)),
       say('pieces.nth', { kind: message(`pieces.kinds.${s.kind}`), n: s.attempt }),
       say.number(s.closeness),
-      say.number(s.ownInvention),
+      s.ownInvention === null ? '–' : say.number(s.ownInvention),
       s.findings[0] ? say(s.findings[0].said) : say('report.nothingOutside'),
     ]),
     (['who', 'piece', 'closeness', 'own', 'next'] as const).map((c) => say(`report.columns.${c}`)),
@@ -155,7 +155,13 @@ function student(pages: Pages, report: Spoken, s: ReportStudent): void {
   pages.y = under;
   pages.small(say('report.nearest', { title: typed(s.sourceTitle) }), { left: half, width: half - 8 });
   pages.y = under + 16;
-  pages.say(say('compare.closeness', { closeness: figure(s.closeness), own: figure(s.ownInvention) }), { size: 11 });
+  pages.say(
+    say(s.ownInvention === null ? 'compare.closenessLed' : 'compare.closeness', {
+      closeness: figure(s.closeness),
+      own: figure(s.ownInvention ?? 0),
+    }),
+    { size: 11 },
+  );
   if (s.works.length) {
     pages.heading(say('report.works'), 3);
     for (const w of s.works) pages.say(say(w), { size: 12 });

@@ -2,7 +2,7 @@
 import { eq } from 'drizzle-orm';
 import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
 import { NEW_STEP } from '../../core/lesson/ownStep';
-import { OWN, stepOf } from '../../core/lesson/plan';
+import { OWN, stepOf } from '../../core/lesson/wishes';
 import type { OwnStep } from '../../core/lesson/technique';
 import { message } from '../../core/message';
 import { studyOf } from '../accounts/ownership';
@@ -72,7 +72,7 @@ test('a step with a fault, and another teacher’s picture, are refused; nothing
 test('the library keeps one step of a name, takes a newer one in its place, and undoes', async () => {
   await keepSteps(teacher, study, [OWN_STEP, { ...OWN_STEP, name: 'Tea wash' }]);
   await keepSteps(teacher, study, [{ ...OWN_STEP, usual: 20 }]);
-  expect((await knownOf(teacher)).library).toEqual(await ownStepsOf(teacher));
+  expect((await knownOf(teacher, await newStudy(teacher))).library).toEqual(await ownStepsOf(teacher));
   expect((await ownStepsOf(teacher)).map((o) => [o.step.name, o.step.usual])).toEqual([
     ['Coffee wash', 20],
     ['Tea wash', 10],
@@ -92,8 +92,8 @@ test('what turns took is learned over all lessons of a teacher, and of nobody el
   const other = await newStudy(teacher);
   await keepRun(teacher, study, { period: 0, turns: [{ of: 'pen-line', planned: 18, took: 22 }] });
   await keepRun(teacher, other, { period: 1, turns: [{ of: 'pen-line', planned: 18, took: 26 }] });
-  expect((await knownOf(teacher)).learned).toEqual({ 'pen-line': { minutes: 24, n: 2 } });
+  expect((await knownOf(teacher, study)).learned).toEqual({ 'pen-line': { minutes: 24, n: 2 } });
   expect((await runsOf(study)).map((r) => r.period)).toEqual([0]);
-  expect(await knownOf(await newTeacher())).toEqual({ learned: {}, library: [] });
+  expect(await knownOf(await newTeacher(), study)).toEqual({ learned: {}, library: [], cupboard: [], facts: [] });
   await expect(keepRun(await newTeacher(), study, { period: 0, turns: [] })).rejects.toMatchObject({ status: 404 });
 });

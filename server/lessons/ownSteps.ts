@@ -1,7 +1,7 @@
 /** Knows the steps a teacher has written: kept for all of their lessons, one of a name. */
 import { and, asc, count, eq } from 'drizzle-orm';
 import { message, typed } from '../../core/message';
-import { checkedStep } from '../../core/lesson/ownStep';
+import { checkedStep, wholeStep } from '../../core/lesson/ownStep';
 import type { OwnStep } from '../../core/lesson/technique';
 import { inStudy } from '../accounts/ownership';
 import { database, newId } from '../database/connection';
@@ -19,7 +19,7 @@ const MOST_STEPS = 200;
 export const ownStepsOf = async (teacherId: string): Promise<OwnStepView[]> =>
   (await database().select().from(ownSteps).where(eq(ownSteps.teacherId, teacherId)).orderBy(asc(ownSteps.name))).map(({ id, step }) => ({
     id,
-    step,
+    step: wholeStep(step),
   }));
 
 /** Keeps steps; one of a name that is there already takes its place. The study is where it was done, and where it is undone. */

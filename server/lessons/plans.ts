@@ -3,20 +3,13 @@ import { asc, eq, sql } from 'drizzle-orm';
 import { named } from '../../core/colour/names';
 import type { Calendar } from '../../core/lesson/calendar';
 import type { LessonRule } from '../../core/lesson/rulesAt';
-import { checkedStep } from '../../core/lesson/ownStep';
-import {
-  makePlan,
-  MeasuredStrokes,
-  NO_STROKES,
-  OWN,
-  PlanStep,
-  PlanWishes,
-  strokesOf,
-  USUAL_SHARES,
-  usualSteps,
-} from '../../core/lesson/plan';
-import type { Schools } from '../../core/lesson/order';
-import { Coats, sharesOf, Shelf, WorkedShares } from '../../core/lesson/quantities';
+import { checkedStep, wholeStep } from '../../core/lesson/ownStep';
+import { makePlan } from '../../core/lesson/plan';
+import { USUAL_SHARES, usualSteps } from '../../core/lesson/usual';
+import { MeasuredStrokes, NO_STROKES, OWN, PlanStep, PlanWishes, Room, SecondGroup, strokesOf } from '../../core/lesson/wishes';
+import { NO_SCHOOL, Schools } from '../../core/lesson/order';
+import type { Used } from '../../core/lesson/substitute';
+import { Coats, Prices, sharesOf, Shelf, WorkedShares } from '../../core/lesson/quantities';
 import { isLessonMedium, LessonMedium } from '../../core/lesson/media';
 import { techniqueOf } from '../../core/lesson/techniques';
 import { PaletteEntry } from '../../core/colour/palette';
@@ -31,20 +24,33 @@ import { listRules } from '../studies/rules';
 import { worksWithReadings } from '../studies/works';
 import { inItsClasses, inStudy, StudyRow } from '../accounts/ownership';
 
-interface PlanSettings {
+interface PlanSettings extends Schools {
   ink: 'waterproof' | 'washable';
   contact: 'light-pencil' | 'straight-in';
   erasing: boolean;
-  outline: Schools['outline'];
   youngest: number;
+  second: SecondGroup | null;
+  room: Room;
   coats: Coats;
   shelf: Shelf;
+  prices: Prices;
+  /** With what the master worked, as far as somebody has said, and what is taken instead. */
+  used: Used[];
   /** When the class meets; null where nobody has said. */
   calendar: Calendar | null;
 }
 
 /** What plans of before had no word for. */
-const LATER = { outline: 'any', coats: {}, shelf: {}, calendar: null } as const;
+const LATER = {
+  ...NO_SCHOOL,
+  second: null,
+  room: { sinks: null, rack: null },
+  coats: {},
+  shelf: {},
+  prices: {},
+  used: [],
+  calendar: null,
+} satisfies Partial<PlanSettings>;
 
 export interface StoredPlan extends PlanSettings {
   medium: LessonMedium;
@@ -83,13 +89,16 @@ async function readPlan(tx: Querying, studyId: string): Promise<{ plan: StoredPl
       classSize: row.classSize,
       steps: steps.map((s) => ({
         technique: s.technique,
-        own: s.own,
+        own: s.own && wholeStep(s.own),
         minutes: s.minutes,
         dry: s.dryMinutes,
         note: s.note,
         option: s.taken,
         kept: s.kept ?? [],
         pictureId: s.pictureId,
+        group: s.group,
+        laying: s.laying,
+        built: s.built,
       })),
     },
   };
@@ -117,6 +126,9 @@ async function putPlan(tx: Transaction, studyId: string, id: string, plan: Store
         taken: s.option,
         kept: s.kept.length ? [...s.kept] : null,
         pictureId: s.pictureId,
+        group: s.group,
+        laying: s.laying,
+        built: s.built,
       })),
     );
 }
@@ -124,7 +136,7 @@ async function putPlan(tx: Transaction, studyId: string, id: string, plan: Store
 /** What a new plan starts from: the study's medium, the class's size, periods of fifty minutes. */
 function firstPlan(study: StudyRow, shares: WorkedShares, students: number): StoredPlan {
   const medium = isLessonMedium(study.medium) ? study.medium : 'pen-and-wash';
-  const settings = { ink: 'waterproof', contact: 'light-pencil', erasing: true, youngest: 13, ...LATER } as const;
+  const settings: PlanSettings = { ink: 'waterproof', contact: 'light-pencil', erasing: true, youngest: 13, ...LATER };
   const plan: StoredPlan = {
     ...settings,
     medium,
@@ -157,6 +169,8 @@ export interface PlanView {
   palette: (PaletteEntry & { name: Message })[];
   strokes: MeasuredStrokes;
   measuredOn: string | null;
+  /** How much a line swells, widest over narrowest; null where it was not measured. */
+  swell: number | null;
   /** The rules of the study, to be kept to at their steps. */
   rules: LessonRule[];
 }
@@ -170,6 +184,7 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
     title: source!.title,
     palette: named(profile.palette),
     strokes: strokesOf(profile.marks.overall),
+    swell: profile.features['marks.lineSwell']?.value ?? null,
     shares: sharesOf(profile.palette, (kind) => profile.features[`marks.share.${kind}`]?.value ?? null),
   };
   return {
@@ -180,6 +195,7 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
     palette: measured?.palette ?? [],
     strokes: measured?.strokes ?? NO_STROKES,
     measuredOn: measured?.title ?? null,
+    swell: measured?.swell ?? null,
     rules: (await listRules(study.id)).map((r) => ({
       feature: r.feature,
       said: message('rules.sentence', { kind: r.kind, sentence: ruleSentence(r) }),

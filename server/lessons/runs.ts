@@ -1,5 +1,7 @@
 /** Knows the periods that were held: what each turn took, and what that says of the next lesson. */
 import { and, asc, desc, eq, lte, sql } from 'drizzle-orm';
+import type { Material } from '../../core/colour/materials';
+import { wholeStep } from '../../core/lesson/ownStep';
 import { Learned, learnedFrom, TurnHeld } from '../../core/lesson/learning';
 import { inStudy } from '../accounts/ownership';
 import { database, newId } from '../database/connection';
@@ -40,8 +42,19 @@ export function keepRun(teacherId: string, studyId: string, { period, turns }: P
   });
 }
 
-/** What steps really took in all lessons of a teacher, by technique or by the name of a step of their own, and the steps they keep. */
-export async function knownOf(teacherId: string): Promise<{ learned: Record<string, Learned>; library: OwnStepView[] }> {
+/** A thing of the cupboard, as a lesson asks after it. */
+type CupboardThing = Pick<Material, 'kind' | 'name' | 'masstone' | 'properties'>;
+
+interface Known {
+  /** What steps really took in all lessons of a teacher, by technique or by the name of a step of their own. */
+  learned: Record<string, Learned>;
+  library: OwnStepView[];
+  cupboard: CupboardThing[];
+  facts: { text: string; source: string | null }[];
+}
+
+/** What a teacher's lesson in a study is planned with beside the plan: times learnt, steps kept, the cupboard, and what is written of the works. */
+export async function knownOf(teacherId: string, studyId: string): Promise<Known> {
   const [row] = await database()
     .select({
       // Named in full: of one table alone columns are named without it.
@@ -51,8 +64,20 @@ export async function knownOf(teacherId: string): Promise<{ learned: Record<stri
       steps: sql<string | OwnStepView[] | null>`(
         select json_arrayagg(json_object('id', own_steps.id, 'step', json_extract(own_steps.step, '$')) order by own_steps.name)
         from own_steps where own_steps.teacher_id = ${teacherId})`,
+      cupboard: sql<string | CupboardThing[] | null>`(
+        select json_arrayagg(json_object('kind', materials.kind, 'name', materials.name, 'masstone', materials.masstone,
+          'properties', json_extract(materials.properties, '$')) order by materials.name)
+        from materials join kits on kits.id = materials.kit_id where kits.teacher_id = ${teacherId})`,
+      facts: sql<string | Known['facts'] | null>`(
+        select json_arrayagg(json_object('text', facts.text, 'source', facts.source))
+        from facts join works on works.id = facts.work_id where works.study_id = ${studyId} and works.foil = false)`,
     })
     .from(user)
     .where(eq(user.id, teacherId));
-  return { learned: Object.fromEntries(learnedFrom(listed(row?.held ?? null).flat())), library: listed(row?.steps ?? null) };
+  return {
+    learned: Object.fromEntries(learnedFrom(listed(row?.held ?? null).flat())),
+    library: listed(row?.steps ?? null).map(({ id, step }) => ({ id, step: wholeStep(step) })),
+    cupboard: listed(row?.cupboard ?? null),
+    facts: listed(row?.facts ?? null),
+  };
 }

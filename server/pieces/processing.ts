@@ -100,7 +100,7 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
   const piece = await pieceOf(teacherId, id);
   if (!piece.rectifiedId) return;
   const db = database();
-  const { aim } = await studyOf(teacherId, piece.studyId);
+  const { aim, led } = await studyOf(teacherId, piece.studyId);
   const all = await db
     .select()
     .from(works)
@@ -122,6 +122,7 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
   const ruled = await ruledFeatures(piece.studyId);
   const stamp = stampOf({
     aim,
+    led,
     ruled,
     own: versionsIn(own),
     piece: { ...piece, sets: ownSets },
@@ -147,7 +148,7 @@ export async function comparePiece(teacherId: string, id: string): Promise<void>
     task: 'compare',
     sources: measuredWorks,
     piece: reading,
-    options: { as: piece.kind === 'copy' ? 'copy' : 'original', aim, ruled },
+    options: { as: piece.kind === 'copy' ? 'copy' : 'original', aim, led, ruled },
   });
   const values = {
     stamp,

@@ -9,6 +9,7 @@ import { inGroup } from '../studies/groups';
 
 interface Stamped {
   aim: string;
+  led: boolean;
   /** Features that a rule is about. */
   ruled: readonly string[];
   piece: { id: string; rectifiedId: string | null; paperWidthMm: number; capture: string; sized: boolean; sets: readonly Set[] };
@@ -36,12 +37,12 @@ export type OwnVersions = ReadonlyMap<string, number>;
 export const versionsIn = (own: readonly { id: string; version: number }[]): OwnVersions =>
   new Map(own.map((t) => [ownKey(t.id), t.version]));
 
-export function stampOf({ aim, ruled, piece, works, own }: Stamped): string {
+export function stampOf({ aim, led, ruled, piece, works, own }: Stamped): string {
   const as = `${piece.capture === 'object' ? 'object:' : ''}${piece.sized ? piece.paperWidthMm : 'unsized'}`;
   const reading = `${piece.rectifiedId}:${as}:${setsOf(piece.sets, own)}`;
   const parts = works.map((w) => `${w.id}:${w.pictureId}:${w.widthMm}:${w.place}:${setsOf(w.sets, own)}`);
   return createHash('sha256')
-    .update([PROFILE_VERSION, aim, [...ruled].sort().join(), reading, ...parts].join('|'))
+    .update([PROFILE_VERSION, led ? `${aim}, led` : aim, [...ruled].sort().join(), reading, ...parts].join('|'))
     .digest('hex');
 }
 
@@ -64,7 +65,7 @@ interface Outdated {
 export async function outdatedComparisons(): Promise<Outdated[]> {
   const db = database();
   const ready = await db
-    .select({ piece: pieces, teacherId: studies.teacherId, aim: studies.aim, stamp: comparisons.stamp })
+    .select({ piece: pieces, teacherId: studies.teacherId, aim: studies.aim, led: studies.led, stamp: comparisons.stamp })
     .from(pieces)
     .innerJoin(studies, eq(studies.id, pieces.studyId))
     .leftJoin(comparisons, eq(comparisons.pieceId, pieces.id))
@@ -92,9 +93,9 @@ export async function outdatedComparisons(): Promise<Outdated[]> {
       .where(eq(landmarkSets.studyId, studyId));
     const ruled = await ruledFeatures(studyId);
     const sourcesWithSets = sources.map((w) => ({ ...w, sets: sets.filter((s) => s.workId === w.id) }));
-    for (const { piece, aim, stamp, teacherId } of rows) {
+    for (const { piece, aim, led, stamp, teacherId } of rows) {
       const reading = { ...piece, sets: sets.filter((s) => s.pieceId === piece.id) };
-      if (stamp !== stampOf({ aim, ruled, own, piece: reading, works: inGroup(sourcesWithSets, piece.groupId) }))
+      if (stamp !== stampOf({ aim, led, ruled, own, piece: reading, works: inGroup(sourcesWithSets, piece.groupId) }))
         out.push({ id: piece.id, studyId, teacherId });
     }
   }

@@ -1,6 +1,8 @@
 /** Lesson plans with their steps. */
 import { sql } from 'drizzle-orm';
-import { check, index, int, mysqlTable, text, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
+import { boolean, check, index, int, mysqlTable, text, uniqueIndex, varchar } from 'drizzle-orm/mysql-core';
+import type { Laying } from '../../core/lesson/laying';
+import type { Group } from '../../core/lesson/wishes';
 import type { OwnStep } from '../../core/lesson/technique';
 import type { TurnHeld } from '../../core/lesson/learning';
 import { user } from './accounts';
@@ -52,6 +54,12 @@ export const planSteps = mysqlTable(
     kept: jsonText<string[]>('kept'),
     /** What it looks like when it is done. */
     pictureId: key('picture_id').references(() => pictures.id),
+    /** Which of two groups does it. */
+    group: varchar('for_group', { length: 8 }).$type<Group>().notNull().default('both'),
+    /** With what and how thin the master laid it; null leaves that to the plan. */
+    laying: jsonText<Laying>('laying'),
+    /** The build-up of the work's shapes is shown at it. */
+    built: boolean('built').notNull().default(false),
   },
   (t) => [
     uniqueIndex('plan_steps_position').on(t.planId, t.position),

@@ -75,6 +75,8 @@ export const studies = mysqlTable(
     master: varchar('master', { length: 120 }).notNull(),
     kind: mysqlEnum('kind', ['master', 'period']).notNull().default('master'),
     aim: mysqlEnum('aim', ['replica', 'study', 'remembered']).notNull().default('study'),
+    /** All follow one exemplar: pieces are judged for their manner, not for sharing its layout. */
+    led: boolean('led').notNull().default(false),
     medium: varchar('medium', { length: 60 }).notNull().default('pen-and-wash'),
     about: text('about').notNull(),
     paperWidthMm: double('paper_width_mm').notNull().default(297),

@@ -1,4 +1,4 @@
-import { stepOf } from '../../core/lesson/plan';
+import { stepOf } from '../../core/lesson/wishes';
 import type { Message } from '../../core/message';
 import { english } from '../../tests/support/english';
 import { AnyObjectSchema, ValidationError } from 'yup';

@@ -1,8 +1,10 @@
 /** What may be sent for studies, classes, works and rules, checked before anything is stored. */
 import type { Calendar } from '../../core/lesson/calendar';
 import { ITEMS } from '../../core/lesson/items';
+import { Laying, MOST_PARTS } from '../../core/lesson/laying';
 import { SCHOOLS } from '../../core/lesson/order';
-import type { Coats, Shelf } from '../../core/lesson/quantities';
+import type { Coats, Price, Prices, Shelf } from '../../core/lesson/quantities';
+import { GROUPS } from '../../core/lesson/wishes';
 import type { OwnStep } from '../../core/lesson/technique';
 import { isPointName, MOST_POINT_NAME } from '../../core/formats/templateFile';
 import { array, boolean, mixed, number, object, string } from 'yup';
@@ -54,6 +56,7 @@ const ruler = (name: Ruler) => {
 /** A change names only what it changes: nothing here may have a default, which would overwrite what is stored. */
 export const studyChangeSchema = studySchema.partial().shape({
   version: number().integer().required(),
+  led: boolean(),
   archived: boolean(),
   bodyRulers: object({ finger: ruler('finger'), hand: ruler('hand'), fist: ruler('fist') })
     .nullable()
@@ -333,6 +336,25 @@ const shelfIs = (v: unknown): boolean =>
   Object.keys(v).length <= 120 &&
   Object.entries(v).every(([k, n]) => k.length <= 80 && typeof n === 'number' && n >= 0 && n <= 100_000);
 
+const pricesAre = (v: unknown): boolean =>
+  typeof v === 'object' &&
+  v !== null &&
+  Object.keys(v).length <= 120 &&
+  Object.entries(v as Record<string, Partial<Price> | null>).every(
+    ([k, p]) => k.length <= 80 && isAbove(p?.pack, 0, 100_000) && isAbove(p?.cost, -1e-9, 1_000_000),
+  );
+
+const isAbove = (n: unknown, low: number, high: number): boolean => typeof n === 'number' && n > low && n <= high;
+
+const isColour = (v: unknown): boolean => typeof v === 'string' && /^#[0-9a-f]{6}$/i.test(v);
+
+const layingIs = ({ tool, parts, known, colours }: Partial<Record<keyof Laying, unknown>>): boolean =>
+  typeof tool === 'string' &&
+  tool.length <= 80 &&
+  (parts === null || (Number.isInteger(parts) && (parts as number) >= 0 && (parts as number) <= MOST_PARTS)) &&
+  typeof known === 'boolean' &&
+  (colours === null || (Array.isArray(colours) && colours.length <= 24 && colours.every(isColour)));
+
 /** Whether it has the fields of a calendar; what is wrong with their values is told by name. */
 const calendarIs = (v: Partial<Record<keyof Calendar, unknown>>): v is Calendar =>
   typeof v.from === 'string' &&
@@ -354,6 +376,30 @@ export const planSchema = object({
     .required(),
   erasing: boolean().required(),
   outline: string().oneOf(SCHOOLS.outline).default('any'),
+  lineOrTone: string().oneOf(SCHOOLS.lineOrTone).default('any'),
+  blending: string().oneOf(SCHOOLS.blending).default('any'),
+  second: object({
+    students: whole(1, 59, saying('plan.second')).required(),
+    youngest: whole(4, 99, saying('plan.youngest')).required(),
+  })
+    .nullable()
+    .default(null),
+  room: object({
+    sinks: whole(1, 60, saying('plan.sinks')).nullable().defined().default(null),
+    rack: whole(0, 1000, saying('plan.rack')).nullable().defined().default(null),
+  }).default({ sinks: null, rack: null }),
+  prices: mixed<Prices>()
+    .test('prices', saying('plan.prices'), (v) => v === undefined || pricesAre(v))
+    .default({}),
+  used: array(
+    object({
+      what: words().min(1, saying('plan.used')).max(120, saying('plan.used')).required(saying('plan.used')),
+      source: words().max(190, saying('plan.used')).defined().default(''),
+      instead: words().max(120, saying('plan.used')).defined().default(''),
+    }).required(),
+  )
+    .max(12, saying('plan.used'))
+    .default([]),
   coats: mixed<Coats>()
     .test('coats', saying('plan.coats'), (v) => v === undefined || coatsAre(v))
     .default({}),
@@ -379,6 +425,13 @@ export const planSchema = object({
       option: string().max(80).nullable().defined().default(null),
       kept: array(string().max(40).required()).max(40).default([]),
       pictureId: string().max(64).nullable().defined().default(null),
+      group: string().oneOf(GROUPS).default('both'),
+      laying: mixed<Laying>()
+        .nullable()
+        .test('laying', saying('plan.laying'), (v) => v === null || v === undefined || layingIs(v))
+        .defined()
+        .default(null),
+      built: boolean().default(false),
     }).required(),
   )
     .min(1, saying('plan.steps'))

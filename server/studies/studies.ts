@@ -12,6 +12,8 @@ export interface StudyFields {
   master: string;
   kind: StudyRow['kind'];
   aim: StudyRow['aim'];
+  /** All follow one exemplar. */
+  led?: boolean;
   medium: string;
   about: string;
   classId: string | null;

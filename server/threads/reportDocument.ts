@@ -33,7 +33,8 @@ export interface ReportStudent {
   source: ReportPicture;
   sourceTitle: string;
   closeness: number;
-  ownInvention: number;
+  /** Null where all pieces follow one exemplar. */
+  ownInvention: number | null;
   /** What works, said first; with the findings at least three sentences in all. */
   works: Message[];
   findings: { said: Message; next: Message | null; note: string }[];

@@ -11,7 +11,7 @@ import { LayersOver } from '../shared/layers/Layers';
 import { ToolRow } from '../shared/looking/ToolRow';
 import { inField, useLooking } from '../shared/looking/tools';
 import { zoomedAt } from '../shared/looking/nearness';
-import { AimChoice } from './AimChoice';
+import { AimChoice, LedChoice } from './AimChoice';
 import { Closeness } from './Closeness';
 import { Findings } from './Findings';
 import { Group, GroupChoice } from './GroupChoice';
@@ -22,6 +22,8 @@ import { useSay } from '../words/Words';
 interface Props {
   studyId: string;
   aim: Aim;
+  /** Whether all pieces follow one exemplar. */
+  led: boolean;
   /** Of the study, for changing its aim. */
   version: number;
   pieces: Piece[];
@@ -50,7 +52,7 @@ const WAYS: readonly { way: Way; key: string }[] = [
   { way: 'blink', key: 'b' },
 ];
 
-function Holding({ studyId, aim, version, pieces, piece, source, sources, groups, comparison, notes, answers, rules }: Props) {
+function Holding({ studyId, aim, led, version, pieces, piece, source, sources, groups, comparison, notes, answers, rules }: Props) {
   const say = useSay();
   const [way, setWay] = useState<Way>('beside');
   const [mix, setMix] = useState(50);
@@ -186,9 +188,10 @@ function Holding({ studyId, aim, version, pieces, piece, source, sources, groups
         // On a phone the findings come first: they are what one has come for.
         <div className="flex flex-col">
           <div className="max-sm:order-2 max-sm:mt-4">
-            <Closeness comparison={comparison} />
+            <Closeness comparison={comparison} led={led} />
             <GroupChoice piece={piece} groups={groups} all={sources.length} />
             {piece.kind === 'copy' && <AimChoice studyId={studyId} aim={aim} version={version} />}
+            <LedChoice studyId={studyId} led={led} version={version} />
           </div>
           <div className="max-sm:order-1">
             <Findings pieceId={piece.id} comparison={comparison} notes={notes} known={known} />

@@ -3,9 +3,9 @@ import Link from 'next/link';
 import { Bell, BellOff, ChevronDown, ChevronLeft, ChevronRight, ChevronUp, Maximize, Pause, Play, Plus, X } from 'lucide-react';
 import { ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { BEGIN, given, Held, leftOf, moved, turned, turnsHeld } from '@/core/lesson/boardClock';
-import { lessonValues } from '@/core/lesson/plan';
+import { lessonValues } from '@/core/lesson/wishes';
 import { saysOf } from '@/core/lesson/technique';
-import { Message, typed } from '@/core/message';
+import type { Message } from '@/core/message';
 import type { Point } from '@/core/raster/image';
 import { Notice } from '../shared/Notice';
 import { wholePicture } from '../shared/reading/client';
@@ -19,8 +19,9 @@ import { whoIsAt } from './PeriodWall';
 interface Props {
   studyId: string;
   page: PlanPage;
-  /** Which period is held, from 0. */
+  /** Which period is held, from 0, and whether for the second of two groups. */
   period: number;
+  second: boolean;
   /** What is shown where a step has no picture of its own. */
   source: { pictureId: string; title: string } | null;
   /** The build-up of a work from its shapes, in shares of it, and its width over its height; empty where none is drawn. */
@@ -35,10 +36,13 @@ interface BoardShape {
 /** The lesson for the wall: one step fills the screen, with its clock and picture; what comes next stands small beneath. */
 export function Board(props: Props) {
   // What was on before the page was loaded again lies in this window's own store.
-  return useHydrated() ? <On key={props.period} {...props} /> : null;
+  return useHydrated() ? <On key={`${props.period}:${props.second}`} {...props} /> : null;
 }
 
-const storeOf = (studyId: string, period: number) => `board:${studyId}:${period}`;
+const storeOf = (studyId: string, period: number, second: boolean) => `board:${studyId}:${period}${second ? ':2' : ''}`;
+
+const boardOf = (studyId: string, period: number, second: boolean) =>
+  `/studies/${studyId}/board?period=${period + 1}${second ? '&group=2' : ''}`;
 
 function kept(key: string, many: number): Held {
   try {
@@ -72,12 +76,12 @@ const LAST_MINUTE = 60;
 /** More of them nobody keeps in mind while drawing. */
 const MOST_RULES = 2;
 
-function On({ studyId, page, period, source, build }: Props) {
+function On({ studyId, page, period, second, source, build }: Props) {
   const say = useSay();
   const plan = useMemo(() => planFrom(page), [page]);
   const byStep = useMemo(() => rulesIn(page, plan), [page, plan]);
-  const entries = plan.periods[period];
-  const key = storeOf(studyId, period);
+  const entries = ((second && plan.second) || plan.periods)[period];
+  const key = storeOf(studyId, period, second);
   const [held, setHeld] = useState(() => kept(key, entries.length));
   const [now, setNow] = useState(() => Date.now());
   const [sound, setSound] = useState(false);
@@ -97,7 +101,7 @@ function On({ studyId, page, period, source, build }: Props) {
   const step = entry.step === null ? null : plan.steps[entry.step];
   const next = entries[held.at + 1] ?? null;
   // Where the lesson drafts and no picture shows how, the work is built up shape by shape.
-  const building = step?.knows.role === 'draft' && step.pictureId === null && build.steps.length > 0;
+  const building = !!step && (step.built || step.knows.role === 'draft') && step.pictureId === null && build.steps.length > 0;
   const toShape = (by: 1 | -1) => setShape((k) => Math.min(build.steps.length - 1, Math.max(0, k + by)));
   const over = left <= 0;
   const last = !over && left <= LAST_MINUTE && entry.minutes > 1;
@@ -146,7 +150,10 @@ function On({ studyId, page, period, source, build }: Props) {
   return (
     <div ref={frame} className="fixed inset-0 z-40 flex flex-col overflow-hidden bg-base-100 text-base-content" data-board>
       <div className="flex items-baseline gap-[3vh] border-b-4 border-base-content px-[3vw] py-[1.5vh]">
-        <p className="flex-1 text-[5vh] leading-none font-semibold">{say(`plan.who.${who}`)}</p>
+        <p className="flex-1 text-[5vh] leading-none font-semibold">
+          {say(`plan.who.${who}`)}
+          {entry.round && <span className="ms-[2vw] text-[4vh] font-normal">{say('plan.roundOthers', entry.round)}</span>}
+        </p>
         <p className="text-[4vh] leading-none" role="status">
           {ended
             ? say('board.ended')
@@ -177,7 +184,7 @@ function On({ studyId, page, period, source, build }: Props) {
           ))}
           {step?.carried.map((c, i) => (
             <p key={i} className="text-[4vh] leading-snug">
-              {say('plan.carried', { step: c.from, option: typed(c.option) })}
+              {say('plan.carried', { step: c.from, option: c.option })}
             </p>
           ))}
           {entry.kind === 'turn' && stuck && rules.length < MOST_RULES && (
@@ -225,7 +232,7 @@ function On({ studyId, page, period, source, build }: Props) {
           className="select select-sm w-36"
           aria-label={say('board.period')}
           value={period}
-          onChange={(e) => window.location.assign(`/studies/${studyId}/board?period=${Number(e.target.value) + 1}`)}
+          onChange={(e) => window.location.assign(boardOf(studyId, Number(e.target.value), second))}
         >
           {plan.periods.map((_, i) => (
             <option key={i} value={i}>
@@ -233,6 +240,20 @@ function On({ studyId, page, period, source, build }: Props) {
             </option>
           ))}
         </select>
+        {plan.second && (
+          <select
+            className="select select-sm w-36"
+            aria-label={say('plan.groupOf')}
+            value={second ? 'second' : 'first'}
+            onChange={(e) => window.location.assign(boardOf(studyId, period, e.target.value === 'second'))}
+          >
+            {(['first', 'second'] as const).map((g) => (
+              <option key={g} value={g}>
+                {say(`plan.groups.${g}`)}
+              </option>
+            ))}
+          </select>
+        )}
         <button type="button" className="btn btn-sm" disabled={busy} onClick={() => void end()}>
           {say('board.end')}
         </button>
@@ -263,9 +284,9 @@ function Shown({
       {open.length > 0 && (
         <ul className="grid flex-none gap-[1.5vh]" style={{ gridTemplateColumns: `repeat(${Math.min(2, open.length)}, minmax(0, 1fr))` }}>
           {open.map((o) => (
-            <li key={o.name} className="border-4 border-base-content p-[1.5vh]">
-              <p className="text-[4.2vh] leading-tight font-semibold">{say.typed(o.name)}</p>
-              {o.how && <p className="text-[4vh] leading-tight">{say.typed(o.how)}</p>}
+            <li key={o.id} className="border-4 border-base-content p-[1.5vh]">
+              <p className="text-[4.2vh] leading-tight font-semibold">{say(o.name)}</p>
+              {say(o.how) && <p className="text-[4vh] leading-tight">{say(o.how)}</p>}
             </li>
           ))}
         </ul>

@@ -44,7 +44,7 @@ export function CalendarSettings({ studyId, calendar, onChange }: Props) {
           {say('plan.dates.at')}
           <input
             type="time"
-            className="input input-sm"
+            className="input input-sm w-32"
             value={calendar.at}
             onChange={(e) => e.target.value && set({ at: e.target.value })}
           />

@@ -47,6 +47,8 @@ const TITLE = 62;
 
 interface WallProps {
   periods: readonly (readonly Entry[])[];
+  /** The other group's, side by side with the first group's. */
+  second?: readonly (readonly Entry[])[] | null;
   dates?: readonly Dated[];
   chosen?: number | null;
   onChoose?: (step: number) => void;
@@ -57,15 +59,30 @@ interface WallProps {
 }
 
 /** The periods side by side, each entry as high as it is long, with the time on the clock after the bell. */
-export function PeriodWall({ periods, dates = [], chosen, onChoose, onMinutes, flowing }: WallProps) {
+export function PeriodWall({ periods, second, dates = [], chosen, onChoose, onMinutes, flowing }: WallProps) {
   const say = useSay();
+  const lane = (entries: readonly Entry[], p: number) => (
+    <ol className={flowing ? '[&>*]:mb-1' : 'grid content-start gap-px'}>
+      {entries.map((e, i) => (
+        <WallEntry
+          key={i}
+          entry={e}
+          from={dates[p]?.begins ?? 0}
+          flowing={flowing}
+          chosen={e.step !== null && e.step === chosen}
+          onChoose={onChoose}
+          onMinutes={onMinutes}
+        />
+      ))}
+    </ol>
+  );
   return (
     <div className={flowing ? '[&>*]:mb-4' : 'flex gap-4 overflow-x-auto pb-2'}>
       {periods.map((entries, p) => (
         <section
           key={p}
           aria-label={say('plan.period', { n: p + 1 })}
-          className={flowing ? '' : 'min-w-64 flex-1 basis-0 break-inside-avoid-page'}
+          className={flowing ? '' : `flex-1 basis-0 break-inside-avoid-page ${second ? 'min-w-[30rem]' : 'min-w-64'}`}
         >
           <h2 className="mb-1 break-after-avoid font-semibold">
             {say('plan.period', { n: p + 1 })}{' '}
@@ -75,19 +92,18 @@ export function PeriodWall({ periods, dates = [], chosen, onChoose, onMinutes, f
                 : say('plan.minutes', { n: entries.reduce((s, e) => s + e.minutes, 0) })}
             </span>
           </h2>
-          <ol className={flowing ? '[&>*]:mb-1' : 'grid gap-px'}>
-            {entries.map((e, i) => (
-              <WallEntry
-                key={i}
-                entry={e}
-                from={dates[p]?.begins ?? 0}
-                flowing={flowing}
-                chosen={e.step !== null && e.step === chosen}
-                onChoose={onChoose}
-                onMinutes={onMinutes}
-              />
-            ))}
-          </ol>
+          {second ? (
+            <div className={flowing ? '' : 'grid grid-cols-2 gap-2'}>
+              {([entries, second[p]] as const).map((of, g) => (
+                <div key={g}>
+                  <h3 className="text-sm">{say(`plan.groups.${g ? 'second' : 'first'}`)}</h3>
+                  {lane(of, p)}
+                </div>
+              ))}
+            </div>
+          ) : (
+            lane(entries, p)
+          )}
         </section>
       ))}
     </div>
@@ -122,6 +138,7 @@ function WallEntry({ entry: e, from, flowing, chosen, onChoose, onMinutes }: Ent
             <span className={e.kind === 'turn' ? 'font-semibold' : ''}>{say(e.title)}</span>
           )}
           {e.part && <span className="text-sm"> {say('plan.begun', { part: e.part === 1 ? 'one' : 'two' })}</span>}
+          {e.round && <span className="ms-2 text-xs">{say('plan.round', e.round)}</span>}
           {(flowing || !roomy) && <span className="ms-2 text-xs">{say(`plan.who.${whoIsAt(e)}`)}</span>}
         </span>
         <span className="pt-0.5 text-end text-sm whitespace-nowrap">

@@ -1,18 +1,28 @@
 'use client';
 import { ClipboardList, Dumbbell, Presentation, Printer } from 'lucide-react';
+import { papersIn } from '@/core/colour/materials';
 import { mediumOf } from '@/core/lesson/media';
-import { lessonValues } from '@/core/lesson/plan';
+import { triesThatFit } from '@/core/lesson/rehearsal';
+import { waysToFit } from '@/core/lesson/smallest';
+import { lessonValues } from '@/core/lesson/wishes';
 import { message } from '@/core/message';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { Fold } from '../shared/Fold';
 import { Notice } from '../shared/Notice';
 import { Heed, HeedView } from './Heed';
+import { LayerTable } from './LayerTable';
 import { Library } from './Library';
+import { MovedBy, Ways } from './Fitting';
+import { TableSets } from './TableSets';
+import { ToGetTable } from './ToGetTable';
+import { UsedTable } from './UsedTable';
+import { CutSheets } from '../studies/CutSheets';
 import { PeriodWall } from './PeriodWall';
 import { PlanSettings } from './PlanSettings';
 import { PlanTables, Warnings } from './PlanTables';
 import { StepList } from './StepList';
-import { KeptStep, LearnedBy, PlanPage, planSummary, rulesIn } from './lesson';
+import { CupboardThing, KeptStep, laidIn, LearnedBy, PlanPage, planSummary, rulesIn, wishesFrom, WorkFact } from './lesson';
 import { usePlan } from './usePlan';
 import { useSay } from '../words/Words';
 
@@ -22,12 +32,16 @@ interface Props {
   heed: HeedView;
   library: readonly KeptStep[];
   learned: LearnedBy;
+  cupboard: readonly CupboardThing[];
+  facts: readonly WorkFact[];
 }
 
 /** The lesson: its periods side by side, its steps beside them, opened in place; made anew with every change. */
-export function PlanBench({ studyId, page, heed, library, learned }: Props) {
+export function PlanBench({ studyId, page, heed, library, learned, cupboard, facts }: Props) {
   const say = useSay();
-  const { draft, change, state, problem, plan, dates, undated } = usePlan(studyId, page);
+  const { draft, change, state, problem, plan, moved, dates, undated } = usePlan(studyId, page);
+  const laid = useMemo(() => plan && laidIn(page, plan), [page, plan]);
+  const ways = useMemo(() => (plan && plan.periods.length > draft.periods ? waysToFit(wishesFrom(page, draft)) : []), [page, plan, draft]);
   const [chosen, setChosen] = useState<number | null>(null);
   const links = [
     ['board', Presentation, `/studies/${studyId}/board`],
@@ -53,8 +67,16 @@ export function PlanBench({ studyId, page, heed, library, learned }: Props) {
           {plan && (
             <>
               <Warnings plan={plan} only="whole" />
+              <Ways
+                ways={ways}
+                onTake={({ steps, ...to }) =>
+                  change({ ...draft, ...to, ...(steps && { steps: [...steps] }) }, message('edits.planField.fit'))
+                }
+              />
+              <MovedBy moved={moved} />
               <PeriodWall
                 periods={plan.periods}
+                second={plan.second}
                 dates={dates}
                 chosen={chosen}
                 onChoose={setChosen}
@@ -74,6 +96,7 @@ export function PlanBench({ studyId, page, heed, library, learned }: Props) {
               <PlanTables
                 plan={plan}
                 palette={page.palette}
+                colours={laid?.colours ?? []}
                 sheetMm={page.sheetMm}
                 draft={draft}
                 measuredOn={page.measuredOn}
@@ -81,6 +104,33 @@ export function PlanBench({ studyId, page, heed, library, learned }: Props) {
                 onShelf={(shelf) => change({ ...draft, shelf }, message('edits.planField.shelf'))}
                 onCoats={(coats) => change({ ...draft, coats }, message('edits.planField.coats'))}
               />
+              <LayerTable layers={laid?.layers ?? []} plan={plan} draft={draft} />
+              <Fold title={say('plan.used.title')}>
+                <UsedTable
+                  page={page}
+                  plan={plan}
+                  draft={draft}
+                  cupboard={cupboard}
+                  facts={facts}
+                  onUsed={(used) => change({ ...draft, used }, message('edits.planField.used'))}
+                />
+              </Fold>
+              <Fold title={say('plan.prices.title')}>
+                <ToGetTable
+                  materials={plan.materials}
+                  shelf={draft.shelf}
+                  prices={draft.prices}
+                  onPrices={(prices) => change({ ...draft, prices }, message('edits.planField.prices'))}
+                />
+              </Fold>
+              <Fold title={say('plan.tables.title')}>
+                <TableSets plan={plan} students={draft.classSize} dates={dates} />
+              </Fold>
+              {!mediumOf(draft.medium).screen && (
+                <Fold title={say('sheets.cutting')}>
+                  <CutSheets width={page.sheetMm[0]} height={page.sheetMm[1]} students={draft.classSize} papers={papersIn(cupboard)} />
+                </Fold>
+              )}
             </>
           )}
         </div>
@@ -94,6 +144,11 @@ export function PlanBench({ studyId, page, heed, library, learned }: Props) {
             library={library}
             learned={learned}
             rules={plan ? rulesIn(page, plan) : []}
+            twoGroups={draft.second !== null}
+            ink={draft.ink}
+            palette={page.palette}
+            laid={laid}
+            triesThatFit={() => triesThatFit(wishesFrom(page, draft))}
             chosen={chosen}
             onChoose={setChosen}
             onChange={(steps, label) => steps.length && change({ ...draft, steps }, label)}

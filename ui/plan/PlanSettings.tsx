@@ -1,5 +1,5 @@
 'use client';
-import { DRAFTED, usualSteps } from '@/core/lesson/plan';
+import { DRAFTED, questionsOf, usualSteps } from '@/core/lesson/usual';
 import { SCHOOLS } from '@/core/lesson/order';
 import { isLessonMedium, LESSON_MEDIA, mediumName } from '@/core/lesson/media';
 import { Message, message } from '@/core/message';
@@ -26,6 +26,19 @@ const NUMBERS = [
   ['classSize', 1, 60],
   ['youngest', 4, 99],
 ] as const;
+
+const ROOM = [
+  ['sinks', 1, 60],
+  ['rack', 0, 1000],
+] as const;
+const SECOND = [
+  ['students', 1, 59],
+  ['youngest', 4, 99],
+] as const;
+
+/** The second group is never the whole class. */
+const fittingIn = (second: PlanDraft['second'], students: number): PlanDraft['second'] =>
+  second && students > 1 ? { ...second, students: Math.min(second.students, students - 1) } : null;
 
 /** What the lesson has to fit: medium, ink, habits of the class, time and number. */
 export function PlanSettings({ studyId, draft, line, inked, onChange }: Props) {
@@ -67,7 +80,11 @@ export function PlanSettings({ studyId, draft, line, inked, onChange }: Props) {
               onChange={(e) => {
                 const value = Math.round(Number(e.target.value));
                 // While a number is being typed it may still be too small: it counts once it can be meant.
-                if (value >= low && value <= high) onChange({ ...draft, [field]: value }, message(`edits.planField.${field}`));
+                if (!(value >= low && value <= high)) return;
+                onChange(
+                  { ...draft, [field]: value, second: fittingIn(draft.second, field === 'classSize' ? value : draft.classSize) },
+                  message(`edits.planField.${field}`),
+                );
               }}
             />
           </label>
@@ -106,20 +123,22 @@ export function PlanSettings({ studyId, draft, line, inked, onChange }: Props) {
             ))}
           </select>
         </label>
-        <label className="col-span-2 grid grid-cols-[6rem_1fr] items-center gap-2">
-          {say('plan.outline')}
-          <select
-            className="select select-sm w-full"
-            value={draft.outline}
-            onChange={(e) => onChange({ ...draft, outline: e.target.value as PlanDraft['outline'] }, message('edits.planField.outline'))}
-          >
-            {SCHOOLS.outline.map((id) => (
-              <option key={id} value={id}>
-                {say(`plan.outlines.${id}`)}
-              </option>
-            ))}
-          </select>
-        </label>
+        {questionsOf(draft.medium).map((q) => (
+          <label key={q} className="col-span-2 grid grid-cols-[6rem_1fr] items-center gap-2">
+            {say(`plan.schools.${q}.title`)}
+            <select
+              className="select select-sm w-full"
+              value={draft[q]}
+              onChange={(e) => onChange({ ...draft, [q]: e.target.value }, message('edits.planField.schools'))}
+            >
+              {SCHOOLS[q].map((id) => (
+                <option key={id} value={id}>
+                  {say(message(`plan.schools.${q}.${id}`))}
+                </option>
+              ))}
+            </select>
+          </label>
+        ))}
         <label className="col-span-2 flex items-center gap-2">
           <input
             type="checkbox"
@@ -137,11 +156,82 @@ export function PlanSettings({ studyId, draft, line, inked, onChange }: Props) {
       >
         {say('plan.usual')}
       </button>
+      <Groups draft={draft} onChange={onChange} />
+      <fieldset className="mt-3">
+        <legend className="text-sm">{say('plan.room')}</legend>
+        <div className="grid grid-cols-2 gap-x-3">
+          {ROOM.map(([field, low, high]) => (
+            <label key={field} className="grid grid-cols-[1fr_4.5rem] items-center gap-2">
+              {say(`plan.${field}`)}
+              <input
+                key={draft.room[field] ?? ''}
+                type="number"
+                className="input input-sm w-full"
+                min={low}
+                max={high}
+                defaultValue={draft.room[field] ?? ''}
+                onBlur={(e) => {
+                  const n = e.target.value === '' ? null : Math.round(e.target.valueAsNumber);
+                  if (n !== draft.room[field] && (n === null || (n >= low && n <= high)))
+                    onChange({ ...draft, room: { ...draft.room, [field]: n } }, message('edits.planField.room'));
+                }}
+              />
+            </label>
+          ))}
+        </div>
+      </fieldset>
       <CalendarSettings
         studyId={studyId}
         calendar={draft.calendar}
         onChange={(calendar) => onChange({ ...draft, calendar }, message('edits.planField.calendar'))}
       />
     </section>
+  );
+}
+
+/** A mixed class works in two groups: how many are in the second, and how old they are. Which steps are whose is said at the steps. */
+function Groups({ draft, onChange }: Pick<Props, 'draft' | 'onChange'>) {
+  const say = useSay();
+  const { second } = draft;
+  const set = (next: PlanDraft['second']) => onChange({ ...draft, second: next }, message('edits.planField.groups'));
+  return (
+    <div className="mt-3 grid gap-2">
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={second !== null}
+          disabled={draft.classSize < 2}
+          onChange={(e) =>
+            set(e.target.checked ? { students: Math.max(1, Math.floor(draft.classSize / 2)), youngest: draft.youngest } : null)
+          }
+        />
+        {say('plan.twoGroups')}
+      </label>
+      {second && (
+        <div className="grid grid-cols-2 gap-x-3">
+          {SECOND.map(([field, low, most]) => {
+            const high = field === 'students' ? Math.min(most, draft.classSize - 1) : most;
+            return (
+              <label key={field} className="grid grid-cols-[1fr_4.5rem] items-center gap-2">
+                {say(`plan.second.${field}`)}
+                <input
+                  key={`${field}:${second[field]}`}
+                  type="number"
+                  className="input input-sm w-full"
+                  min={low}
+                  max={high}
+                  defaultValue={second[field]}
+                  onChange={(e) => {
+                    const n = Math.round(e.target.valueAsNumber);
+                    if (n >= low && n <= high && n !== second[field]) set({ ...second, [field]: n });
+                  }}
+                />
+              </label>
+            );
+          })}
+        </div>
+      )}
+    </div>
   );
 }

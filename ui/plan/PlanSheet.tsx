@@ -6,7 +6,8 @@ import { Paper, PaperHead } from '../shared/paper/Paper';
 import { Heed, HeedView } from './Heed';
 import { PeriodWall } from './PeriodWall';
 import { PlanTables, Warnings } from './PlanTables';
-import { datesOf, PlanPage, planFrom } from './lesson';
+import { LayerTable } from './LayerTable';
+import { datesOf, laidIn, PlanPage, planFrom } from './lesson';
 import { useSay } from '../words/Words';
 
 /** The lesson on paper: periods, what to mind, tables and cautions, with the teacher's own notes. */
@@ -30,6 +31,7 @@ export function PlanSheet({
 }) {
   const say = useSay();
   const plan = planFrom(page);
+  const laid = laidIn(page, plan);
   const notes = plan.steps.filter((s) => s.note);
   return (
     <Paper size={paper} margin={14} foot={say('plan.sheet.foot', { study: typed(study), date: typed(say.day(date)) })}>
@@ -46,7 +48,7 @@ export function PlanSheet({
           })}
         />
         <div className="columns-2 gap-6 [&>*]:mb-4">
-          <PeriodWall periods={plan.periods} dates={datesOf(plan, page.plan)} flowing />
+          <PeriodWall periods={plan.periods} second={plan.second} dates={datesOf(plan, page.plan)} flowing />
           {notes.length > 0 && (
             <section>
               <h2 className="text-lg font-semibold">{say('plan.sheet.notes')}</h2>
@@ -70,9 +72,11 @@ export function PlanSheet({
           </section>
           <Heed heed={heed} />
           <Warnings plan={plan} />
+          <LayerTable layers={laid.layers} plan={plan} draft={page.plan} />
           <PlanTables
             plan={plan}
             palette={page.palette}
+            colours={laid.colours}
             sheetMm={page.sheetMm}
             draft={page.plan}
             measuredOn={page.measuredOn}

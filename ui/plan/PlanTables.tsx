@@ -1,7 +1,8 @@
 'use client';
 import { figure, message, several, typed } from '@/core/message';
 import { Plan } from '@/core/lesson/plan';
-import { amountNeeded, Coats, coatOf, mixedOf, Needed, paintForPalette, Shelf, shelfKey } from '@/core/lesson/quantities';
+import { batchesOf } from '@/core/lesson/colourOrder';
+import { amountNeeded, Coats, coatOf, mixedOf, Needed, paintForPalette, Shelf, shelfKey, toGet } from '@/core/lesson/quantities';
 import { mediumOf } from '@/core/lesson/media';
 import type { PlanDraft, PlanPage } from './lesson';
 import { useSay } from '../words/Words';
@@ -37,6 +38,7 @@ export function Warnings({ plan, only }: { plan: Plan; only?: 'whole' }) {
 export function PlanTables({
   plan,
   palette,
+  colours,
   sheetMm,
   draft,
   measuredOn,
@@ -47,6 +49,8 @@ export function PlanTables({
 }: {
   plan: Plan;
   palette: PlanPage['palette'];
+  /** The colours laid in each step. */
+  colours: readonly PlanPage['palette'][];
   sheetMm: [number, number];
   draft: Pick<PlanDraft, 'classSize' | 'coats' | 'medium' | 'shelf'>;
   measuredOn: string | null;
@@ -60,11 +64,14 @@ export function PlanTables({
 }) {
   const say = useSay();
   const { classSize, coats, medium, shelf } = draft;
-  const toGet = plan.materials.map((m) => ({ ...m, amount: m.amount - (shelf[shelfKey(m)] ?? 0) })).filter((m) => m.amount > 0);
+  const missing = toGet(plan.materials, shelf, {});
   const looked = Object.keys(shelf).length > 0;
   // Washes are thin, body colour is thick: what a coat takes is the material's own.
   const paint = mediumOf(medium).instead?.gouache ?? (['pen-and-wash', 'watercolour'].includes(medium) ? 'watercolour' : 'gouache');
-  const mixed = paintForPalette(mixedOf(palette, plan.inked), sheetMm, classSize, coatOf(paint, coats));
+  const wanted = new Set(mixedOf(palette, plan.inked).map((c) => c.hex));
+  const mixed = batchesOf(plan.steps, colours)
+    .filter((b) => wanted.has(b.colour.hex))
+    .map((b) => ({ ...b, need: paintForPalette([b.colour], sheetMm, classSize, coatOf(paint, coats), b.coats)[0] }));
   return (
     <div className={flowing ? '[&>*]:mb-4' : 'grid gap-x-8 gap-y-4 md:grid-cols-2 print:grid-cols-2'}>
       <section className="break-inside-avoid">
@@ -102,10 +109,16 @@ export function PlanTables({
             ))}
           </tbody>
         </table>
-        {looked && (
+        {looked && !onShelf && (
           <p className="mt-1 text-sm">
-            {toGet.length
-              ? say('plan.toGet', { things: several(toGet.map((m) => message('plan.thing', { amount: amountNeeded(m), what: m.name }))) })
+            {missing.length
+              ? say('plan.toGet', {
+                  things: several(
+                    missing.map(({ need, amount }) =>
+                      message('plan.thing', { amount: amountNeeded({ unit: need.unit, amount }), what: need.name }),
+                    ),
+                  ),
+                })
               : say('plan.allThere')}
           </p>
         )}
@@ -117,11 +130,18 @@ export function PlanTables({
           <section className="break-inside-avoid">
             <h2 className="text-lg font-semibold">{say('plan.colours')}</h2>
             <ul className="grid gap-1">
-              {mixed.map((c) => (
-                <li key={c.hex} className="flex items-center gap-2 text-sm">
-                  <span aria-hidden className="size-5 border border-base-content/40" style={{ background: c.hex }} />
-                  <span className="flex-1">{say(c.name)}</span>
-                  <span>{say('units.ml', { n: figure(c.ml) })}</span>
+              {mixed.map(({ need, steps }) => (
+                <li key={need.hex} className="flex items-center gap-2 text-sm">
+                  <span aria-hidden className="size-5 flex-none border border-base-content/40" style={{ background: need.hex }} />
+                  <span className="flex-1">
+                    {say(need.name)}{' '}
+                    <span className="text-xs">
+                      {say(steps.length > 1 ? 'plan.batch' : 'plan.coloursAt', {
+                        steps: several(steps.map((i) => message('plan.quoted', { name: plan.steps[i].name }))),
+                      })}
+                    </span>
+                  </span>
+                  <span className="whitespace-nowrap">{say('units.ml', { n: figure(need.ml) })}</span>
                 </li>
               ))}
             </ul>

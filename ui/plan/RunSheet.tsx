@@ -1,5 +1,7 @@
 'use client';
-import { lessonValues, Plan } from '@/core/lesson/plan';
+import { Plan } from '@/core/lesson/plan';
+import { lessonValues } from '@/core/lesson/wishes';
+import { helpersIn } from '@/core/lesson/helpers';
 import type { Entry } from '@/core/lesson/schedule';
 import { saysOf } from '@/core/lesson/technique';
 import { Paper, PaperHead } from '../shared/paper/Paper';
@@ -9,6 +11,7 @@ import { amount, typed } from '@/core/message';
 import { datesOf, PlanPage, planFrom, rulesIn } from './lesson';
 import { clock } from './PeriodWall';
 import { Cautions } from './PlanTables';
+import { roundSaid } from './TableSets';
 
 const COLUMNS = [
   ['at', 'w-[17mm]'],
@@ -36,6 +39,15 @@ export function RunSheet({
   const plan = planFrom(page);
   const dates = datesOf(plan, page.plan);
   const rules = rulesIn(page, plan);
+  // A period of two groups is two sheets.
+  const sheets = plan.periods.flatMap((first, p): { p: number; group: 'first' | 'second' | null; entries: Entry[] }[] =>
+    plan.second
+      ? [
+          { p, group: 'first', entries: first },
+          { p, group: 'second', entries: plan.second[p] },
+        ]
+      : [{ p, group: null, entries: first }],
+  );
   const accents = page.palette.filter((c) => c.accent);
   const bare = page.palette.find((c) => c.ground);
   const values = lessonValues(page.strokes, page.plan.medium);
@@ -43,10 +55,10 @@ export function RunSheet({
     <Paper size={paper} margin={12} foot={say('plan.sheet.foot', { study: typed(study), date: typed(say.day(date)) })}>
       <div className="grid max-w-[190mm] gap-5 bg-white p-6 text-[0.86rem] print:block print:p-0">
         <PaperHead title={say('run.title', { study: typed(study) })} pictureId={null} about={say('run.about')} />
-        {plan.periods.map((entries, p) => (
-          <section key={p} className="mb-4" style={{ breakBefore: p ? 'page' : 'auto' }}>
+        {sheets.map(({ p, group, entries }, n) => (
+          <section key={n} className="mb-4" style={{ breakBefore: n ? 'page' : 'auto' }}>
             <h2 className="text-lg font-semibold">
-              {say('plan.period', { n: p + 1 })}{' '}
+              {say('plan.period', { n: p + 1 })} {group && say(`plan.groups.${group}`)}{' '}
               {dates[p] && (
                 <span className="font-normal">
                   {say('plan.dated', { day: typed(say.day(dates[p].day)), at: typed(clock(dates[p].begins)) })}
@@ -78,7 +90,8 @@ export function RunSheet({
                         <span className="block text-xs">{say('plan.minutes', { n: e.minutes })}</span>
                       </td>
                       <td className="p-1">
-                        <strong>{say(e.title)}</strong> {e.kind !== 'watch' && say(e.text)}
+                        <strong>{say(e.title)}</strong> {e.round && <span>({say('plan.roundOthers', e.round)}) </span>}
+                        {e.kind !== 'watch' && say(e.text)}
                         {step?.note && e.kind !== 'watch' && <em className="block">{say.typed(step.note)}</em>}
                       </td>
                       <td className="p-1">
@@ -112,6 +125,7 @@ export function RunSheet({
               </tbody>
             </table>
             <AwayFrom entries={entries} plan={plan} />
+            <Carried entries={entries} plan={plan} from={dates[p]?.begins ?? 0} />
           </section>
         ))}
         {(page.rules.length > 0 || accents.length > 0 || bare) && (
@@ -147,6 +161,20 @@ function AwayFrom({ entries, plan }: { entries: readonly Entry[]; plan: Plan }) 
       {missed
         .map((s) => say(s.dry > 0 ? 'plan.sheet.dries' : 'plan.sheet.minutes', { step: s.name, n: s.knows.least, dry: s.dry }))
         .join(' ')}
+    </p>
+  );
+}
+
+/** The helpers' rounds of the period. */
+function Carried({ entries, plan, from }: { entries: readonly Entry[]; plan: Plan; from: number }) {
+  const say = useSay();
+  return (
+    <p className="mt-1 text-sm">
+      <strong>{say('run.helpers')}</strong>{' '}
+      {helpersIn(entries, plan)
+        .map((r) => say('plan.tables.round', { at: typed(clock(from + r.at)), what: roundSaid(r) }))
+        .join('; ')}
+      .
     </p>
   );
 }

@@ -1,9 +1,11 @@
 'use client';
 import { arrayMove } from '@dnd-kit/sortable';
-import { PenLine } from 'lucide-react';
+import { ListOrdered, PenLine } from 'lucide-react';
 import { useState } from 'react';
 import type { LessonMedium } from '@/core/lesson/media';
-import { OWN, Plan, PlanStep, stepOf } from '@/core/lesson/plan';
+import { Plan } from '@/core/lesson/plan';
+import { OWN, PlanStep, stepOf } from '@/core/lesson/wishes';
+import { rehearsed } from '@/core/lesson/rehearsal';
 import type { LessonRule } from '@/core/lesson/rulesAt';
 import { fromTechnique, NEW_STEP } from '@/core/lesson/ownStep';
 import { nameOf, OwnStep, saysOf, techniqueName } from '@/core/lesson/technique';
@@ -13,7 +15,7 @@ import { Ordering } from '../shared/Ordering';
 import { useSay } from '../words/Words';
 import { StepRow } from './StepRow';
 import { StepWriter } from './StepWriter';
-import type { KeptStep, LearnedBy } from './lesson';
+import type { KeptStep, laidIn, LearnedBy, PlanDraft, PlanPage } from './lesson';
 
 interface Props {
   studyId: string;
@@ -26,6 +28,13 @@ interface Props {
   learned: LearnedBy;
   /** The rules of the study at each step. */
   rules: readonly (readonly LessonRule[])[];
+  twoGroups: boolean;
+  ink: PlanDraft['ink'];
+  palette: PlanPage['palette'];
+  /** The colours laid in each step, and the layers. */
+  laid: ReturnType<typeof laidIn> | null;
+  /** So many tries toward the manner fit in before the lesson takes longer. */
+  triesThatFit: () => number;
   chosen: number | null;
   onChoose: (step: number | null) => void;
   onChange: (steps: PlanStep[], label: Message) => void;
@@ -35,7 +44,9 @@ interface Props {
 type Writing = { at: number | null; step: OwnStep };
 
 /** The steps of the lesson in order: dragged by the grip or moved with space and the arrow keys, opened in place. */
-export function StepList({ studyId, medium, values, steps, plan, library, learned, rules, chosen, onChoose, onChange }: Props) {
+export function StepList(props: Props) {
+  const { studyId, medium, values, steps, plan, library, learned, rules, twoGroups, ink, palette, laid, chosen, onChoose, onChange } =
+    props;
   const say = useSay();
   const [writing, setWriting] = useState<Writing | null>(null);
   const ids = steps.map((s, i) => `${s.technique}:${i}`);
@@ -49,6 +60,11 @@ export function StepList({ studyId, medium, values, steps, plan, library, learne
       steps.map((o, k) => (k === i ? next : o)),
       message('edits.step', { step: name(i) }),
     );
+  /** A sketch in one's own hand, then as many tries toward the manner as time allows, instead of those that are there. */
+  const ladder = () => {
+    onChange(rehearsed(steps, props.triesThatFit()), message('edits.addStep', { step: message('plan.ladder') }));
+    onChoose(null);
+  };
   /** The step at a place in words that can be changed. */
   const written = (i: number): OwnStep => {
     const t = techniqueOf(steps[i].technique);
@@ -76,6 +92,11 @@ export function StepList({ studyId, medium, values, steps, plan, library, learne
               name={name(i)}
               rules={rules[i] ?? []}
               values={values}
+              twoGroups={twoGroups}
+              context={{ ink, medium }}
+              palette={palette}
+              colours={laid?.colours[i] ?? []}
+              layer={laid?.layers.find((l) => l.step === i) ?? null}
               learned={learned[s.own ? s.own.name : s.technique] ?? null}
               warnings={plan?.warnings.filter((w) => w.step === i) ?? []}
               kept={plan?.kept.filter((w) => w.step === i) ?? []}
@@ -133,6 +154,9 @@ export function StepList({ studyId, medium, values, steps, plan, library, learne
         </select>
         <button type="button" className="btn btn-sm justify-self-start" onClick={() => setWriting({ at: null, step: NEW_STEP })}>
           <PenLine aria-hidden className="size-4" /> {say('plan.writeOne')}
+        </button>
+        <button type="button" className="btn btn-sm justify-self-start" onClick={ladder}>
+          <ListOrdered aria-hidden className="size-4" /> {say('plan.tries')}
         </button>
       </div>
       {writing && (

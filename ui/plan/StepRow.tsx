@@ -4,9 +4,12 @@ import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, ImagePlus, PenLine, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Learned } from '@/core/lesson/learning';
-import type { Plan, PlanStep } from '@/core/lesson/plan';
-import { saysOf } from '@/core/lesson/technique';
-import { figure, Message, message, Typed, typed, Values } from '@/core/message';
+import type { Plan } from '@/core/lesson/plan';
+import { GROUPS, PlanStep } from '@/core/lesson/wishes';
+import { Layer, laysTone } from '@/core/lesson/laying';
+import { LiftingContext, liftingOf } from '@/core/lesson/lifting';
+import { saysOf, Technique } from '@/core/lesson/technique';
+import { figure, Message, message, several, Typed, Values } from '@/core/message';
 import type { LessonRule } from '@/core/lesson/rulesAt';
 import { FileButton } from '../shared/FileButton';
 import { Notice } from '../shared/Notice';
@@ -15,6 +18,8 @@ import { screenPicture } from '../shared/reading/client';
 import { sendPicture } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import { useSay } from '../words/Words';
+import type { PlanPage } from './lesson';
+import { StepLaying } from './StepLaying';
 
 interface RowProps {
   studyId: string;
@@ -26,6 +31,13 @@ interface RowProps {
   /** The rules of the study that are kept to here. */
   rules: readonly LessonRule[];
   learned: Learned | null;
+  /** Whether the class works in two groups. */
+  twoGroups: boolean;
+  context: LiftingContext;
+  /** The colours of the master's palette, those laid here as set or guessed, and the layer they make. */
+  palette: PlanPage['palette'];
+  colours: PlanPage['palette'];
+  layer: Layer | null;
   warnings: Plan['warnings'];
   kept: Plan['kept'];
   open: boolean;
@@ -69,7 +81,11 @@ export function StepRow(props: RowProps) {
         <button type="button" aria-expanded={open} className="flex-1 py-1 text-start hover:underline" onClick={onToggle}>
           {say(name)}
         </button>
-        <span className="text-sm whitespace-nowrap">{planned === null ? '' : say('units.minutes', { n: figure(planned.minutes) })}</span>
+        {props.twoGroups && props.step.group !== 'both' && <span className="text-xs">{say(`plan.groups.${props.step.group}`)}</span>}
+        <span className="text-sm whitespace-nowrap">
+          {planned && (planned.rounds > 1 ? `${planned.rounds} × ` : '')}
+          {planned && say('units.minutes', { n: figure(planned.minutes) })}
+        </span>
         <button type="button" className="p-1" aria-label={say('plan.leaveOut', { step: name })} onClick={onRemove}>
           <X aria-hidden className="size-4" />
         </button>
@@ -116,7 +132,8 @@ function StepWarnings({ step, name, warnings, kept, open, onSet }: RowProps) {
   );
 }
 
-function OpenStep({ studyId, step, planned, name, values, rules, learned, onSet, onWrite }: RowProps & { planned: Plan['steps'][number] }) {
+function OpenStep(props: RowProps & { planned: Plan['steps'][number] }) {
+  const { studyId, step, planned, name, values, rules, learned, twoGroups, context, onSet, onWrite } = props;
   const say = useSay();
   const { act, problem } = useChange();
   const t = planned.knows;
@@ -138,7 +155,7 @@ function OpenStep({ studyId, step, planned, name, values, rules, learned, onSet,
       )}
       {does && <p>{say(does)}</p>}
       {planned.carried.map((c, i) => (
-        <p key={i}>{say('plan.carried', { step: c.from, option: typed(c.option) })}</p>
+        <p key={i}>{say('plan.carried', { step: c.from, option: c.option })}</p>
       ))}
       {planned.mind.map((m, i) => (
         <p key={i} className="font-semibold">
@@ -168,6 +185,7 @@ function OpenStep({ studyId, step, planned, name, values, rules, learned, onSet,
           );
         })}
       </dl>
+      <OffAndOn knows={t} context={context} />
       {t.cautions.map((c) => (
         <p key={c}>{say(message(`cautions.${c}`))}</p>
       ))}
@@ -175,15 +193,15 @@ function OpenStep({ studyId, step, planned, name, values, rules, learned, onSet,
         <fieldset className="grid gap-1">
           <legend className="font-semibold">{say('plan.options')}</legend>
           {[null, ...planned.options].map((o) => (
-            <label key={o?.name ?? ''} className="flex items-start gap-2">
+            <label key={o?.id ?? ''} className="flex items-start gap-2">
               <input
                 type="radio"
                 className="radio radio-xs mt-1"
                 name={`option-${planned.technique}-${say(name)}`}
-                checked={step.option === (o?.name ?? null)}
-                onChange={() => onSet({ ...step, option: o?.name ?? null })}
+                checked={step.option === (o?.id ?? null)}
+                onChange={() => onSet({ ...step, option: o?.id ?? null })}
               />
-              <span>{o ? say('plan.option', { name: typed(o.name), how: typed(o.how) }) : say('plan.optionOpen')}</span>
+              <span>{o ? say('plan.option', { name: o.name, how: o.how }) : say('plan.optionOpen')}</span>
             </label>
           ))}
         </fieldset>
@@ -211,6 +229,35 @@ function OpenStep({ studyId, step, planned, name, values, rules, learned, onSet,
           </span>
         )}
       </div>
+      {twoGroups && (
+        <label className="flex items-center gap-2">
+          {say('plan.groupOf')}
+          <select
+            className="select select-xs w-40"
+            value={step.group}
+            onChange={(e) => onSet({ ...step, group: GROUPS.find((g) => g === e.target.value)! })}
+          >
+            {GROUPS.map((g) => (
+              <option key={g} value={g}>
+                {say(`plan.groups.${g}`)}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {laysTone(t) && <StepLaying {...props} />}
+      {step.pictureId === null && (
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-xs"
+            checked={step.built || t.role === 'draft'}
+            disabled={t.role === 'draft'}
+            onChange={(e) => onSet({ ...step, built: e.target.checked })}
+          />
+          {say('plan.built')}
+        </label>
+      )}
       <input
         aria-label={say('plan.noteOn', { step: name })}
         className="border-b border-base-content/40 bg-transparent"
@@ -248,6 +295,19 @@ function OpenStep({ studyId, step, planned, name, values, rules, learned, onSet,
       </div>
       <Notice said={problem} />
     </div>
+  );
+}
+
+/** What takes the layer off again and how far, and what it must not touch. */
+function OffAndOn({ knows, context }: { knows: Technique; context: LiftingContext }) {
+  const say = useSay();
+  const lifting = liftingOf(knows, context);
+  const shuns = knows.shuns ?? [];
+  return (
+    <>
+      {lifting && <p>{say('plan.lifts.said', { far: lifting.far, by: message(`plan.lifts.by.${lifting.by}`) })}</p>}
+      {shuns.length > 0 && <p>{say('plan.shuns', { lays: several(shuns.map((l) => message(`plan.laysShort.${l}`))) })}</p>}
+    </>
   );
 }
 

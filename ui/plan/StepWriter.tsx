@@ -1,13 +1,14 @@
 'use client';
 import { Plus, X } from 'lucide-react';
-import { FormEvent, ReactNode, useId, useState } from 'react';
+import { FormEvent, useId, useState } from 'react';
 import { CoreError } from '@/core/errors';
 import { CAUTION_IDS } from '@/core/lesson/hazards';
 import { checkedStep } from '@/core/lesson/ownStep';
-import { LAYS, OwnStep, ROLES, Said, SHARED_BY, techniqueName, WHO_IS_AT_IT } from '@/core/lesson/technique';
+import { FAR, LAYS, LIFTERS, OwnStep, ROLES, Said, SHARED_BY, techniqueName, WHO_IS_AT_IT } from '@/core/lesson/technique';
 import { TECHNIQUE_TABLE } from '@/core/lesson/techniqueTable';
 import { Message, message } from '@/core/message';
 import { AGE_BANDS } from '@/core/proportion/bodyRulers';
+import { Fold } from '../shared/Fold';
 import { Notice } from '../shared/Notice';
 import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
@@ -104,7 +105,7 @@ export function StepWriter({ studyId, first, onDone, onClose }: Props) {
             </label>
           ))}
         </div>
-        <Fold title={say('writer.ages')}>
+        <Fold small title={say('writer.ages')}>
           <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
             {AGE_BANDS.map((band) => (
               <label key={band} className="grid gap-1 text-sm">
@@ -192,8 +193,55 @@ export function StepWriter({ studyId, first, onDone, onClose }: Props) {
             ))}
           </div>
         </fieldset>
+        <div className="flex flex-wrap gap-3 text-sm">
+          <label className="flex items-center gap-2 whitespace-nowrap">
+            {say('writer.lifts')}
+            <select
+              className="select select-sm"
+              value={step.lifts?.far ?? ''}
+              onChange={(e) => {
+                const far = FAR.find((f) => f === e.target.value);
+                set({ lifts: far ? { by: step.lifts?.by ?? 'eraser', far } : null });
+              }}
+            >
+              {(['', ...FAR] as const).map((f) => (
+                <option key={f} value={f}>
+                  {say(f ? `writer.liftsAs.far.${f}` : 'writer.liftsAs.usual')}
+                </option>
+              ))}
+            </select>
+          </label>
+          {step.lifts && step.lifts.far !== 'not' && (
+            <label className="flex items-center gap-2 whitespace-nowrap">
+              {say('writer.liftsAs.by')}
+              <select
+                className="select select-sm"
+                value={step.lifts.by}
+                onChange={(e) => set({ lifts: { by: LIFTERS.find((l) => l === e.target.value)!, far: step.lifts!.far } })}
+              >
+                {LIFTERS.map((l) => (
+                  <option key={l} value={l}>
+                    {say(`plan.lifts.by.${l}`)}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+        </div>
+        <Fold small title={say('writer.shuns')}>
+          <div className="flex flex-wrap gap-x-4 gap-y-1 text-sm">
+            {LAYS.map((l) => (
+              <Tick
+                key={l}
+                label={say(`plan.laysShort.${l}`)}
+                on={step.shuns.includes(l)}
+                onTick={() => set({ shuns: flipped(step.shuns, l) })}
+              />
+            ))}
+          </div>
+        </Fold>
         <Items step={step} set={set} />
-        <Fold title={say('writer.after')}>
+        <Fold small title={say('writer.after')}>
           <div className="grid gap-x-4 gap-y-1 text-sm sm:grid-cols-2">
             {TECHNIQUE_TABLE.map((t) => (
               <Tick
@@ -205,7 +253,7 @@ export function StepWriter({ studyId, first, onDone, onClose }: Props) {
             ))}
           </div>
         </Fold>
-        <Fold title={say('writer.forbids')}>
+        <Fold small title={say('writer.forbids')}>
           <div className="grid gap-x-4 gap-y-1 text-sm sm:grid-cols-2">
             {TECHNIQUE_TABLE.map((t) => (
               <Tick
@@ -217,7 +265,7 @@ export function StepWriter({ studyId, first, onDone, onClose }: Props) {
             ))}
           </div>
         </Fold>
-        <Fold title={say('writer.cautions')}>
+        <Fold small title={say('writer.cautions')}>
           <div className="grid gap-1 text-sm">
             {CAUTION_IDS.map((c) => (
               <Tick
@@ -261,15 +309,6 @@ function Tick({ label, on, onTick }: { label: string; on: boolean; onTick: (on: 
       <input type="checkbox" className="checkbox checkbox-sm" checked={on} onChange={(e) => onTick(e.target.checked)} />
       <span>{label}</span>
     </label>
-  );
-}
-
-function Fold({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <details>
-      <summary className="text-sm font-semibold">{title}</summary>
-      <div className="mt-2">{children}</div>
-    </details>
   );
 }
 

@@ -1,20 +1,28 @@
 /** Knows a lesson as the pages have it: the teacher's wishes, what was measured, and the plan and the days that follow from them. */
+import { coloursAt } from '@/core/lesson/colourOrder';
+import { coverOf, groundAndInk, layersIn } from '@/core/lesson/laying';
 import { Calendar, Dated, datesFor } from '@/core/lesson/calendar';
 import type { Learned } from '@/core/lesson/learning';
 import type { LessonMedium } from '@/core/lesson/media';
 import type { Schools } from '@/core/lesson/order';
-import { makePlan, MeasuredStrokes, Plan, PlanStep } from '@/core/lesson/plan';
+import type { Used } from '@/core/lesson/substitute';
+import type { Material } from '@/core/colour/materials';
+import { makePlan, Plan } from '@/core/lesson/plan';
+import type { MeasuredStrokes, PlanStep, PlanWishes, Room, SecondGroup } from '@/core/lesson/wishes';
 import { LessonRule, rulesAt } from '@/core/lesson/rulesAt';
-import type { Coats, Shelf, WorkedShares } from '@/core/lesson/quantities';
+import { Coats, mixedOf, Prices, Shelf, WorkedShares } from '@/core/lesson/quantities';
 import type { OwnStep } from '@/core/lesson/technique';
 import { Message, message } from '@/core/message';
 
-export interface PlanDraft {
+export interface PlanDraft extends Schools {
   medium: LessonMedium;
   ink: 'waterproof' | 'washable';
   contact: 'light-pencil' | 'straight-in';
   erasing: boolean;
-  outline: Schools['outline'];
+  second: SecondGroup | null;
+  room: Room;
+  prices: Prices;
+  used: Used[];
   coats: Coats;
   shelf: Shelf;
   calendar: Calendar | null;
@@ -33,8 +41,19 @@ export interface PlanPage {
   palette: { name: Message; hex: string; share: number; ground: boolean; accent: boolean; lab: readonly [number, number, number] }[];
   strokes: MeasuredStrokes;
   measuredOn: string | null;
+  /** How much a line swells, widest over narrowest; null where it was not measured. */
+  swell: number | null;
   /** The rules of the study. */
   rules: LessonRule[];
+}
+
+/** A thing of the teacher's cupboard, and what it can do. */
+export type CupboardThing = Pick<Material, 'kind' | 'name' | 'masstone' | 'properties'>;
+
+/** What is written down of the works. */
+export interface WorkFact {
+  text: string;
+  source: string | null;
 }
 
 /** A step of the teacher's library. */
@@ -47,8 +66,13 @@ export interface KeptStep {
 export type LearnedBy = Readonly<Record<string, Learned>>;
 
 /** The lesson as a page has it. */
-export const planFrom = (page: PlanPage, draft: PlanDraft = page.plan): Plan =>
-  makePlan({ ...draft, sheetMm: page.sheetMm, shares: page.shares, strokes: page.strokes });
+export const wishesFrom = (page: PlanPage, draft: PlanDraft = page.plan): PlanWishes => ({
+  ...draft,
+  sheetMm: page.sheetMm,
+  shares: page.shares,
+  strokes: page.strokes,
+});
+export const planFrom = (page: PlanPage, draft: PlanDraft = page.plan): Plan => makePlan(wishesFrom(page, draft));
 
 /** The rules that are kept to at each step. */
 export const rulesIn = (page: Pick<PlanPage, 'rules'>, plan: Plan): LessonRule[][] =>
@@ -56,6 +80,18 @@ export const rulesIn = (page: Pick<PlanPage, 'rules'>, plan: Plan): LessonRule[]
     plan.steps.map((s) => s.knows),
     page.rules,
   );
+
+/** The colours laid in each step, and the layers they make. */
+export function laidIn({ palette, strokes }: Pick<PlanPage, 'palette' | 'strokes'>, plan: Plan) {
+  // The line's own ink is drawn, not mixed.
+  const mixed = mixedOf(palette, plan.inked);
+  const colours = coloursAt(
+    plan.steps,
+    palette.filter((c) => c.ground || mixed.includes(c)),
+  );
+  const laid = plan.steps.map(({ knows, laying }, i) => ({ knows, laying, colours: colours[i] }));
+  return { colours, layers: layersIn(laid, { ...groundAndInk(palette), cover: coverOf(strokes) }) };
+}
 
 /** On which days its periods fall; empty where nobody has said when the class meets. */
 export const datesOf = (plan: Plan, { calendar, minutesPerPeriod }: PlanDraft): Dated[] =>

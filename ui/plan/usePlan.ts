@@ -1,6 +1,7 @@
 'use client';
-import { useCallback, useMemo } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { Dated } from '@/core/lesson/calendar';
+import { movedBetween } from '@/core/lesson/movedSteps';
 import type { Plan } from '@/core/lesson/plan';
 import type { Message } from '@/core/message';
 import { get, problemOf, send } from '../shared/request';
@@ -45,6 +46,7 @@ export function usePlan(studyId: string, page: PlanPage) {
     }
   }, [draft, page]);
   const { plan } = made;
+  const moved = useMoved(plan);
   const dated = useMemo<{ dates: Dated[]; problem: Message | null }>(() => {
     try {
       return { dates: plan ? datesOf(plan, draft) : [], problem: null };
@@ -52,5 +54,13 @@ export function usePlan(studyId: string, page: PlanPage) {
       return { dates: [], problem: problemOf(error) };
     }
   }, [plan, draft]);
-  return { draft, change, state, problem: problem ?? made.problem, plan, dates: dated.dates, undated: dated.problem };
+  return { draft, change, state, problem: problem ?? made.problem, plan, moved, dates: dated.dates, undated: dated.problem };
+}
+
+/** What the last change to a plan moved. */
+function useMoved(plan: Plan | null): Message[] {
+  const [seen, setSeen] = useState<{ plan: Plan | null; moved: Message[] }>({ plan, moved: [] });
+  // A change that moves nothing lets what was said of the one before stand no longer.
+  if (plan !== seen.plan) setSeen({ plan, moved: plan && seen.plan ? movedBetween(seen.plan, plan) : [] });
+  return seen.moved;
 }

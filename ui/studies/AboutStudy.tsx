@@ -228,7 +228,10 @@ function SheetPart({ study, source, papers, students, busy, problem, onTake }: S
         )}
         <p className="text-sm">{say('about.sheetHow')}</p>
       </div>
-      <CutSheets width={width} height={height} students={students} papers={papers} />
+      <section className="grid gap-2">
+        <h2 className="text-xl font-semibold">{say('sheets.cutting')}</h2>
+        <CutSheets width={width} height={height} students={students} papers={papers} />
+      </section>
     </>
   );
 }

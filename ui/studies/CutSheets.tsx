@@ -31,8 +31,7 @@ export function CutSheets({ width, height, students, papers }: Props) {
   const plan = useMemo(() => (fits ? cutFrom([parent[1], parent[0]], [width, height]) : null), [fits, parent, width, height]);
   const buy = plan && parentsFor(students, plan.pieces.length);
   return (
-    <section className="grid gap-2">
-      <h2 className="text-xl font-semibold">{say('sheets.cutting')}</h2>
+    <div className="grid gap-2">
       <Field label={say('sheets.parent')}>
         <select className="select w-full" value={name} onChange={(e) => setName(e.target.value)}>
           {papers.length > 0 && (
@@ -92,6 +91,6 @@ export function CutSheets({ width, height, students, papers }: Props) {
               })}
         </p>
       )}
-    </section>
+    </div>
   );
 }

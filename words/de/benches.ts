@@ -286,7 +286,10 @@ export const compare = {
     remembered: 'Mit dem Bereich des Meisters verglichen: Form im Ganzen, Manier und die Proportionen, die am meisten sagen.',
   },
   closeness: 'Nähe {closeness} von 100; eigene Erfindung {own} von 100.',
+  closenessLed: 'Nähe {closeness} von 100, in der Manier.',
+  led: 'Alle Arbeiten dieser Studie folgen einem Beispiel: die Manier beurteilen, nicht, wo etwas steht',
   layout: {
+    led: 'Nach einem Beispiel geführt: wo etwas steht, haben alle gemeinsam; es zählt hier nicht.',
     near: 'Die Anordnung kommt einem Werk des Meisters sehr nah.',
     own: 'Die Anordnung ist selbst erfunden.',
     between: 'Die Anordnung hat etwas mit den Werken des Meisters gemeinsam.',

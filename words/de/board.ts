@@ -37,6 +37,7 @@ export const run = {
   accent: 'Ist der kleine Tupfer {colour} da? In der Vorlage nimmt er {part} des Blatts ein.',
   bare: 'Sind die Lichter frei? In der Vorlage ist das Blatt auf {part} zu sehen.',
   away: 'Wer gefehlt hat, holt {n, plural, one {# Minute} other {# Minuten}} nach:',
+  helpers: 'Helfer:',
   room: 'was wirklich geschah',
 } as const;
 

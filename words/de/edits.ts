@@ -56,7 +56,12 @@ export const edits = {
   addStep: '„{step}“ hinzufügen',
   planField: {
     shelf: 'was im Schrank ist',
-    outline: 'der Umriss',
+    schools: 'eine Schule',
+    groups: 'die Gruppen',
+    room: 'was im Raum ist',
+    prices: 'Preise',
+    used: 'was der Meister benutzt hat',
+    fit: 'damit es passt',
     coats: 'was eine Schicht braucht',
     calendar: 'die Tage',
     medium: 'ein anderes Mittel',
@@ -70,6 +75,7 @@ export const edits = {
     youngest: 'Alter der Jüngsten',
   },
   field: {
+    led: 'nach einem Beispiel geführt',
     title: 'Titel',
     master: 'Meister',
     kind: 'Meister oder Zeit',

@@ -240,6 +240,12 @@ export const errors = {
     parts: 'Teile müssen Namen mit je einer Stärke von 0 bis 1 sein.',
   },
   plan: {
+    second: 'Die zweite Gruppe hat 1 bis 59 Personen.',
+    sinks: 'sinks: bitte eine ganze Zahl von 1 bis 60 angeben oder leer lassen',
+    rack: 'rack: bitte eine ganze Zahl von Plätzen von 0 bis 1000 angeben oder leer lassen',
+    prices: 'prices: jeder Preis braucht eine Packung über 0 und Kosten ab 0',
+    used: 'Was der Meister benutzt hat: höchstens zwölf Zeilen mit je höchstens 120 Buchstaben.',
+    laying: 'layer: bitte ein Werkzeug mit höchstens 80 Buchstaben, ganze Teile Wasser von 0 bis 40 und Farben als #rrggbb angeben',
     shelf: 'shelf: jede Menge muss eine Zahl ab 0 sein',
     coats: 'coats: jede Menge muss eine Zahl in Millilitern über 0 und höchstens 200 sein',
     calendar: 'calendar: einen ersten Tag, Wochentage, eine Uhrzeit und freie Tage angeben',

@@ -23,7 +23,9 @@ export const items = {
   'fine-brush': 'feiner Pinsel, Größe 2',
   'flat-brush': 'Flachpinsel, etwa 25 mm',
   'stiff-brush': 'alter borstiger Pinsel',
+  board: 'Zeichenbrett, auf das das Blatt geklebt wird',
   water: 'Wasserglas',
+  towel: 'Handtuch',
   palette: 'Mischpalette',
   rag: 'Lappen oder Küchenpapier',
   candle: 'weißes Kerzenende oder Wachsstift',
@@ -153,6 +155,32 @@ export const order = {
     reason: 'Der Bleistift wird vor „{b}“ ausradiert, und nichts hält die Zeichnung fest: die Führung ist weg.',
     remedy: 'Den Bleistift nur blasser machen, oder zuerst die Linie zeichnen.',
   },
+  'line-first': {
+    reason: 'Sie zeichnen, bevor Sie Töne legen; „{a}“ steht vor „{b}“.',
+    remedy: '„{b}“ davor stellen, oder Linie und Ton lassen, wie die Stunde sie hat.',
+  },
+  'tone-first': {
+    reason: 'Sie legen Töne, bevor Sie zeichnen; „{a}“ steht vor „{b}“.',
+    remedy: '„{a}“ dahinter stellen, oder Linie und Ton lassen, wie die Stunde sie hat.',
+  },
+  'not-rubbed': {
+    reason: 'Sie gehen mit Lagen gleichen Drucks von Ton zu Ton; „{b}“ verreibt.',
+    remedy: 'Weglassen und dünnere Lagen legen, oder die Stunde verreiben lassen.',
+  },
+  'does-not-lift': {
+    reason: '„{a}“ geht nicht mehr ab: „{b}“ nimmt nichts heraus.',
+    remedy: 'Diese Lichter von Anfang an frei lassen, am Ende Deckweiß setzen, oder etwas nehmen, das wieder abgeht.',
+  },
+  'must-not-touch': {
+    reason: '„{b}“ hält nicht auf „{a}“.',
+    remedy: '„{b}“ davor stellen, oder beides auf dem Blatt getrennt halten.',
+  },
+  rack: {
+    reason:
+      'Am Ende von Abschnitt {period, number} {wet, plural, one {ist ein Blatt} other {sind # Blätter}} noch nass von „{a}“; im Trockengestell {rack, plural, =0 {ist kein Platz} one {ist ein Platz} other {sind # Plätze}}.',
+    remedy:
+      'Für {over, plural, one {ein Blatt} other {# Blätter}} einen anderen Platz finden: eine Leine mit Klammern, Fensterbänke, Zeitung auf dem Boden. Oder „{a}“ früher beenden.',
+  },
   'forbidden-after': {
     reason: '„{b}“ darf nicht nach „{a}“ kommen: so haben Sie es aufgeschrieben.',
     remedy: '„{b}“ davor stellen oder weglassen.',
@@ -192,6 +220,7 @@ export const order = {
     reason: 'Von „{what}“ {have, plural, =0 {ist nichts} one {ist eins} other {sind #}} da, gebraucht werden {needed, number}.',
     remedy:
       'In {turns, number} Gruppen nacheinander arbeiten: die anderen üben so lange auf Schmierpapier. Zusammen dauert es {minutes, plural, one {# Minute} other {# Minuten}}.',
+    passed: 'Sie gehen von Hand zu Hand; ein paar mehr ersparen das Warten.',
     none: 'Mehr davon besorgen, oder ein anderes Werkzeug und einen anderen Schritt nehmen.',
   },
   drying: {

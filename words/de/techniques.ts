@@ -1,5 +1,23 @@
 /** Die Techniken, wie sie in der Klasse gesagt werden: was zu tun ist, worauf zu achten ist, leichter und kühner, für die Schnellen und die Ratlosen. */
 export const techniques = {
+  'own-sketch': {
+    name: 'Skizze in der eigenen Hand, auf Zeit',
+    does: 'Auf Schmierpapier das Motiv auf die eigene Art zeichnen, gegen die Uhr, ohne zu radieren: um es kennenzulernen, nicht um es zu zeigen.',
+    watch: 'Vor dem ersten Strich in einem Satz sagen, worum es geht.',
+    easier: 'Nur drei Formen.',
+    bolder: 'Mit der anderen Hand.',
+    extra: 'Eine zweite, halb so groß.',
+    stuck: 'Das Blatt umdrehen und neu anfangen: dafür ist es da.',
+  },
+  toward: {
+    name: 'Ein Versuch hin zur Manier',
+    does: 'Dasselbe Motiv noch einmal auf frischem Schmierpapier, und jetzt die Regeln dieses Versuchs einhalten. Neben den vorigen legen: was ist näher gekommen?',
+    watch: 'Eine Regel laut sagen und mit drei Strichen zeigen, mehr nicht.',
+    easier: 'Nur eine Regel; alles andere auf die eigene Art.',
+    bolder: 'Eine Regel mit Absicht zu stark.',
+    extra: 'Dasselbe noch einmal aus dem Kopf.',
+    stuck: 'Ein Stück der Vorlage, so groß wie ein Daumen, kopieren, dann weiter.',
+  },
   'tone-sheet': {
     name: 'Das Blatt tönen',
     does: 'Eine gleichmäßige, dünne Lavierung in der Grundfarbe von oben nach unten über das ganze Blatt ziehen und es flach hinlegen.',
@@ -71,6 +89,13 @@ export const techniques = {
     bolder: 'Die Bleistiftlinie mit Absicht stehen lassen.',
     extra: 'Eine Form noch einmal mit halb so vielen Linien zeichnen.',
     stuck: 'Eine zwei- oder dreimal gezogene Linie schluckt ihren eigenen Fehler.',
+    ways: {
+      exactly: { name: 'genau über dem Bleistift', how: 'Was gemessen ist, bleibt; die Linie kann steif werden.' },
+      departing: {
+        name: 'mit Absicht neben dem Bleistift',
+        how: 'Der Bleistift ist nur eine Stütze; die Linie lebt und kann danebenliegen.',
+      },
+    },
   },
   'pen-hatch': {
     name: 'Die Schatten schraffieren, erste Lage',
@@ -135,6 +160,16 @@ export const techniques = {
     bolder: 'Eine zweite Farbe ins Nasse tropfen.',
     extra: 'Ein Streifen mit Verdünnungen auf Schmierpapier.',
     stuck: 'Eine falsche Kante wird gleich abgetupft und dann gelassen.',
+    ways: {
+      'water-first': {
+        name: 'erst Wasser, dann Farbe',
+        how: 'Weiche Kanten und gleichmäßiger Ton; die Farbe läuft so weit wie das Wasser und trocknet heller.',
+      },
+      'straight-on': {
+        name: 'Farbe gleich auf das trockene Blatt',
+        how: 'Kanten, wie man sie setzt; zügig arbeiten, eine stehen gelassene Kante bleibt.',
+      },
+    },
   },
   'second-wash': {
     name: 'Zweite Lavierung, dunkler',
@@ -234,6 +269,10 @@ export const techniques = {
     bolder: 'Das Dunkel über ein Licht ziehen.',
     extra: 'Eine harte Kante neben einer weichen.',
     stuck: 'Die Kante über dem Verwischten noch einmal zeichnen.',
+    ways: {
+      finger: { name: 'mit dem Finger', how: 'Schnell und warm; die Haut hinterlässt Fett, also nur, wo nichts mehr darüber kommt.' },
+      stump: { name: 'mit dem Papierwischer', how: 'Sauber, bis in kleine Ecken; er macht blasser, was er reibt.' },
+    },
   },
   'lift-lights': {
     name: 'Die Lichter mit dem Knetgummi heben',

@@ -282,7 +282,10 @@ export const compare = {
     remembered: 'Held against the master’s range: overall shape, manner, and the proportions that tell most.',
   },
   closeness: 'Closeness {closeness} of 100; own invention {own} of 100.',
+  closenessLed: 'Closeness {closeness} of 100, in manner.',
+  led: 'All pieces of this study follow one exemplar: judge the manner, not where things stand',
   layout: {
+    led: 'Led from one exemplar: where things stand is shared by all, and counts for nothing here.',
     near: 'The layout comes very near to one of the master’s works.',
     own: 'The layout is the student’s own.',
     between: 'The layout shares something with the master’s works.',

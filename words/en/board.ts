@@ -37,6 +37,7 @@ export const run = {
   accent: 'Is the small touch of {colour} there? In the source it takes {part} of the sheet.',
   bare: 'Are the lights bare? In the source the sheet shows on {part}.',
   away: 'Who was away makes up {n, plural, one {# minute} other {# minutes}}:',
+  helpers: 'Helpers:',
   room: 'what really happened',
 } as const;
 

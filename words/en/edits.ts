@@ -56,7 +56,12 @@ export const edits = {
   addStep: 'adding “{step}”',
   planField: {
     shelf: 'what is on the shelf',
-    outline: 'the outline',
+    schools: 'a school',
+    groups: 'the groups',
+    room: 'what is in the room',
+    prices: 'prices',
+    used: 'what the master used',
+    fit: 'making it fit',
     coats: 'how much a coat takes',
     calendar: 'the days',
     medium: 'another medium',
@@ -70,6 +75,7 @@ export const edits = {
     youngest: 'age of the youngest',
   },
   field: {
+    led: 'led from one exemplar',
     title: 'title',
     master: 'master',
     kind: 'master or period',

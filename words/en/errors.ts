@@ -226,6 +226,12 @@ export const errors = {
     parts: 'Parts must be names with a strength from 0 to 1 each.',
   },
   plan: {
+    second: 'The second group has from 1 to 59 students.',
+    sinks: 'sinks: give a whole number from 1 to 60, or leave it empty',
+    rack: 'rack: give a whole number of places from 0 to 1000, or leave it empty',
+    prices: 'prices: each needs a pack above 0 and a cost from 0 on',
+    used: 'What the master used: at most twelve lines of at most 120 letters each.',
+    laying: 'layer: give a tool of at most 80 letters, whole parts of water from 0 to 40, and colours as #rrggbb',
     shelf: 'shelf: each amount must be a number from 0 on',
     coats: 'coats: each must be a number of millilitres above 0 and at most 200',
     calendar: 'calendar: give a first day, weekdays, a time and days off',

@@ -22,7 +22,9 @@ export const items = {
   'fine-brush': 'fine brush, size 2',
   'flat-brush': 'flat brush, about 25 mm',
   'stiff-brush': 'old stiff brush',
+  board: 'drawing board to tape the sheet to',
   water: 'water pot',
+  towel: 'towel',
   palette: 'mixing palette',
   rag: 'rag or kitchen paper',
   candle: 'white candle end or wax crayon',
@@ -148,6 +150,32 @@ export const order = {
     reason: 'The pencil is rubbed out before “{b}”, with nothing laid that holds the drawing: the guide is gone.',
     remedy: 'Make the pencil paler instead, or draw the line first.',
   },
+  'line-first': {
+    reason: 'You draw before you lay tones; “{a}” comes before “{b}”.',
+    remedy: 'Move “{b}” before it, or leave line and tone as the lesson has them.',
+  },
+  'tone-first': {
+    reason: 'You lay tones before you draw; “{a}” comes before “{b}”.',
+    remedy: 'Move “{a}” behind it, or leave line and tone as the lesson has them.',
+  },
+  'not-rubbed': {
+    reason: 'You go from tone to tone by layers of equal pressure; “{b}” rubs.',
+    remedy: 'Leave it out and lay thinner layers, or let the lesson rub.',
+  },
+  'does-not-lift': {
+    reason: '“{a}” no longer comes off: “{b}” takes nothing out of it.',
+    remedy: 'Keep those lights bare from the start, lay opaque white at the end, or take what comes off again.',
+  },
+  'must-not-touch': {
+    reason: '“{b}” does not take on “{a}”.',
+    remedy: 'Put “{b}” before it, or keep the two apart on the sheet.',
+  },
+  rack: {
+    reason:
+      'When period {period, number} ends, {wet, plural, one {one sheet is} other {# sheets are}} still wet from “{a}”; the rack has {rack, plural, =0 {no place} one {one place} other {# places}}.',
+    remedy:
+      'Find another place for {over, plural, one {one sheet} other {# sheets}}: a line with pegs, window sills, newspaper on the floor. Or end “{a}” earlier.',
+  },
   'forbidden-after': {
     reason: '“{b}” must not come after “{a}”: that is how you wrote it.',
     remedy: 'Move “{b}” before it, or leave it out.',
@@ -184,6 +212,7 @@ export const order = {
     remedy:
       'Work in {turns, number} turns: the others practise on scrap meanwhile. All together it takes {minutes, plural, one {# minute} other {# minutes}}.',
     none: 'Get them, or take another tool and another step.',
+    passed: 'They are passed round; a few more save waiting.',
   },
   drying: {
     reason: '{why} Wait {n, plural, one {# minute} other {# minutes}} after “{a}”.',

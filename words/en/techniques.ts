@@ -1,5 +1,23 @@
 /** The techniques, as they are said in class: what the student does, what to watch, easier and bolder, for the quick and the stuck. */
 export const techniques = {
+  'own-sketch': {
+    name: 'A timed sketch in your own hand',
+    does: 'On scrap, draw the subject in your own way, against the clock, without rubbing out: this is to learn it, not to show it.',
+    watch: 'Saying in one sentence what it is about before the first line.',
+    easier: 'Three shapes only.',
+    bolder: 'With the other hand.',
+    extra: 'A second one, half as large.',
+    stuck: 'Turn the scrap over and begin again: that is what it is for.',
+  },
+  toward: {
+    name: 'A try toward the manner',
+    does: 'The same subject again on fresh scrap, and now keep to the rules of this try. Lay it beside the one before: what has come nearer?',
+    watch: 'One rule said aloud and shown with three strokes, no more.',
+    easier: 'One rule only; the rest in your own way.',
+    bolder: 'Make one rule on purpose too strong.',
+    extra: 'The same once more from memory.',
+    stuck: 'Copy one square inch of the source, then go on.',
+  },
   'tone-sheet': {
     name: 'Tone the sheet',
     does: 'Brush one even, thin wash of the ground colour over the whole sheet, from top to bottom, and lay it flat.',
@@ -71,6 +89,13 @@ export const techniques = {
     bolder: 'Leave the pencil line on purpose.',
     extra: 'Draw one form again with half the lines.',
     stuck: 'A line restated two or three times absorbs its own error.',
+    ways: {
+      exactly: { name: 'exactly over the pencil', how: 'What was measured stays; the line may turn stiff.' },
+      departing: {
+        name: 'departing from the pencil on purpose',
+        how: 'The pencil is only a place to lean on; the line is alive and may be off.',
+      },
+    },
   },
   'pen-hatch': {
     name: 'Hatch the shadows, first set',
@@ -135,6 +160,13 @@ export const techniques = {
     bolder: 'Drop in a second colour while wet.',
     extra: 'A strip of dilutions on scrap.',
     stuck: 'A wrong edge is blotted at once and left.',
+    ways: {
+      'water-first': {
+        name: 'water first, then colour',
+        how: 'Soft edges and even tone; the colour runs as far as the water and dries paler.',
+      },
+      'straight-on': { name: 'colour straight on the dry sheet', how: 'Edges as you set them; work quickly, a stopped edge stays.' },
+    },
   },
   'second-wash': {
     name: 'Second wash, darker',
@@ -234,6 +266,10 @@ export const techniques = {
     bolder: 'Pull the dark across a light.',
     extra: 'One hard edge beside one soft.',
     stuck: 'Draw the edge again over the smudge.',
+    ways: {
+      finger: { name: 'with the finger', how: 'Quick and warm; skin leaves grease, so only where nothing goes over it.' },
+      stump: { name: 'with a paper stump', how: 'Clean, into small corners; it pales what it rubs.' },
+    },
   },
   'lift-lights': {
     name: 'Lift the lights with the eraser',

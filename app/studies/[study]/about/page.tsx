@@ -1,3 +1,4 @@
+import { papersIn } from '@/core/colour/materials';
 import { classesToChoose } from '@/server/classes/classes';
 import { listKits } from '@/server/cupboard/kits';
 import { otherClassesOf } from '@/server/studies/studies';
@@ -12,11 +13,7 @@ export default async function AboutPage({ params }: { params: Promise<{ study: s
   const { study: id } = await params;
   const { teacher, study } = await openStudy(id);
   const [kits, works] = [await listKits(teacher.id), await listWorks(id)];
-  const papers = kits.flatMap((k) =>
-    k.materials.flatMap(({ name, kind, properties: { widthMm, heightMm } }) =>
-      kind === 'paper' && widthMm && heightMm ? [{ name, size: [Math.min(widthMm, heightMm), Math.max(widthMm, heightMm)] as const }] : [],
-    ),
-  );
+  const papers = kits.flatMap((k) => papersIn(k.materials));
   const otherClasses = await otherClassesOf(id);
   const source = works.find((w) => !w.foil) ?? null;
   return (

@@ -34,11 +34,12 @@ export default async function BoardPage({
   searchParams,
 }: {
   params: Promise<{ study: string }>;
-  searchParams: Promise<{ period?: string }>;
+  searchParams: Promise<{ period?: string; group?: string }>;
 }) {
   const { study } = await openStudy((await params).study);
   const page = await planOf(study);
-  const asked = Math.round(Number((await searchParams).period ?? 1)) - 1;
+  const { period: wanted, group } = await searchParams;
+  const asked = Math.round(Number(wanted ?? 1)) - 1;
   const period = Math.min(planFrom(page).periods.length - 1, Math.max(0, Number.isFinite(asked) ? asked : 0));
   const works = (await listWorks(study.id)).filter((w) => !w.foil);
   return (
@@ -46,6 +47,7 @@ export default async function BoardPage({
       studyId={study.id}
       page={page}
       period={period}
+      second={group === '2'}
       source={works[0] ? { pictureId: works[0].pictureId, title: works[0].title } : null}
       build={await builtUp(works, study)}
     />

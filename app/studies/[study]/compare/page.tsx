@@ -55,6 +55,7 @@ export default async function ComparePage({
     <CompareBench
       studyId={study}
       aim={opened.aim}
+      led={opened.led}
       version={opened.version}
       pieces={pieces}
       piece={piece}

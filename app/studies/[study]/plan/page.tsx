@@ -14,7 +14,7 @@ export default async function PlanPage({ params }: { params: Promise<{ study: st
       studyId={study.id}
       page={await planOf(study)}
       heed={await heedOf(study.id, teacher.settings.hand)}
-      {...await knownOf(teacher.id)}
+      {...await knownOf(teacher.id, study.id)}
     />
   );
 }

@@ -56,7 +56,7 @@ export const toolOf = (items: Partial<Record<ItemId, number>>): ItemId | null =>
 const lightness = (linear: Triple): number => labFromLinear(linear[0], linear[1], linear[2])[0];
 
 /** Parts of water to one of colour that come nearest to a lightness on a sheet, whole parts; L* as CIELAB. */
-export function partsToReach(colour: string, lightnessWanted: number, sheet: Triple): number {
+function partsToReach(colour: string, lightnessWanted: number, sheet: Triple): number {
   const body = linearFromHex(colour);
   let [best, off] = [0, Infinity];
   for (let parts = 0; parts <= MOST_PARTS; parts++) {

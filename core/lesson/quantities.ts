@@ -177,7 +177,7 @@ export function summed(lists: readonly (readonly Needed[])[]): Needed[] {
   return [...out.values()];
 }
 
-/** What a pack of a thing holds, in its unit, and costs, in whatever money the teacher reckons. */
+/** What a pack of a thing holds, in its unit, and costs, in whatever money the teacher reckons; 0 where nobody has said. */
 export interface Price {
   pack: number;
   cost: number;
@@ -199,6 +199,6 @@ export function toGet(materials: readonly Needed[], shelf: Shelf, prices: Prices
     if (!(amount > 0)) return [];
     const price = prices[shelfKey(need)];
     const packs = price ? Math.ceil(amount / price.pack - 1e-9) : null;
-    return [{ need, amount, packs, cost: price ? packs! * price.cost : null }];
+    return [{ need, amount, packs, cost: price && price.cost > 0 ? packs! * price.cost : null }];
   });
 }

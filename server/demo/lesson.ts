@@ -46,6 +46,16 @@ const STAGES: Readonly<Record<string, (whole: RgbImage) => RgbImage>> = {
 };
 const EXEMPLAR_PX_PER_MM = 3;
 
+/** With what the master worked, as far as it is known, and what there is for it in the cupboard. */
+const USED = [
+  { what: 'pen that swells, waterproof ink', source: '', instead: 'reed pen' },
+  { what: 'heavy toned paper', source: 'label of the exhibition', instead: '' },
+];
+/** What is there already, and what packs of the rest cost; invented. */
+const SHELF = { pen: 24, 'ink-pot': 12, pencil: 30, 'round-brush': 20, 'fine-brush': 24, water: 14, eraser: 8 };
+const PRICES = { 'heavy-paper': { pack: 20, cost: 9.5 }, ink: { pack: 50, cost: 4.2 } };
+
+
 export async function seedLesson(teacherId: string, studyId: string, [w, h]: readonly [number, number]): Promise<void> {
   await keepSteps(teacherId, studyId, [SKETCH]);
   const { plan } = await planOf(await studyOf(teacherId, studyId));
@@ -58,7 +68,8 @@ export async function seedLesson(teacherId: string, studyId: string, [w, h]: rea
   }
   const steps = [stepOf(OWN, SKETCH), ...plan.steps.map((s) => ({ ...s, pictureId: pictureOf.get(s.technique) ?? null }))];
   const calendar = { from: '2026-11-24', weekdays: [2], at: '09:50', off: [['2026-12-21', '2027-01-01'] as const] };
-  await savePlan(teacherId, studyId, 0, { ...plan, steps, periods: 4, calendar }, message('edits.plan'));
+  const more = { used: USED, room: { sinks: 2, rack: 30 }, prices: PRICES, shelf: SHELF };
+  await savePlan(teacherId, studyId, 0, { ...plan, ...more, steps, periods: 4, calendar }, message('edits.plan'));
   // The first period as it went.
   const turns = [
     { of: SKETCH.name, planned: 4, took: 6 },

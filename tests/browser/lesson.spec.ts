@@ -183,6 +183,99 @@ test('the periods get their days, the board holds a lesson by keys, and what it 
   expect(await faults(page)).toEqual([]);
 });
 
+test('a lesson that does not fit says what would make it fit; two groups, few tools, layers and prices are kept', async ({ page }) => {
+  await demo(page);
+  const study = await ownStudy(page, `Room ${Date.now()}`);
+  const address = `${origin()}/studies/${study}/plan`;
+  await open(page, address);
+  await page.getByLabel('Medium').selectOption('pen-and-wash');
+  await page.getByLabel('Students', { exact: true }).fill('24');
+  // Eight pens for twenty-four: in three groups, which takes longer than the period.
+  await page.getByLabel('Periods', { exact: true }).fill('2');
+  await page.getByLabel(/^On the shelf: pen-holder/).fill('8');
+  await page.getByLabel(/^On the shelf: pen-holder/).blur();
+  await expect(page.getByText('group 3 of 3').first()).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Any one of these makes it fit' })).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+  const taken = saved(page, 'PUT', /\/plan$/);
+  await page
+    .getByRole('button', { name: /^Do so: .* more: \d+\.$/ })
+    .last()
+    .click();
+  await taken;
+  await expect(page.getByRole('heading', { name: 'Any one of these makes it fit' })).toHaveCount(0);
+  // Tools for all: what that moves is told.
+  await page.getByLabel(/^On the shelf: pen-holder/).fill('24');
+  await page.getByLabel(/^On the shelf: pen-holder/).blur();
+  await expect(page.getByText('group 3 of 3')).toHaveCount(0);
+  await expect(page.getByText('What that moved:')).toBeVisible();
+  // Two groups: the second does without the pen.
+  await page.getByLabel('Two groups work at different things').check();
+  await page.getByLabel('In the second group').fill('9');
+  await page.getByRole('button', { name: 'Hatch the shadows, first set', exact: true }).last().click();
+  const grouped = saved(page, 'PUT', /\/plan$/);
+  await page.getByLabel('Who does it').selectOption('first');
+  await grouped;
+  const lanes = (group: string) => page.locator('h3', { hasText: group }).locator('xpath=following-sibling::ol');
+  await expect(lanes('second group').getByText('First wash, pale').first()).toBeVisible();
+  await expect(lanes('second group').getByText('Hatch the shadows')).toHaveCount(0);
+  await expect(lanes('first group').getByText('Hatch the shadows').first()).toBeVisible();
+  // How the master laid a wash: known, one part in three; the layers follow.
+  await page.getByRole('button', { name: 'First wash, pale', exact: true }).last().click();
+  await page.getByLabel('parts of water to one').fill('3');
+  await page.getByLabel('parts of water to one').blur();
+  await page.getByLabel('How the master laid it').selectOption('known');
+  await expect(page.getByRole('row', { name: /First wash, pale \(known\).*1 : 3/ })).toBeVisible();
+  // What the class takes instead, from the cupboard, and what that costs.
+  await page.getByText('What the master used, and what you take').click();
+  await page.getByLabel('What you take instead (1)').fill('sepia ink');
+  await page.getByLabel('What you take instead (1)').blur();
+  await expect(page.getByText('Runs in water: no wash over it.')).toBeVisible();
+  await page.getByText('Still to get', { exact: true }).click();
+  await page.getByLabel(/^In a pack of heavy paper/).fill('10');
+  await page.getByLabel(/^In a pack of heavy paper/).blur();
+  const priced = saved(page, 'PUT', /\/plan$/);
+  await page.getByLabel(/^A pack of heavy paper/).fill('4.5');
+  await page.getByLabel(/^A pack of heavy paper/).blur();
+  await priced;
+  await expect(page.getByText('All that has a price: 13.50.')).toBeVisible();
+  await page.getByText('On each table of four, and helpers’ rounds').click();
+  await expect(page.getByText(/bring .*round brush/).first()).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+  // All of it is there when the page is opened again, on the board of the second group and on the run sheet.
+  await open(page, address);
+  await expect(page.getByText('All that has a price: 13.50.')).toHaveCount(1);
+  await expect(page.getByRole('row', { name: /First wash, pale \(known\)/ })).toBeVisible();
+  await open(page, `${address}/run`);
+  await expect(page.getByRole('heading', { name: /Period 1 , second group|Period 1, second group/ })).toBeVisible();
+  await page.goto(`${origin()}/studies/${study}/board?period=1&group=2`);
+  await expect(page.locator('[data-board]').getByLabel('Who does it')).toHaveValue('second');
+});
+
+test('a rehearsal ladder takes the rules up one after another, and pieces led from one exemplar are judged for manner', async ({
+  page,
+}) => {
+  const { ids } = await demo(page);
+  await open(page, `${origin()}/studies/${ids.study}/plan`);
+  const laddered = saved(page, 'PUT', /\/plan$/);
+  await page.getByRole('button', { name: 'As many tries toward the manner as time allows' }).click();
+  await laddered;
+  await expect(page.getByRole('button', { name: 'Move “A timed sketch in your own hand”' })).toBeVisible();
+  await page.getByRole('button', { name: 'A try toward the manner', exact: true }).last().click();
+  await expect(page.getByText('Kept to here')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Move “A timed sketch in your own hand”' })).toHaveCount(0);
+  const [piece] = await compared(page, ids.study, 1, 'original');
+  await open(page, `${origin()}/studies/${ids.study}/compare?piece=${piece.id}`);
+  await expect(page.getByText(/own invention \d+ of 100/)).toBeVisible();
+  await page.getByLabel(/^All pieces of this study follow one exemplar/).click();
+  await expect(page.getByText(/^Closeness \d+ of 100, in manner\.$/)).toBeVisible();
+  await expect(page.getByText(/counts for nothing here/)).toBeVisible();
+  expect(await faults(page)).toEqual([]);
+  await page.getByLabel(/^All pieces of this study follow one exemplar/).click();
+  await expect(page.getByText(/own invention \d+ of 100/)).toBeVisible({ timeout: 60_000 });
+});
+
 test('a reference is bent toward the manner by the slider, part by part, and reduced to the master’s steps', async ({ page }) => {
   const { ids } = await demo(page);
   await open(page, `${origin()}/studies/${ids.study}/make`);

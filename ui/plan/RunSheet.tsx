@@ -8,7 +8,7 @@ import { Paper, PaperHead } from '../shared/paper/Paper';
 import { useSay } from '../words/Words';
 import { Heed, HeedView } from './Heed';
 import { amount, typed } from '@/core/message';
-import { datesOf, PlanPage, planFrom, rulesIn } from './lesson';
+import { datesOf, lanesOf, PlanPage, planFrom, rulesIn } from './lesson';
 import { clock } from './PeriodWall';
 import { Cautions } from './PlanTables';
 import { roundSaid } from './TableSets';
@@ -39,15 +39,6 @@ export function RunSheet({
   const plan = planFrom(page);
   const dates = datesOf(plan, page.plan);
   const rules = rulesIn(page, plan);
-  // A period of two groups is two sheets.
-  const sheets = plan.periods.flatMap((first, p): { p: number; group: 'first' | 'second' | null; entries: Entry[] }[] =>
-    plan.second
-      ? [
-          { p, group: 'first', entries: first },
-          { p, group: 'second', entries: plan.second[p] },
-        ]
-      : [{ p, group: null, entries: first }],
-  );
   const accents = page.palette.filter((c) => c.accent);
   const bare = page.palette.find((c) => c.ground);
   const values = lessonValues(page.strokes, page.plan.medium);
@@ -55,10 +46,11 @@ export function RunSheet({
     <Paper size={paper} margin={12} foot={say('plan.sheet.foot', { study: typed(study), date: typed(say.day(date)) })}>
       <div className="grid max-w-[190mm] gap-5 bg-white p-6 text-[0.86rem] print:block print:p-0">
         <PaperHead title={say('run.title', { study: typed(study) })} pictureId={null} about={say('run.about')} />
-        {sheets.map(({ p, group, entries }, n) => (
+        {lanesOf(plan).map(({ p, group, entries }, n) => (
           <section key={n} className="mb-4" style={{ breakBefore: n ? 'page' : 'auto' }}>
             <h2 className="text-lg font-semibold">
-              {say('plan.period', { n: p + 1 })} {group && say(`plan.groups.${group}`)}{' '}
+              {say('plan.period', { n: p + 1 })}
+              {group && `, ${say(`plan.groups.${group}`)}`}{' '}
               {dates[p] && (
                 <span className="font-normal">
                   {say('plan.dated', { day: typed(say.day(dates[p].day)), at: typed(clock(dates[p].begins)) })}

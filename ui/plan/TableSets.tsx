@@ -4,6 +4,7 @@ import { PER } from '@/core/lesson/items';
 import type { Plan } from '@/core/lesson/plan';
 import type { Dated } from '@/core/lesson/calendar';
 import { message, Message, several, typed } from '@/core/message';
+import { lanesOf } from './lesson';
 import { clock } from './PeriodWall';
 import { useSay } from '../words/Words';
 
@@ -19,9 +20,11 @@ export function TableSets({ plan, students, dates }: { plan: Plan; students: num
       <p>{say(several(set.map(({ n, name }) => message('plan.tables.set', { n, what: name }))))}</p>
       <p>{say('plan.tables.helpers', { n: PER.table(students) })}</p>
       <ul className="grid gap-1">
-        {plan.periods.map((entries, p) => (
-          <li key={p}>
-            <strong>{say('plan.tables.period', { n: p + 1 })}</strong>{' '}
+        {lanesOf(plan).map(({ p, group, entries }, k) => (
+          <li key={k}>
+            <strong>
+              {say('plan.tables.period', { n: p + 1 })} {group && say(`plan.groups.${group}`)}
+            </strong>{' '}
             {helpersIn(entries, plan).map((r, i) => (
               <span key={i} className="me-2 inline-block">
                 {say('plan.tables.round', { at: typed(clock((dates[p]?.begins ?? 0) + r.at)), what: roundSaid(r) })}.

@@ -20,7 +20,7 @@ export function ToGetTable({ materials, shelf, prices, onPrices }: Props) {
   const put = (key: string, part: Partial<Prices[string]>) => {
     const next = { ...(prices[key] ?? { pack: 1, cost: 0 }), ...part };
     const { [key]: _, ...rest } = prices;
-    if (next.pack > 0 && next.cost >= 0) onPrices(next.cost === 0 ? rest : { ...rest, [key]: next });
+    if (next.pack > 0 && next.cost >= 0) onPrices(next.cost === 0 && next.pack === 1 ? rest : { ...rest, [key]: next });
   };
   return (
     <>
@@ -52,7 +52,7 @@ export function ToGetTable({ materials, shelf, prices, onPrices }: Props) {
                       min={0}
                       step={field === 'cost' ? 0.01 : 1}
                       placeholder={field === 'pack' ? '1' : ''}
-                      defaultValue={price?.[field] ?? ''}
+                      defaultValue={price?.[field] || ''}
                       onBlur={(e) => {
                         const n = e.target.valueAsNumber;
                         if (Number.isFinite(n) ? n !== price?.[field] : price)
@@ -62,7 +62,7 @@ export function ToGetTable({ materials, shelf, prices, onPrices }: Props) {
                   </td>
                 ))}
                 <td className="py-0.5 pe-2">{packs ?? ''}</td>
-                <td className="py-0.5">{cost === null ? '' : say.number(cost)}</td>
+                <td className="py-0.5">{cost === null ? '' : say(figure(cost, 2))}</td>
               </tr>
             );
           })}

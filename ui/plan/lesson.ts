@@ -11,6 +11,7 @@ import { makePlan, Plan } from '@/core/lesson/plan';
 import type { MeasuredStrokes, PlanStep, PlanWishes, Room, SecondGroup } from '@/core/lesson/wishes';
 import { LessonRule, rulesAt } from '@/core/lesson/rulesAt';
 import { Coats, mixedOf, Prices, Shelf, WorkedShares } from '@/core/lesson/quantities';
+import type { Entry } from '@/core/lesson/schedule';
 import type { OwnStep } from '@/core/lesson/technique';
 import { Message, message } from '@/core/message';
 
@@ -100,3 +101,21 @@ export const datesOf = (plan: Plan, { calendar, minutesPerPeriod }: PlanDraft): 
 /** "Two periods of 50 minutes for 12 students." */
 export const planSummary = (plan: Plan, { minutesPerPeriod, classSize }: PlanDraft): Message =>
   message('plan.summary', { periods: plan.periods.length, minutes: minutesPerPeriod, students: classSize });
+
+/** One group's period; of a class that works as one it has no name. */
+interface Lane {
+  p: number;
+  group: 'first' | 'second' | null;
+  entries: Entry[];
+}
+
+/** Every period of every group, in the order in which they are held. */
+export const lanesOf = ({ periods, second }: Plan): Lane[] =>
+  periods.flatMap((entries, p): Lane[] =>
+    second
+      ? [
+          { p, group: 'first', entries },
+          { p, group: 'second', entries: second[p] },
+        ]
+      : [{ p, group: null, entries }],
+  );

@@ -76,3 +76,12 @@ export function batchesOf<C extends OrderedColour>(steps: readonly Step[], at: r
   });
   return [...out.values()];
 }
+
+/** So dark a colour on so little of the sheet is missed in the hurry, L* and share. */
+const SMALL_DARK = { l: 40, share: 0.12 };
+
+/** The small dark of a palette: the darkest of its colours, where it is dark and there is little of it; null where there is none such. */
+export function smallDark<C extends OrderedColour>(palette: readonly C[]): C | null {
+  const darkest = palette.filter((c) => !c.ground && !c.accent).reduce<C | null>((d, c) => (d && d.lab[0] <= c.lab[0] ? d : c), null);
+  return darkest && darkest.lab[0] < SMALL_DARK.l && darkest.share < SMALL_DARK.share ? darkest : null;
+}

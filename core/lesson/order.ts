@@ -52,9 +52,15 @@ interface Found {
   other: number | null;
 }
 
+type School = { [Q in Question]: readonly [Q, Schools[Q]] }[Question];
+
 interface Rule {
   name: string;
   weight: OrderWarning['weight'];
+  /** The school it comes from: it is told only where that one is chosen. */
+  of?: School;
+  /** The school that does otherwise on purpose: where that one is chosen, it is silent. */
+  not?: School;
   found: (steps: readonly Technique[], context: OrderContext) => Found[];
 }
 
@@ -163,33 +169,34 @@ const RULES: readonly Rule[] = [
   {
     name: 'outline-before-fill',
     weight: 'mind',
+    not: ['outline', 'last'],
     found: pairs(
       (a, b, _between, earlier, { outline }) =>
-        a.role === 'fill' &&
-        b.role === 'line' &&
-        outline !== 'last' &&
-        (outline === 'first' ? !earlier.some((s) => s.role === 'line') : !earlier.some(drawn)),
+        a.role === 'fill' && b.role === 'line' && (outline === 'first' ? !earlier.some((s) => s.role === 'line') : !earlier.some(drawn)),
     ),
   },
   // The school that puts the outline last, kept to.
   {
     name: 'outline-last',
     weight: 'mind',
-    found: once(pairs((a, b, _between, _earlier, { outline }) => outline === 'last' && a.role === 'line' && b.role === 'fill')),
+    of: ['outline', 'last'],
+    found: once(pairs((a, b) => a.role === 'line' && b.role === 'fill')),
   },
   // The school that draws first and lays tones then, and the one that lays tones first, kept to.
   {
     name: 'line-first',
     weight: 'mind',
-    found: once(pairs((a, b, _between, _earlier, { lineOrTone }) => lineOrTone === 'line' && inTone(a) && inLine(b))),
+    of: ['lineOrTone', 'line'],
+    found: once(pairs((a, b) => inTone(a) && inLine(b))),
   },
   {
     name: 'tone-first',
     weight: 'mind',
-    found: once(pairs((a, b, _between, _earlier, { lineOrTone }) => lineOrTone === 'tone' && inLine(a) && inTone(b))),
+    of: ['lineOrTone', 'tone'],
+    found: once(pairs((a, b) => inLine(a) && inTone(b))),
   },
   // The school that does not rub.
-  { name: 'not-rubbed', weight: 'mind', found: single((s, _before, _after, { blending }) => blending === 'layers' && rubbed(s)) },
+  { name: 'not-rubbed', weight: 'mind', of: ['blending', 'layers'], found: single(rubbed) },
   // Ground before everything that touches the sheet.
   { name: 'ground-first', weight: 'spoils', found: once(pairs((a, b) => b.role === 'ground' && !beside(a))) },
   // The eraser lifts dust it should not.
@@ -269,19 +276,23 @@ const WEIGHT = { spoils: 0, risks: 1, mind: 2 } as const;
 
 /** Everything the order of steps does wrong, what spoils first. Drying is the schedule's business. */
 export function orderWarnings(steps: readonly Technique[], context: OrderContext): OrderWarning[] {
-  const all = RULES.flatMap(({ name, weight, found }) =>
-    found(steps, context).map(({ step, other }): OrderWarning => {
-      const values: Record<'a' | 'b', Message | Typed> = { a: nameOf(steps[other ?? step]), b: nameOf(steps[step]) };
-      return {
-        rule: name,
-        step,
-        other,
-        weight,
-        reason: message(`order.${name}.reason`, values),
-        remedy: message(`order.${name}.remedy`, values),
-      };
-    }),
-  ).sort((a, b) => WEIGHT[a.weight] - WEIGHT[b.weight] || a.step - b.step);
+  const chosen = ([question, school]: School) => context[question] === school;
+  const told = RULES.filter(({ of, not }) => (!of || chosen(of)) && !(not && chosen(not)));
+  const all = told
+    .flatMap(({ name, weight, found }) =>
+      found(steps, context).map(({ step, other }): OrderWarning => {
+        const values: Record<'a' | 'b', Message | Typed> = { a: nameOf(steps[other ?? step]), b: nameOf(steps[step]) };
+        return {
+          rule: name,
+          step,
+          other,
+          weight,
+          reason: message(`order.${name}.reason`, values),
+          remedy: message(`order.${name}.remedy`, values),
+        };
+      }),
+    )
+    .sort((a, b) => WEIGHT[a.weight] - WEIGHT[b.weight] || a.step - b.step);
   // Where a more particular rule says why two do not go together, the plain one is silent.
   const particular = (w: OrderWarning) => all.some((o) => o.rule !== w.rule && o.step === w.step && o.other === w.other);
   return all.filter((w) => w.rule !== 'must-not-touch' || !particular(w));

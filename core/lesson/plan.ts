@@ -1,5 +1,6 @@
 /** Knows how a lesson is put together: from medium, techniques, minutes and class to periods, materials, warnings and cautions. */
 import { CoreError } from '../errors';
+import { remediesAt } from './accidents';
 import { Message, message, Typed, typed } from '../message';
 import { Fit, fitted, groupsOf, wetWork } from './fitting';
 import { cautionsFor } from './hazards';
@@ -20,6 +21,8 @@ interface PlannedStep extends PlanStep {
   rounds: number;
   dry: number;
   mind: (Message | Typed)[];
+  /** What helps when something common goes wrong. */
+  remedies: Message[];
   /** Options to choose from at it; those that were chosen earlier and are carried on. */
   options: Way[];
   carried: { from: Message | Typed; option: Message | Typed }[];
@@ -133,6 +136,7 @@ export function makePlan(wishes: PlanWishes): Plan {
       rounds: laidIn(i)?.rounds ?? 1,
       dry: s.dry ?? techniques[i].dry,
       mind: minding(techniques[i], wishes),
+      remedies: remediesAt(techniques[i]),
       options: waysOf(techniques[i]),
       carried: taken.slice(0, i).flatMap((way, k) => (way ? [{ from: nameOf(techniques[k]), option: way.name }] : [])),
       brings: broughtBy(techniques, i, wishes),

@@ -5,7 +5,7 @@ import { rulesAt, rungs } from './rulesAt';
 import { techniqueOf } from './techniques';
 import { TECHNIQUE_TABLE } from './techniqueTable';
 
-const rule = (feature: string) => ({ feature, said: typed(feature || 'own') });
+const rule = (feature: string) => ({ feature, said: typed(feature || 'own'), picture: null });
 const lesson = ['pencil-draft', 'pen-line', 'pen-hatch', 'first-wash', 'accent'].map((id) => techniqueOf(id)!);
 
 test('a rule stands where the hand does what it speaks of', () => {

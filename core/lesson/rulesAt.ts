@@ -1,11 +1,14 @@
 /** Knows at which step of a lesson each rule of the study is kept to: where the hand does what it speaks of. */
 import type { Message, Typed } from '../message';
+import type { RulePicture } from './rulePicture';
 import type { Technique } from './technique';
 
 export interface LessonRule {
   /** The measured feature it is about; empty for what a person answers. */
   feature: string;
   said: Message | Typed;
+  /** What of the works shows it; null where none was measured. */
+  picture: RulePicture | null;
 }
 
 type Role = Technique['role'];

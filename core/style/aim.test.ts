@@ -73,6 +73,25 @@ test('remembered: no places, and only the three proportions that depart farthest
   ]);
 });
 
+test('pieces led from one exemplar are held for their manner: where things stand is not told, and their marks as strictly as before', () => {
+  const placed = (centre: number) => ({
+    'composition.centreX': { group: 'composition' as const, unit: 'ratio' as const, value: centre, spread: 0.01 },
+  });
+  const works = [work(4.5, 5, 1, placed(0.3)), work(4.5, 5, 2, placed(0.32))];
+  const piece = work(4.5, 9, 1, placed(0.7));
+  const of = (as: 'copy' | 'original', led: boolean) => compare(works, piece, { as, aim: 'study', led });
+  for (const as of ['copy', 'original'] as const) {
+    const [free, led] = [of(as, false), of(as, true)];
+    expect(free.findings.some((f) => f.group === 'composition')).toBe(true);
+    expect(led.findings.filter((f) => f.group === 'composition')).toEqual([]);
+    expect(led.closeness.groups.composition).toBeNull();
+    expect(led.findings).toEqual(free.findings.filter((f) => f.group !== 'composition'));
+    expect(led.closeness.groups.marks).toBe(free.closeness.groups.marks);
+    // What stood elsewhere is no longer held against it.
+    expect(led.closeness.overall!).toBeGreaterThanOrEqual(free.closeness.overall!);
+  }
+});
+
 test('the signature is told by factor both ways, and an original is never held to an aim', () => {
   const mids = new Map([
     ['proportion.face-front.eye-line', 0.58],

@@ -55,7 +55,6 @@ const USED = [
 const SHELF = { pen: 24, 'ink-pot': 12, pencil: 30, 'round-brush': 20, 'fine-brush': 24, water: 14, eraser: 8 };
 const PRICES = { 'heavy-paper': { pack: 20, cost: 9.5 }, ink: { pack: 50, cost: 4.2 } };
 
-
 export async function seedLesson(teacherId: string, studyId: string, [w, h]: readonly [number, number]): Promise<void> {
   await keepSteps(teacherId, studyId, [SKETCH]);
   const { plan } = await planOf(await studyOf(teacherId, studyId));

@@ -76,6 +76,9 @@ test('a foil, a removed work and another aim ask for comparing; what is brought 
   const aim = async () => updateStudy(teacher, study, (await studyOf(teacher, study)).version, { aim: 'replica' });
   expect(await asking(aim)).toEqual(COMPARE);
   expect(await undo()).toEqual(COMPARE);
+  const led = async () => updateStudy(teacher, study, (await studyOf(teacher, study)).version, { led: true });
+  expect(await asking(led)).toEqual(COMPARE);
+  expect(await undo()).toEqual(COMPARE);
   const title = async () => updateStudy(teacher, study, (await studyOf(teacher, study)).version, { title: 'Renamed' });
   expect(await asking(title)).toEqual([]);
 });

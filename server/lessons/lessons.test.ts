@@ -10,7 +10,11 @@ import { changing, database } from '../database/connection';
 import { step } from '../edits/log';
 import { sweepPictures } from '../pictures/dropping';
 import { takeInPicture } from '../pictures/takeIn';
-import { pictures } from '../schema';
+import { ownSteps, pictures, plans, planSteps } from '../schema';
+import { addKit } from '../cupboard/kits';
+import { addFact } from '../studies/noted';
+import { addWork, updateWork } from '../studies/works';
+import { makePlan } from '../../core/lesson/plan';
 import { copyStudy } from '../studies/copying';
 import { dropStep, keepSteps, ownStepsOf } from './ownSteps';
 import { planOf, savePlan } from './plans';
@@ -53,6 +57,73 @@ test('a plan keeps own steps, choices, rules broken on purpose, pictures and day
   expect((await plan()).plan.steps.map((s) => s.technique)).not.toContain(OWN);
   await step(teacher, study, 'redo');
   expect((await plan()).plan.steps.at(-1)).toEqual(own);
+});
+
+test('groups, room, prices, what the master used and how it was laid are kept, undone and copied', async () => {
+  const { plan: first } = await plan();
+  const laying = { tool: 'reed', parts: 3, known: true, colours: ['#99aa88'] };
+  const more = {
+    lineOrTone: 'tone' as const,
+    second: { students: 2, youngest: 8 },
+    classSize: 6,
+    room: { sinks: 1, rack: 4 },
+    prices: { pen: { pack: 4, cost: 6.5 } },
+    used: [{ what: 'reed pen', source: 'catalogue', instead: 'bamboo pen' }],
+  };
+  const steps = first.steps.map((s, i) => ({
+    ...s,
+    group: i ? ('first' as const) : ('both' as const),
+    laying: i === 1 ? laying : null,
+    built: i === 0,
+  }));
+  await savePlan(teacher, study, 0, { ...first, ...more, steps }, LABEL);
+  expect((await plan()).plan).toMatchObject(more);
+  expect((await plan()).plan.steps).toEqual(steps);
+  const copy = await copyStudy(teacher, study, { title: 'Again', classId: null });
+  expect((await plan(copy)).plan.steps).toEqual(steps);
+  await step(teacher, study, 'undo');
+  expect((await plan()).plan.second).toBeNull();
+  await step(teacher, study, 'redo');
+  expect((await plan()).plan.steps[1].laying).toEqual(laying);
+});
+
+test('a plan stored before steps had a word for it is read with what steps begin with', async () => {
+  const { plan: first } = await plan();
+  await savePlan(teacher, study, 0, { ...first, steps: [stepOf(OWN, OWN_STEP)] }, LABEL);
+  const { lifts: _l, shuns: _s, forbids: _f, who: _w, items: _i, caution: _c, ...old } = OWN_STEP;
+  const [{ id }] = await database().select({ id: plans.id }).from(plans).where(eq(plans.studyId, study));
+  await database()
+    .update(planSteps)
+    .set({ own: old as OwnStep })
+    .where(eq(planSteps.planId, id));
+  await keepSteps(teacher, study, [OWN_STEP]);
+  await database()
+    .update(ownSteps)
+    .set({ step: old as OwnStep })
+    .where(eq(ownSteps.teacherId, teacher));
+  await database()
+    .update(plans)
+    .set({ settings: { ink: 'washable', contact: 'light-pencil', erasing: true, youngest: 9 } });
+  const read = await plan();
+  expect(read.plan.steps[0].own).toEqual(OWN_STEP);
+  expect(read.plan).toMatchObject({ youngest: 9, blending: 'any', room: { sinks: null, rack: null }, used: [] });
+  expect(makePlan({ ...read.plan, ...read, steps: read.plan.steps }).periods.length).toBeGreaterThan(0);
+  expect((await ownStepsOf(teacher))[0].step).toEqual(OWN_STEP);
+  expect((await knownOf(teacher, study)).library[0].step).toEqual(OWN_STEP);
+});
+
+test('a lesson is planned beside the teacher’s own cupboard and what is written of the works, and nobody else’s', async () => {
+  const reed = { kind: 'tool' as const, name: 'reed pen', pigment: '', masstone: null, tint: null, strength: 1 };
+  await addKit(teacher, { name: 'Line', white: null, materials: [{ ...reed, properties: { leastMm: 0.4, taper: true } }] });
+  const work = await addWork(teacher, study, await sheetBytes(23), 'w.png', {});
+  await addFact(teacher, work, 'Drawn with a reed.', 'catalogue');
+  const foil = await addWork(teacher, study, await sheetBytes(24), 'f.png', {});
+  await addFact(teacher, foil, 'By another hand.', null);
+  await updateWork(teacher, foil, 1, { foil: true });
+  const known = await knownOf(teacher, study);
+  expect(known.cupboard).toEqual([{ kind: 'tool', name: 'reed pen', masstone: null, properties: { leastMm: 0.4, taper: true } }]);
+  expect(known.facts).toEqual([{ text: 'Drawn with a reed.', source: 'catalogue' }]);
+  expect((await knownOf(await newTeacher(), study)).cupboard).toEqual([]);
 });
 
 test('a step with a fault, and another teacher’s picture, are refused; nothing is changed', async () => {

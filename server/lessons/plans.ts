@@ -2,6 +2,7 @@
 import { asc, eq, sql } from 'drizzle-orm';
 import { named } from '../../core/colour/names';
 import type { Calendar } from '../../core/lesson/calendar';
+import { pictureOfRule } from '../../core/lesson/rulePicture';
 import type { LessonRule } from '../../core/lesson/rulesAt';
 import { checkedStep, wholeStep } from '../../core/lesson/ownStep';
 import { makePlan } from '../../core/lesson/plan';
@@ -21,7 +22,7 @@ import { conflict, sentence, UserError } from '../errors';
 import { pictureOf } from '../pictures/store';
 import { plans, planSteps, students, studies } from '../schema';
 import { listRules } from '../studies/rules';
-import { worksWithReadings } from '../studies/works';
+import { ReadWork, worksWithReadings } from '../studies/works';
 import { inItsClasses, inStudy, StudyRow } from '../accounts/ownership';
 
 interface PlanSettings extends Schools {
@@ -160,6 +161,17 @@ function firstPlan(study: StudyRow, shares: WorkedShares, students: number): Sto
   return { ...plan, periods };
 }
 
+/** A picture, and where in it the picture proper lies: left, top, width and height as shares of the file's. */
+interface SourceView {
+  pictureId: string;
+  frame: [number, number, number, number];
+}
+
+function sourceOf({ pictureId, pictureWidth: w, pictureHeight: h, read }: ReadWork): SourceView {
+  const [x, y, fw, fh] = read!.frame;
+  return { pictureId, frame: [x / w, y / h, fw / w, fh / h] };
+}
+
 export interface PlanView {
   plan: StoredPlan;
   version: number;
@@ -169,6 +181,8 @@ export interface PlanView {
   palette: (PaletteEntry & { name: Message })[];
   strokes: MeasuredStrokes;
   measuredOn: string | null;
+  /** The picture it was measured on, and where in it the picture proper lies, as shares; null before anything is measured. */
+  source: SourceView | null;
   /** How much a line swells, widest over narrowest; null where it was not measured. */
   swell: number | null;
   /** The rules of the study, to be kept to at their steps. */
@@ -179,7 +193,8 @@ export interface PlanView {
 export async function planOf(study: StudyRow): Promise<PlanView> {
   const stored = await readPlan(database(), study.id);
   const source = (await worksWithReadings(study.id)).find((w) => w.read && !w.part);
-  const profile = source?.read?.profile;
+  const read = source?.read;
+  const profile = read?.profile;
   const measured = profile && {
     title: source!.title,
     palette: named(profile.palette),
@@ -195,10 +210,12 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
     palette: measured?.palette ?? [],
     strokes: measured?.strokes ?? NO_STROKES,
     measuredOn: measured?.title ?? null,
+    source: read ? sourceOf(source) : null,
     swell: measured?.swell ?? null,
     rules: (await listRules(study.id)).map((r) => ({
       feature: r.feature,
       said: message('rules.sentence', { kind: r.kind, sentence: ruleSentence(r) }),
+      picture: read ? pictureOfRule(r.feature, { places: read.kinds, focus: read.focus, palette: read.profile.palette }) : null,
     })),
   };
 }

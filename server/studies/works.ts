@@ -222,6 +222,9 @@ export interface ReadWork {
   groupId: string | null;
   group: string | null;
   widthMm: number | null;
+  /** The file's, px. */
+  pictureWidth: number;
+  pictureHeight: number;
   /** Cut out of another of the works. */
   part: boolean;
   read: ProfileWithMaps | null;
@@ -239,9 +242,11 @@ export const OWN_READINGS = and(
 /** The master's own works, parts of them included, in order. */
 export async function worksWithReadings(studyId: string): Promise<ReadWork[]> {
   const { id, title, pictureId, groupId, widthMm, partOf } = works;
+  const file = { pictureWidth: pictures.width, pictureHeight: pictures.height };
   const rows = await database()
-    .select({ id, title, pictureId, groupId, widthMm, partOf, group: workGroups.name, read: profiles.document })
+    .select({ id, title, pictureId, groupId, widthMm, partOf, ...file, group: workGroups.name, read: profiles.document })
     .from(works)
+    .innerJoin(pictures, eq(pictures.id, works.pictureId))
     .leftJoin(workGroups, eq(workGroups.id, works.groupId))
     .leftJoin(profiles, OWN_READINGS)
     .where(and(eq(works.studyId, studyId), eq(works.foil, false)))

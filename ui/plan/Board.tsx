@@ -13,7 +13,9 @@ import { send } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import { useHydrated } from '../shared/useHydrated';
 import { useSay } from '../words/Words';
+import type { LessonRule } from '@/core/lesson/rulesAt';
 import { PlanPage, planFrom, rulesIn } from './lesson';
+import { RuleShown } from './RuleShown';
 import { whoIsAt } from './PeriodWall';
 
 interface Props {
@@ -191,7 +193,17 @@ function On({ studyId, page, period, second, source, build }: Props) {
             <p className="text-[4vh] leading-snug">{say('board.stuck', { stuck })}</p>
           )}
         </div>
-        {building ? <Built build={build} upTo={shape} /> : <Shown entryKind={entry.kind} step={step} source={source} />}
+        {building ? (
+          <Built build={build} upTo={shape} />
+        ) : (
+          <Shown
+            entryKind={entry.kind}
+            step={step}
+            source={source}
+            rule={rules.find((r) => r.picture && !('whole' in r.picture)) ?? null}
+            on={page.source}
+          />
+        )}
       </div>
       <p className="truncate border-t border-base-300 px-[3vw] pt-[1vh] text-[3.2vh]">
         {next ? say('board.next', { title: next.title, minutes: next.minutes }) : say('board.nothingNext')}
@@ -271,14 +283,20 @@ function Shown({
   entryKind,
   step,
   source,
+  rule,
+  on,
 }: {
   entryKind: string;
   step: ReturnType<typeof planFrom>['steps'][number] | null;
   source: Props['source'];
+  /** A rule that is kept to here and can be shown, and the work it is shown on. */
+  rule: LessonRule | null;
+  on: PlanPage['source'];
 }) {
   const say = useSay();
   const open = step && step.option === null && (entryKind === 'watch' || entryKind === 'turn') ? step.options : [];
   const picture = step?.pictureId ?? source?.pictureId ?? null;
+  const shown = rule?.picture && step?.pictureId === null ? rule.picture : null;
   return (
     <div className="flex min-h-0 flex-col gap-[2vh]">
       {open.length > 0 && (
@@ -291,6 +309,7 @@ function Shown({
           ))}
         </ul>
       )}
+      {shown && <RuleShown picture={shown} source={on} alt={say('plan.ruleShown', { rule: rule!.said })} side="46vh" fine />}
       {picture && (
         <div className="min-h-0 flex-1">
           <img

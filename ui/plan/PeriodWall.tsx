@@ -88,7 +88,10 @@ export function PeriodWall({ periods, second, dates = [], chosen, onChoose, onMi
             {say('plan.period', { n: p + 1 })}{' '}
             <span className="text-sm font-normal">
               {dates[p]
-                ? say('plan.dated', { day: typed(say.day(dates[p].day)), at: typed(clock(dates[p].begins)) })
+                ? say(dates[p].joined ? 'plan.joined' : 'plan.dated', {
+                    day: typed(say.day(dates[p].day)),
+                    at: typed(clock(dates[p].begins)),
+                  })
                 : say('plan.minutes', { n: entries.reduce((s, e) => s + e.minutes, 0) })}
             </span>
           </h2>

@@ -147,6 +147,7 @@ export function PlanBench({ studyId, page, heed, library, learned, cupboard, fac
             twoGroups={draft.second !== null}
             ink={draft.ink}
             palette={page.palette}
+            source={page.source}
             laid={laid}
             triesThatFit={() => triesThatFit(wishesFrom(page, draft))}
             chosen={chosen}

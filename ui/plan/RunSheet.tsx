@@ -1,6 +1,7 @@
 'use client';
 import { Plan } from '@/core/lesson/plan';
 import { lessonValues } from '@/core/lesson/wishes';
+import { smallDark } from '@/core/lesson/colourOrder';
 import { helpersIn } from '@/core/lesson/helpers';
 import type { Entry } from '@/core/lesson/schedule';
 import { saysOf } from '@/core/lesson/technique';
@@ -40,6 +41,7 @@ export function RunSheet({
   const dates = datesOf(plan, page.plan);
   const rules = rulesIn(page, plan);
   const accents = page.palette.filter((c) => c.accent);
+  const darks = smallDark(page.palette);
   const bare = page.palette.find((c) => c.ground);
   const values = lessonValues(page.strokes, page.plan.medium);
   return (
@@ -98,6 +100,13 @@ export function RunSheet({
                         {stuck && <span className="block">{say('board.stuck', { stuck })}</span>}
                         {e.kind === 'turn' &&
                           e.part !== 2 &&
+                          step?.remedies.map((r, k) => (
+                            <span key={k} className="block text-xs">
+                              {say(r)}
+                            </span>
+                          ))}
+                        {e.kind === 'turn' &&
+                          e.part !== 2 &&
                           rules[e.step!].map((r, k) => (
                             <em key={k} className="block">
                               {say(r.said)}
@@ -120,13 +129,14 @@ export function RunSheet({
             <Carried entries={entries} plan={plan} from={dates[p]?.begins ?? 0} />
           </section>
         ))}
-        {(page.rules.length > 0 || accents.length > 0 || bare) && (
+        {(page.rules.length > 0 || accents.length > 0 || darks || bare) && (
           <section className="mb-4 break-inside-avoid">
             <h2 className="text-lg font-semibold">{say('run.handIn')}</h2>
             <ul className="text-sm">
               {accents.map((c) => (
                 <li key={c.hex}>☐ {say('run.accent', { colour: c.name, part: amount(c.share, 'share') })}</li>
               ))}
+              {darks && <li>☐ {say('run.darks', { colour: darks.name, part: amount(darks.share, 'share') })}</li>}
               {bare && <li>☐ {say('run.bare', { part: amount(bare.share, 'share') })}</li>}
               {page.rules.map((r, i) => (
                 <li key={i}>☐ {say(r.said)}</li>

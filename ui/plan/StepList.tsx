@@ -31,6 +31,7 @@ interface Props {
   twoGroups: boolean;
   ink: PlanDraft['ink'];
   palette: PlanPage['palette'];
+  source: PlanPage['source'];
   /** The colours laid in each step, and the layers. */
   laid: ReturnType<typeof laidIn> | null;
   /** So many tries toward the manner fit in before the lesson takes longer. */
@@ -45,8 +46,24 @@ type Writing = { at: number | null; step: OwnStep };
 
 /** The steps of the lesson in order: dragged by the grip or moved with space and the arrow keys, opened in place. */
 export function StepList(props: Props) {
-  const { studyId, medium, values, steps, plan, library, learned, rules, twoGroups, ink, palette, laid, chosen, onChoose, onChange } =
-    props;
+  const {
+    studyId,
+    medium,
+    values,
+    steps,
+    plan,
+    library,
+    learned,
+    rules,
+    twoGroups,
+    ink,
+    palette,
+    source,
+    laid,
+    chosen,
+    onChoose,
+    onChange,
+  } = props;
   const say = useSay();
   const [writing, setWriting] = useState<Writing | null>(null);
   const ids = steps.map((s, i) => `${s.technique}:${i}`);
@@ -95,6 +112,7 @@ export function StepList(props: Props) {
               twoGroups={twoGroups}
               context={{ ink, medium }}
               palette={palette}
+              source={source}
               colours={laid?.colours[i] ?? []}
               layer={laid?.layers.find((l) => l.step === i) ?? null}
               learned={learned[s.own ? s.own.name : s.technique] ?? null}

@@ -2,6 +2,7 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, ImagePlus, PenLine, X } from 'lucide-react';
+import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { Learned } from '@/core/lesson/learning';
 import type { Plan } from '@/core/lesson/plan';
@@ -19,6 +20,7 @@ import { sendPicture } from '../shared/request';
 import { useChange } from '../shared/server/useChange';
 import { useSay } from '../words/Words';
 import type { PlanPage } from './lesson';
+import { RuleShown } from './RuleShown';
 import { StepLaying } from './StepLaying';
 
 interface RowProps {
@@ -38,6 +40,8 @@ interface RowProps {
   palette: PlanPage['palette'];
   colours: PlanPage['palette'];
   layer: Layer | null;
+  /** The work the rules are shown on. */
+  source: PlanPage['source'];
   warnings: Plan['warnings'];
   kept: Plan['kept'];
   open: boolean;
@@ -55,6 +59,14 @@ const SAYS = [
   ['quick', 'extra'],
   ['stuck', 'stuck'],
 ] as const;
+
+/** Where more is measured for a step, by what it is. */
+const SEE_ALSO: readonly (readonly ['shapes' | 'carry' | 'parts' | 'colour', readonly string[]])[] = [
+  ['shapes', ['big-shapes', 'pencil-draft']],
+  ['carry', ['grid-transfer', 'clear-sheet', 'pencil-draft', 'mirror-transfer']],
+  ['parts', ['cut-parts', 'lay-parts', 'cut-stencil']],
+  ['colour', ['first-wash', 'second-wash', 'wet-in-wet', 'flat-fields', 'second-coat', 'tone-sheet', 'accent']],
+];
 
 /** One step: its name and minutes, what is wrong with its place, and opened all that is said and set of it. */
 export function StepRow(props: RowProps) {
@@ -133,7 +145,7 @@ function StepWarnings({ step, name, warnings, kept, open, onSet }: RowProps) {
 }
 
 function OpenStep(props: RowProps & { planned: Plan['steps'][number] }) {
-  const { studyId, step, planned, name, values, rules, learned, twoGroups, context, onSet, onWrite } = props;
+  const { studyId, step, planned, name, values, rules, learned, twoGroups, context, source, onSet, onWrite } = props;
   const say = useSay();
   const { act, problem } = useChange();
   const t = planned.knows;
@@ -165,9 +177,12 @@ function OpenStep(props: RowProps & { planned: Plan['steps'][number] }) {
       {rules.length > 0 && (
         <div>
           <p className="font-semibold">{say('plan.rulesHere')}</p>
-          <ul className="ms-5 list-disc">
+          <ul className="grid gap-1">
             {rules.map((r, i) => (
-              <li key={i}>{say(r.said)}</li>
+              <li key={i} className="flex items-start gap-2">
+                <span className="flex-1">{say(r.said)}</span>
+                {r.picture && <RuleShown picture={r.picture} source={source} alt={say('plan.ruleShown', { rule: r.said })} side="4.5rem" />}
+              </li>
             ))}
           </ul>
         </div>
@@ -185,7 +200,22 @@ function OpenStep(props: RowProps & { planned: Plan['steps'][number] }) {
           );
         })}
       </dl>
+      {SEE_ALSO.filter(([, ids]) => ids.includes(t.id)).map(([bench]) => (
+        <Link key={bench} className="link" href={`/studies/${studyId}/${bench === 'colour' ? 'colour' : `proportion?view=${bench}`}`}>
+          {say(`plan.seeAlso.${bench}`)}
+        </Link>
+      ))}
       <OffAndOn knows={t} context={context} />
+      {planned.remedies.length > 0 && (
+        <details>
+          <summary className="font-semibold">{say('plan.accidents')}</summary>
+          <ul className="ms-5 list-disc">
+            {planned.remedies.map((r, i) => (
+              <li key={i}>{say(r)}</li>
+            ))}
+          </ul>
+        </details>
+      )}
       {t.cautions.map((c) => (
         <p key={c}>{say(message(`cautions.${c}`))}</p>
       ))}

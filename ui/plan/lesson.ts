@@ -42,6 +42,8 @@ export interface PlanPage {
   palette: { name: Message; hex: string; share: number; ground: boolean; accent: boolean; lab: readonly [number, number, number] }[];
   strokes: MeasuredStrokes;
   measuredOn: string | null;
+  /** The picture it was measured on, and where in it the picture proper lies, as shares: left, top, width, height. */
+  source: { pictureId: string; frame: readonly [number, number, number, number] } | null;
   /** How much a line swells, widest over narrowest; null where it was not measured. */
   swell: number | null;
   /** The rules of the study. */

@@ -35,6 +35,7 @@ export const run = {
   watch: 'sagen und beachten',
   handIn: 'Vor dem Abgeben fragen',
   accent: 'Ist der kleine Tupfer {colour} da? In der Vorlage nimmt er {part} des Blatts ein.',
+  darks: 'Sind die kleinen Dunkelheiten da? In der Vorlage nimmt {colour} {part} des Blatts ein.',
   bare: 'Sind die Lichter frei? In der Vorlage ist das Blatt auf {part} zu sehen.',
   away: 'Wer gefehlt hat, holt {n, plural, one {# Minute} other {# Minuten}} nach:',
   helpers: 'Helfer:',

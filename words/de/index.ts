@@ -16,7 +16,7 @@ import { evidence } from './evidence';
 import { features, fields, groups, hand } from './features';
 import { headless } from './headless';
 import { kinds } from './kinds';
-import { amounts, cautions, drying, hints, items, order, schedule } from './lesson';
+import { accidents, amounts, cautions, drying, hints, items, order, schedule } from './lesson';
 import { layers } from './layers';
 import { look, samples, stand } from './look';
 import { board, run, warmUps } from './board';
@@ -53,6 +53,7 @@ export const de: Catalogue = {
   colours,
   compare,
   about,
+  accidents,
   cupboard,
   materials,
   deleting,

@@ -234,6 +234,23 @@ export const order = {
   },
 } as const;
 
+/** Übliche Unfälle bei einem Schritt, und was hilft. */
+export const accidents = {
+  'ink-run':
+    'Tusche verlaufen oder ein Klecks: Löschpapier auflegen, nicht reiben; wenn es trocken ist, eine Form daraus machen, oder ein Erwachsener schabt es mit einer Klinge ab.',
+  bloom:
+    'Ein Rand oder ein Wasserfleck in der Lavierung: trocknen lassen, dann einmal über alles gehen, oder ihn als Wetter stehen lassen.',
+  torn: 'Papier gerissen oder aufgeraut: flach drücken, trocknen lassen, einen Streifen von hinten ankleben; um die Stelle herum trocken weiterarbeiten.',
+  'out-of-room':
+    'Kein Platz mehr: einen Streifen ankleben und über die Naht hinaus zeichnen, oder die Form mit Absicht vom Rand abschneiden lassen.',
+  smudged: 'Verwischt: mit dem Knetgummi abtupfen, nicht reiben; ab jetzt ein Blatt unter die Hand.',
+  'wax-astray': 'Wachs, wo keins sein soll: warm mit einer stumpfen Kante abschaben; was bleibt, zu einem Licht machen.',
+  cracked: 'Farbe gerissen oder zu dick: trocknen lassen, Loses abheben, eine dünne Schicht darüber.',
+  'cut-wrong': 'Falsch geschnitten: die Teile von hinten zusammenkleben, oder neu schneiden und das alte Teil als Muster behalten.',
+  'glued-wrong': 'Schief geklebt: verschieben, solange es nass ist; wenn es trocken ist, ein anderes Teil darüberlegen.',
+  'not-saved': 'Gezeichnetes verloren: die letzte gespeicherte Fassung öffnen; ab jetzt bei jedem Schritt eine neue Fassung speichern.',
+} as const;
+
 /** Warum ein Schritt warten muss, bis der vorige trocken ist. */
 export const drying = {
   'rub-out': 'Erst radieren, wenn es trocken ist: feuchte Tusche schmiert, und feuchtes Papier reißt.',

@@ -112,6 +112,7 @@ export const plan = {
     minutes: '„{step}“ von {from, number} auf {to, number} Minuten.',
     more: '{n, plural, one {Noch ein Schritt} other {Noch # Schritte}}.',
   },
+  accidents: 'Wenn etwas passiert',
   lifts: {
     said: '{far, select, not {Nichts nimmt es wieder ab.} other {{by} nimmt es {far, select, wholly {ganz} mostly {größtenteils} other {zum Teil}} wieder ab.}}',
     by: { eraser: 'Ein Radiergummi', 'kneaded-eraser': 'Ein Knetgummi', water: 'Feuchter Pinsel mit Lappen', scraper: 'Ein Schaber' },
@@ -226,6 +227,14 @@ export const plan = {
   keepNot: 'Wieder sagen',
   longer: 'Unterkante von „{step}“: länger oder kürzer',
   dated: '{day}, {at}',
+  joined: '{day}, {at}, gleich danach',
+  seeAlso: {
+    shapes: 'Die Formen, eine nach der anderen',
+    carry: 'Blätter zum Übertragen',
+    parts: 'Die Teile: wie viele, wie groß, welches über welchem',
+    colour: 'Mischungen und Verdünnungen aus dem Schrank',
+  },
+  ruleShown: 'Wo das Werk zeigt: {rule}',
   rulesHere: 'Hier einzuhalten',
   onShelf: 'im Schrank',
   onShelfOf: 'Im Schrank: {what}',

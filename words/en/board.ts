@@ -35,6 +35,7 @@ export const run = {
   watch: 'say and watch for',
   handIn: 'Ask before it is handed in',
   accent: 'Is the small touch of {colour} there? In the source it takes {part} of the sheet.',
+  darks: 'Are the small darks there? In the source {colour} takes {part} of the sheet.',
   bare: 'Are the lights bare? In the source the sheet shows on {part}.',
   away: 'Who was away makes up {n, plural, one {# minute} other {# minutes}}:',
   helpers: 'Helpers:',

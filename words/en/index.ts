@@ -15,7 +15,7 @@ import { evidence } from './evidence';
 import { features, fields, groups, hand } from './features';
 import { headless } from './headless';
 import { kinds } from './kinds';
-import { amounts, cautions, drying, hints, items, order, schedule } from './lesson';
+import { accidents, amounts, cautions, drying, hints, items, order, schedule } from './lesson';
 import { layers } from './layers';
 import { look, samples, stand } from './look';
 import { board, run, warmUps } from './board';
@@ -52,6 +52,7 @@ export const en = {
   colours,
   compare,
   about,
+  accidents,
   cupboard,
   materials,
   deleting,

@@ -225,6 +225,21 @@ export const order = {
   },
 } as const;
 
+/** Common accidents at a step, and what helps. */
+export const accidents = {
+  'ink-run':
+    'Ink run or blotted: lay blotting paper on it, do not rub; when it is dry make a form of it or scrape it with a blade an adult holds.',
+  bloom: 'A bloom or a hard edge in the wash: leave it until it is dry, then go over all of it once, or let it stand as weather.',
+  torn: 'Paper torn or rubbed rough: press it flat, let it dry, glue a slip behind it; go on around the place, dry.',
+  'out-of-room': 'Out of room: glue a strip on and draw on over the seam, or let the form be cut by the edge on purpose.',
+  smudged: 'Smudged: lift it with a kneaded eraser, dabbing, not rubbing; a sheet under the hand from now on.',
+  'wax-astray': 'Wax where none should be: scrape it off warm with a blunt edge; what stays, make into a light.',
+  cracked: 'Paint cracked or too thick: let it dry, lift what is loose, one thin coat over it.',
+  'cut-wrong': 'Cut wrong: tape the parts from behind, or cut the part anew and keep the other as a pattern.',
+  'glued-wrong': 'Glued askew: slide it while it is wet; once dry lay another part over it.',
+  'not-saved': 'Lost what was drawn: open the last version kept; from now on save a new version at every step.',
+} as const;
+
 /** Why a step has to wait until the one before it is dry. */
 export const drying = {
   'rub-out': 'Rub out only when it is dry: damp ink smears and damp paper tears.',

@@ -104,6 +104,7 @@ export const plan = {
     minutes: '“{step}” from {from, number} to {to, number} minutes.',
     more: '{n, plural, one {One more step} other {# more steps}}.',
   },
+  accidents: 'If something happens',
   lifts: {
     said: '{far, select, not {Nothing takes it off again.} other {{by} takes it off {far, select, wholly {wholly} mostly {mostly} other {in part}}.}}',
     by: { eraser: 'An eraser', 'kneaded-eraser': 'A kneaded eraser', water: 'A damp brush and a rag', scraper: 'A scraper' },
@@ -216,6 +217,14 @@ export const plan = {
   keepNot: 'Tell me again',
   longer: 'Lower edge of “{step}”: longer or shorter',
   dated: '{day}, {at}',
+  joined: '{day}, {at}, straight on',
+  seeAlso: {
+    shapes: 'The shapes, one after another',
+    carry: 'Sheets to carry it over',
+    parts: 'The parts: how many, how large, which lies over which',
+    colour: 'Mixes and dilutions from the cupboard',
+  },
+  ruleShown: 'Where the work shows: {rule}',
   rulesHere: 'Kept to here',
   onShelf: 'on the shelf',
   onShelfOf: 'On the shelf: {what}',

@@ -9,12 +9,16 @@ export interface Calendar {
   weekdays: readonly number[];
   /** When a period begins, as 09:50. */
   at: string;
+  /** How long a period is on a weekday where it is not as long as usual, minutes. */
+  minutes?: Partial<Record<string, number>>;
   /** Days off, each a first and a last day. */
   off: readonly (readonly [string, string])[];
 }
 
 const DAY = /^(\d{4})-(\d{2})-(\d{2})$/;
 const DAY_MS = 86_400_000;
+/** A period's bounds, minutes. */
+const [SHORTEST, LONGEST] = [25, 240];
 /** As far ahead as a lesson is planned. */
 const MOST_DAYS = 400;
 
@@ -42,6 +46,9 @@ function checkedCalendar(c: Calendar): Calendar {
   if (!c.weekdays.length || c.weekdays.length > 14 || c.weekdays.some((w) => !Number.isInteger(w) || w < 1 || w > 7))
     throw new CoreError('calendar.weekdays');
   if (!/^([01]\d|2[0-3]):[0-5]\d$/.test(c.at)) throw new CoreError('calendar.at', { at: typed(c.at) });
+  for (const [w, n] of Object.entries(c.minutes ?? {}))
+    if (!(/^[1-7]$/.test(w) && Number.isInteger(n) && n! >= SHORTEST && n! <= LONGEST))
+      throw new CoreError('calendar.minutes', { low: SHORTEST, high: LONGEST });
   for (const [a, b] of c.off) if (day(a, 'off') > day(b, 'off')) throw new CoreError('calendar.off', { from: typed(a), to: typed(b) });
   return c;
 }
@@ -50,12 +57,13 @@ export interface Dated {
   day: string;
   /** Minutes after midnight. */
   begins: number;
+  minutes: number;
   /** Right after the period before, with no break between. */
   joined: boolean;
 }
 
-/** The days of so many periods of so many minutes, in order; an error where a year and more holds too few. */
-export function datesFor(periods: number, minutes: number, calendar: Calendar): Dated[] {
+/** The first days on which a class meets, so many periods or as many as a year and more holds. */
+function daysIn(periods: number, usual: number, calendar: Calendar): Dated[] {
   const { from, weekdays, at, off } = checkedCalendar(calendar);
   const first = dayNumber(from)!;
   const [h, m] = at.split(':').map(Number);
@@ -63,9 +71,26 @@ export function datesFor(periods: number, minutes: number, calendar: Calendar): 
   const out: Dated[] = [];
   for (let n = first; n < first + MOST_DAYS && out.length < periods; n++) {
     if (closed.some(([a, b]) => n >= a && n <= b)) continue;
+    const minutes = calendar.minutes?.[weekdayOf(n)] ?? usual;
     const many = weekdays.filter((w) => w === weekdayOf(n)).length;
-    for (let k = 0; k < many && out.length < periods; k++) out.push({ day: dayOf(n), begins: h * 60 + m + k * minutes, joined: k > 0 });
+    for (let k = 0; k < many && out.length < periods; k++)
+      out.push({ day: dayOf(n), begins: h * 60 + m + k * minutes, minutes, joined: k > 0 });
   }
+  return out;
+}
+
+/** The days of so many periods, in order, of so many minutes where the weekday has none of its own; an error where a year and more holds too few. */
+export function datesFor(periods: number, minutes: number, calendar: Calendar): Dated[] {
+  const out = daysIn(periods, minutes, calendar);
   if (out.length < periods) throw new CoreError('calendar.few', { n: out.length, periods });
   return out;
+}
+
+/** As many periods ahead as a lesson may take have lengths of their own. */
+const MOST_LENGTHS = 24;
+
+/** How long each period is, by the weekdays they fall on; empty where all are as long as usual, or nobody has said when the class meets. */
+export function lengthsOf(calendar: Calendar | null, usual: number): number[] {
+  if (!calendar || !Object.keys(calendar.minutes ?? {}).length) return [];
+  return daysIn(MOST_LENGTHS, usual, calendar).map((d) => d.minutes);
 }

@@ -4,7 +4,7 @@ import { AgeBand, bandOf } from '../proportion/bodyRulers';
 import { PER } from './items';
 import { Busy, Entry, Frame, schedule, Schedule, TimedStep } from './schedule';
 import { lays, Technique, waysOf } from './technique';
-import { itemsIn, lessonValues, PlanStep, PlanWishes, scarcestFor, techniquesIn, Users } from './wishes';
+import { itemsIn, lengthOf, lessonValues, PlanStep, PlanWishes, scarcestFor, techniquesIn, Users } from './wishes';
 
 /** One group's lesson: its steps by their places in the whole lesson. */
 interface GroupSteps {
@@ -51,7 +51,7 @@ function frameFor(wishes: PlanWishes, steps: readonly Technique[], tight: boolea
     talk: tight ? 3 : 6,
     clearUp: clearUp(wishes, steps, tight),
   };
-  let over = frame.look + frame.handOut + frame.warmUp + frame.clearUp + LEAST_WORK - wishes.minutesPerPeriod;
+  let over = frame.look + frame.handOut + frame.warmUp + frame.clearUp + LEAST_WORK - Math.min(wishes.minutesPerPeriod, ...wishes.lengths);
   for (const [part, least] of [
     ['warmUp', 0],
     ['look', 2],
@@ -97,7 +97,7 @@ function fittedGroup(wishes: PlanWishes, group: GroupSteps, all: readonly Techni
   const leastTurn = LEAST_TURN[bandOf(group.youngest)];
   const lay = (laid: TimedStep[], squeeze: number): Schedule =>
     schedule(laid, {
-      length: wishes.minutesPerPeriod,
+      ...periodsOf(wishes),
       frame: frameFor(wishes, all, tight ?? squeeze > 0),
       named,
       leastTurn,
@@ -115,6 +115,11 @@ function fittedGroup(wishes: PlanWishes, group: GroupSteps, all: readonly Techni
 
 /** So often both are laid anew until they need as many periods. */
 const MOST_LAID = 8;
+
+const periodsOf = (wishes: PlanWishes) => ({
+  lengthOf: (period: number) => lengthOf(wishes, period),
+  shortest: Math.min(wishes.minutesPerPeriod, ...wishes.lengths),
+});
 
 const spareIn = ({ periods }: Schedule) =>
   periods.flat().reduce((sum, e) => sum + (e.kind === 'spare' || e.kind === 'again' ? e.minutes : 0), 0);
@@ -208,7 +213,7 @@ export function canFit(wishes: PlanWishes): boolean {
   const [g] = groups;
   const laid = timed(g, wishes, 1);
   const bounds = {
-    length: wishes.minutesPerPeriod,
+    ...periodsOf(wishes),
     frame: frameFor(wishes, g.techniques, true),
     named: lessonValues(wishes.strokes, wishes.medium),
     leastTurn: LEAST_TURN[bandOf(g.youngest)],

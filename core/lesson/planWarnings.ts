@@ -5,7 +5,7 @@ import type { ItemId } from './items';
 import type { OrderWarning } from './order';
 import { Needed, shelfKey } from './quantities';
 import { beside, nameOf, Technique } from './technique';
-import { itemsIn, PlanWishes, scarcestFor } from './wishes';
+import { itemsIn, lengthOf, PlanWishes, scarcestFor } from './wishes';
 
 export interface PlanWarning extends Omit<OrderWarning, 'step'> {
   step: number | null;
@@ -101,7 +101,7 @@ export function rackWarnings(wishes: PlanWishes, techniques: readonly Technique[
       for (const e of timetable.periods[p] ?? []) {
         if (e.kind !== 'turn' || e.step === null || e.part === 1 || (e.round && e.round.n < e.round.of)) continue;
         const t = laid.find((s) => s.step === e.step)!;
-        if (beside(t.technique) || e.start + e.minutes + t.dry <= wishes.minutesPerPeriod) continue;
+        if (beside(t.technique) || e.start + e.minutes + t.dry <= lengthOf(wishes, p)) continue;
         if (students * sheetsOf(t.technique) >= most) [most, step] = [students * sheetsOf(t.technique), e.step];
       }
       wet += most;

@@ -68,7 +68,6 @@ export interface Schedule {
 /** A wash or an inking is done in one go; a part shorter than this is not worth setting out for. */
 const IN_ONE_GO = new Set(['wash', 'ground', 'fix']);
 const SHORTEST_PART = 5;
-const SHORTEST_REST = 4;
 /** From so many free minutes on all try once more, on a fresh sheet. */
 const ANOTHER = 12;
 /** Where even the longest lesson in the shortest periods is at its end. */
@@ -79,7 +78,7 @@ class Clock {
   t = 0;
 
   constructor(
-    readonly length: number,
+    readonly lengthOf: (period: number) => number,
     readonly frame: Frame,
     readonly named: Values,
   ) {
@@ -90,7 +89,7 @@ class Clock {
 
   /** Minutes left before clearing up. */
   get left(): number {
-    return this.length - this.frame.clearUp - this.t;
+    return this.lengthOf(this.periods.length - 1) - this.frame.clearUp - this.t;
   }
 
   /** An entry whose title and text stand under `schedule` in `words/`. */
@@ -163,6 +162,12 @@ function useWait(clock: Clock, minutes: number, coming: readonly Technique[], fi
   clock.add('wait', until - clock.t, 'wait');
 }
 
+/** Minutes of a turn before the break: a last minute or two is not worth setting out for again, so the break moves forward. */
+function before(minutes: number, left: number, leastTurn: number): number {
+  const now = Math.min(minutes, Math.max(0, left));
+  return now < minutes && minutes - now < leastTurn && minutes >= 2 * leastTurn ? minutes - leastTurn : now;
+}
+
 /** So long the one group waits, at most, to be shown a step together with the other. */
 const SHOWN_TOGETHER = 8;
 
@@ -186,8 +191,9 @@ function untilFree(clock: Clock, busy: readonly Busy[], step: TimedStep): void {
 }
 
 export interface Bounds {
-  /** Minutes of a period. */
-  length: number;
+  /** Minutes of a period, from 0 on, and of the shortest of them. */
+  lengthOf: (period: number) => number;
+  shortest: number;
   frame: Frame;
   /** What the sentences can name. */
   named: Values;
@@ -205,21 +211,23 @@ export interface Bounds {
  */
 export function schedule(
   steps: readonly TimedStep[],
-  { length, frame, named, leastTurn = SHORTEST_PART, busy = [], periods = 1 }: Bounds,
+  { lengthOf, shortest, frame, named, leastTurn = SHORTEST_PART, busy = [], periods = 1 }: Bounds,
 ): Schedule {
   const least = frame.look + frame.handOut + frame.warmUp + frame.clearUp + SHORTEST_PART;
-  if (length < least) throw new CoreError('period', { length, least });
-  const clock = new Clock(length, frame, named);
+  if (shortest < least) throw new CoreError('period', { length: shortest, least });
+  const clock = new Clock(lengthOf, frame, named);
   const layers: Layer[] = [];
   const waits: Wait[] = [];
-  const usable = length - frame.clearUp - frame.handOut;
   steps.forEach((timed, k) => {
     const { technique, minutes, dry, option, rounds } = timed;
     const spare = k > 0 ? steps[k - 1].technique : technique;
     const demonstration = technique.demonstration;
     const oneGo = IN_ONE_GO.has(technique.role);
     let need = waitFor(layers, technique, clock);
-    const smallest = oneGo ? Math.min(minutes, usable - demonstration) : Math.min(leastTurn, minutes);
+    // What cannot be parted into two turns worth settling to is done in one.
+    const usable = lengthOf(clock.periods.length) - frame.clearUp - frame.handOut;
+    const whole = oneGo || minutes < 2 * leastTurn;
+    const smallest = whole ? Math.min(minutes, usable - demonstration) : leastTurn;
     const room = () => Math.max(demonstration, need?.minutes ?? 0) + smallest <= clock.left || clock.periods.length >= MOST_PERIODS;
     const overBreak = () => {
       if (need) waits.push({ step: k, ...need, overBreak: true });
@@ -252,15 +260,13 @@ export function schedule(
     const who = technique.own && technique.own.who !== 'turn' ? { who: technique.own.who } : {};
     for (let n = 1; n <= rounds; n++) {
       if (n > 1 && smallest > clock.left && clock.periods.length < MOST_PERIODS) clock.nextPeriod(technique);
-      let now = Math.min(minutes, Math.max(0, clock.left));
-      // A last minute or two is not worth setting out for again: the break moves forward.
-      if (now < minutes && minutes - now < SHORTEST_REST && minutes - SHORTEST_REST >= leastTurn) now = minutes - SHORTEST_REST;
+      const now = before(minutes, clock.left, leastTurn);
       let open = minutes - now;
       const of = { step: k, ...who, ...(rounds > 1 && { round: { n, of: rounds } }) };
       clock.add('turn', now, said, turn, { ...of, part: open > 0 ? 1 : null });
       while (open > 0 && clock.periods.length < MOST_PERIODS) {
         clock.nextPeriod(technique);
-        const part = Math.min(open, clock.left);
+        const part = before(open, clock.left, leastTurn);
         clock.add('turn', part, said, turn, { ...of, part: 2 });
         open -= part;
       }

@@ -70,6 +70,8 @@ export interface Room {
 export interface PlanWishes extends OrderContext {
   steps: readonly PlanStep[];
   minutesPerPeriod: number;
+  /** Minutes of each period in order, where they are not all as long; beyond them each is as long as usual. */
+  lengths: readonly number[];
   periods: number;
   classSize: number;
   /** Null where all do the same. */
@@ -175,3 +177,7 @@ export function scarcestFor(wishes: Pick<PlanWishes, 'medium' | 'erasing' | 'she
     return worst && worst.rounds >= rounds ? worst : { what, have, needed, rounds };
   }, null);
 }
+
+/** How long a period is, from 0 on. */
+export const lengthOf = ({ lengths, minutesPerPeriod }: Pick<PlanWishes, 'lengths' | 'minutesPerPeriod'>, period: number): number =>
+  lengths[period] ?? minutesPerPeriod;

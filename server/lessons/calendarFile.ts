@@ -7,7 +7,6 @@ export interface CalendarPeriod extends Dated {
   uid: string;
   title: string;
   about: string;
-  minutes: number;
 }
 
 /** In local time without a zone: a lesson at ten is at ten wherever it is read. */

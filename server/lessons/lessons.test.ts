@@ -17,7 +17,7 @@ import { addWork, updateWork } from '../studies/works';
 import { makePlan } from '../../core/lesson/plan';
 import { copyStudy } from '../studies/copying';
 import { dropStep, keepSteps, ownStepsOf } from './ownSteps';
-import { planOf, savePlan } from './plans';
+import { planOf, savePlan, wishesOf } from './plans';
 import { keepRun, knownOf, runsOf } from './runs';
 
 afterAll(leave);
@@ -107,7 +107,7 @@ test('a plan stored before steps had a word for it is read with what steps begin
   const read = await plan();
   expect(read.plan.steps[0].own).toEqual(OWN_STEP);
   expect(read.plan).toMatchObject({ youngest: 9, blending: 'any', room: { sinks: null, rack: null }, used: [] });
-  expect(makePlan({ ...read.plan, ...read, steps: read.plan.steps }).periods.length).toBeGreaterThan(0);
+  expect(makePlan(wishesOf(read)).periods.length).toBeGreaterThan(0);
   expect((await ownStepsOf(teacher))[0].step).toEqual(OWN_STEP);
   expect((await knownOf(teacher, study)).library[0].step).toEqual(OWN_STEP);
 });

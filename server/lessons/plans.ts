@@ -1,7 +1,7 @@
 /** Knows the lesson plan of a study: its steps and settings, kept with undo, and what the measured works tell it. */
 import { asc, eq, sql } from 'drizzle-orm';
 import { named } from '../../core/colour/names';
-import type { Calendar } from '../../core/lesson/calendar';
+import { Calendar, lengthsOf } from '../../core/lesson/calendar';
 import { pictureOfRule } from '../../core/lesson/rulePicture';
 import type { LessonRule } from '../../core/lesson/rulesAt';
 import { checkedStep, wholeStep } from '../../core/lesson/ownStep';
@@ -151,6 +151,7 @@ function firstPlan(study: StudyRow, shares: WorkedShares, students: number): Sto
     const made = makePlan({
       ...plan,
       periods,
+      lengths: [],
       sheetMm: [study.paperWidthMm, study.paperHeightMm],
       shares: USUAL_SHARES,
       strokes: NO_STROKES,
@@ -221,7 +222,13 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
 }
 
 /** The wishes a lesson is made from, with what was measured. */
-export const wishesOf = ({ plan, sheetMm, shares, strokes }: PlanView): PlanWishes => ({ ...plan, sheetMm, shares, strokes });
+export const wishesOf = ({ plan, sheetMm, shares, strokes }: PlanView): PlanWishes => ({
+  ...plan,
+  lengths: lengthsOf(plan.calendar, plan.minutesPerPeriod),
+  sheetMm,
+  shares,
+  strokes,
+});
 
 /** Stores a plan; `version` is the one the screen showed. Gives the new version. */
 export async function savePlan(teacherId: string, studyId: string, version: number, plan: StoredPlan, label: Message): Promise<number> {

@@ -360,6 +360,7 @@ const calendarIs = (v: Partial<Record<keyof Calendar, unknown>>): v is Calendar 
   typeof v.from === 'string' &&
   typeof v.at === 'string' &&
   Array.isArray(v.weekdays) &&
+  (v.minutes === undefined || (typeof v.minutes === 'object' && v.minutes !== null && Object.keys(v.minutes).length <= 7)) &&
   Array.isArray(v.off) &&
   v.off.length <= 60 &&
   v.off.every((o: unknown) => Array.isArray(o) && o.length === 2 && o.every((d) => typeof d === 'string'));

@@ -13,6 +13,7 @@ export const lessonWishes = (steps: readonly (string | PlanStep)[], more: Partia
   medium: 'pen-and-wash',
   steps: steps.map((s) => (typeof s === 'string' ? stepOf(s) : s)),
   minutesPerPeriod: 50,
+  lengths: [],
   periods: 3,
   classSize: 24,
   sheetMm: [297, 210],

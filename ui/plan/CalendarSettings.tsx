@@ -2,12 +2,14 @@
 import { CalendarPlus, Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import type { Calendar } from '@/core/lesson/calendar';
-import { typed } from '@/core/message';
+import { message, typed } from '@/core/message';
 import { useSay } from '../words/Words';
 
 interface Props {
   studyId: string;
   calendar: Calendar | null;
+  /** Minutes of a period on every other day. */
+  usual: number;
   onChange: (calendar: Calendar | null) => void;
 }
 
@@ -16,7 +18,7 @@ const WEEK = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
 const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** When the class meets, and when not: then every period has its day, and can be taken into a calendar. */
-export function CalendarSettings({ studyId, calendar, onChange }: Props) {
+export function CalendarSettings({ studyId, calendar, usual, onChange }: Props) {
   const say = useSay();
   const [off, setOff] = useState<[string, string]>(['', '']);
   if (!calendar)
@@ -74,6 +76,34 @@ export function CalendarSettings({ studyId, calendar, onChange }: Props) {
             );
           })}
         </div>
+      </div>
+      <div className="flex flex-wrap items-center gap-2 text-sm">
+        <span>{say('plan.dates.minutes')}</span>
+        {WEEK.map((name, i) => {
+          const day = String(i + 1);
+          const { [day]: own, ...others } = calendar.minutes ?? {};
+          if (!many(i + 1)) return null;
+          return (
+            <label key={name} className="flex items-center gap-1">
+              {say(`plan.dates.days.${name}`)}
+              <input
+                key={own ?? ''}
+                type="number"
+                className="input input-xs w-16"
+                aria-label={say('plan.dates.minutesOn', { day: message(`plan.dates.days.${name}`) })}
+                min={25}
+                max={240}
+                placeholder={String(usual)}
+                defaultValue={own ?? ''}
+                onBlur={(e) => {
+                  const n = e.target.value === '' ? undefined : Math.round(e.target.valueAsNumber);
+                  if (n === own || (n !== undefined && !(n >= 25 && n <= 240))) return;
+                  set({ minutes: n === undefined || n === usual ? others : { ...others, [day]: n } });
+                }}
+              />
+            </label>
+          );
+        })}
       </div>
       <div className="grid gap-1 text-sm">
         <span>{say('plan.dates.off')}</span>

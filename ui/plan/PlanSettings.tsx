@@ -183,6 +183,7 @@ export function PlanSettings({ studyId, draft, line, inked, onChange }: Props) {
       <CalendarSettings
         studyId={studyId}
         calendar={draft.calendar}
+        usual={draft.minutesPerPeriod}
         onChange={(calendar) => onChange({ ...draft, calendar }, message('edits.planField.calendar'))}
       />
     </section>

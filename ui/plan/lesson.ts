@@ -1,7 +1,7 @@
 /** Knows a lesson as the pages have it: the teacher's wishes, what was measured, and the plan and the days that follow from them. */
 import { coloursAt } from '@/core/lesson/colourOrder';
 import { coverOf, groundAndInk, layersIn } from '@/core/lesson/laying';
-import { Calendar, Dated, datesFor } from '@/core/lesson/calendar';
+import { Calendar, Dated, datesFor, lengthsOf } from '@/core/lesson/calendar';
 import type { Learned } from '@/core/lesson/learning';
 import type { LessonMedium } from '@/core/lesson/media';
 import type { Schools } from '@/core/lesson/order';
@@ -68,9 +68,19 @@ export interface KeptStep {
 /** What steps took in lessons that were held, by technique or by the name of an own step. */
 export type LearnedBy = Readonly<Record<string, Learned>>;
 
+/** Days that cannot be are told where they are asked for; the lesson is planned without them. */
+function known(lengths: () => number[]): number[] {
+  try {
+    return lengths();
+  } catch {
+    return [];
+  }
+}
+
 /** The lesson as a page has it. */
 export const wishesFrom = (page: PlanPage, draft: PlanDraft = page.plan): PlanWishes => ({
   ...draft,
+  lengths: draft.calendar ? known(() => lengthsOf(draft.calendar, draft.minutesPerPeriod)) : [],
   sheetMm: page.sheetMm,
   shares: page.shares,
   strokes: page.strokes,
@@ -101,8 +111,14 @@ export const datesOf = (plan: Plan, { calendar, minutesPerPeriod }: PlanDraft): 
   calendar ? datesFor(plan.periods.length, minutesPerPeriod, calendar) : [];
 
 /** "Two periods of 50 minutes for 12 students." */
-export const planSummary = (plan: Plan, { minutesPerPeriod, classSize }: PlanDraft): Message =>
-  message('plan.summary', { periods: plan.periods.length, minutes: minutesPerPeriod, students: classSize });
+export function planSummary(plan: Plan, { classSize }: Pick<PlanDraft, 'classSize'>): Message {
+  const lengths = plan.periods.map((p) => p.reduce((s, e) => s + e.minutes, 0));
+  const [least, most] = [Math.min(...lengths), Math.max(...lengths)];
+  const periods = plan.periods.length;
+  return least === most
+    ? message('plan.summary', { periods, minutes: least, students: classSize })
+    : message('plan.summaryVarying', { periods, least, most, students: classSize });
+}
 
 /** One group's period; of a class that works as one it has no name. */
 interface Lane {

@@ -23,6 +23,8 @@ export const plan = {
   usual: 'Zurück zur üblichen Stunde',
   summary:
     '{periods, plural, one {Ein Abschnitt} other {# Abschnitte}} von {minutes, number} Minuten für {students, plural, one {eine Person} other {# Personen}}.',
+  summaryVarying:
+    '{periods, plural, one {Ein Abschnitt} other {# Abschnitte}} von {least, number} bis {most, number} Minuten für {students, plural, one {eine Person} other {# Personen}}.',
   state: '{summary} {state}',
   unmeasured: 'Es ist noch nichts gemessen: die Mengen folgen der üblichen Praxis. Bitte mit einem eigenen Versuch prüfen.',
   measuredOn: 'Die Mengen folgen den Anteilen, die an „{work}“ gemessen wurden. Bitte mit einem eigenen Versuch prüfen.',
@@ -261,6 +263,8 @@ export const plan = {
     at: 'Beginnt um',
     days: { mon: 'Montag', tue: 'Dienstag', wed: 'Mittwoch', thu: 'Donnerstag', fri: 'Freitag', sat: 'Samstag', sun: 'Sonntag' },
     weekdays: 'An diesen Tagen (noch einmal für zwei Abschnitte, ein drittes Mal für keinen)',
+    minutes: 'Andere Längen, Minuten',
+    minutesOn: 'Minuten am {day}',
     off: 'Freie Tage',
     span: '{days, select, one {{from}} other {{from} bis {to}}}',
     offGone: '{day} ist nicht frei',

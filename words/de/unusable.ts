@@ -153,6 +153,7 @@ export const unusable = {
     day: 'calendar: Feld „{field}“: „{day}“ ist kein Tag; als 2026-09-01 schreiben',
     none: 'calendar: geben Sie den Abschnitten zuerst unter Plan ihre Tage',
     weekdays: 'calendar: mindestens einen Wochentag wählen',
+    minutes: 'calendar: ein Abschnitt an einem Wochentag dauert {low, number} bis {high, number} ganze Minuten',
     at: 'calendar: „{at}“ ist keine Uhrzeit; als 09:50 schreiben',
     off: 'calendar: freie Tage von {from} bis {to} enden, bevor sie beginnen',
     few: 'calendar: in mehr als einem Jahr gibt es nur {n, number} von {periods, number} Abschnitten; mehr Wochentage oder weniger freie Tage wählen',

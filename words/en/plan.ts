@@ -23,6 +23,8 @@ export const plan = {
   usual: 'Back to the usual lesson',
   summary:
     '{periods, plural, one {One period} other {# periods}} of {minutes, number} minutes for {students, plural, one {one student} other {# students}}.',
+  summaryVarying:
+    '{periods, plural, one {One period} other {# periods}} of {least, number} to {most, number} minutes for {students, plural, one {one student} other {# students}}.',
   state: '{summary} {state}',
   unmeasured: 'Nothing has been measured yet: amounts follow common practice. Check against a trial of your own.',
   measuredOn: 'Amounts follow the shares measured on “{work}”. Check against a trial of your own.',
@@ -251,6 +253,8 @@ export const plan = {
     at: 'Begins at',
     days: { mon: 'Mon', tue: 'Tue', wed: 'Wed', thu: 'Thu', fri: 'Fri', sat: 'Sat', sun: 'Sun' },
     weekdays: 'On these days (again for two periods, a third time for none)',
+    minutes: 'Other lengths, minutes',
+    minutesOn: 'Minutes on {day}',
     off: 'Days off',
     span: '{days, select, one {{from}} other {{from} to {to}}}',
     offGone: '{day} is not off',

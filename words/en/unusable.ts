@@ -151,6 +151,7 @@ export const unusable = {
     day: 'calendar: field “{field}”: “{day}” is no day; write it as 2026-09-01',
     none: 'calendar: give the periods their days in Plan first',
     weekdays: 'calendar: choose at least one weekday',
+    minutes: 'calendar: a period on a weekday lasts from {low, number} to {high, number} whole minutes',
     at: 'calendar: “{at}” is no time of day; write it as 09:50',
     off: 'calendar: days off from {from} to {to} end before they begin',
     few: 'calendar: within a year and more there are only {n, number} of {periods, number} periods; choose more weekdays or fewer days off',

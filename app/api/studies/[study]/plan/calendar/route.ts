@@ -27,7 +27,6 @@ export const GET = handle(async ({ teacher, params }) => {
       .filter((e) => e.kind === 'turn')
       .map((e) => say(e.title))
       .join('\n'),
-    minutes: view.plan.minutesPerPeriod,
   }));
   return fileAnswer(asCalendar(periods), 'text/calendar', `${study.title}.ics`);
 });

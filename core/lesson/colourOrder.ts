@@ -17,6 +17,9 @@ interface Step {
 
 const MIXED_FOR: ReadonlySet<Technique['role']> = new Set<Technique['role']>(['wash', 'paint', 'fill']);
 
+/** Lighter than the sheet by so much, a colour is a light laid on it, L*. */
+const LIGHTER = 6;
+
 /** One part of the list for each of so many steps, as even as can be, in order. */
 function dealt<T>(list: readonly T[], steps: number): T[][] {
   return Array.from({ length: steps }, (_, k) =>
@@ -32,8 +35,9 @@ function dealt<T>(list: readonly T[], steps: number): T[][] {
 export function coloursAt<C extends OrderedColour>(steps: readonly Step[], palette: readonly C[]): C[][] {
   const sheet = palette.find((c) => c.ground);
   const own = (role: Technique['role']) => steps.some((s) => s.knows.role === role);
-  const light = (c: C) => !c.ground && !c.accent && !!sheet && c.lab[0] > sheet.lab[0] + 6;
-  const main = palette.filter((c) => !c.ground && !(c.accent && own('accent')) && !(light(c) && own('light')));
+  const light = (c: C) => !c.ground && !!sheet && c.lab[0] > sheet.lab[0] + LIGHTER && own('light');
+  const accent = (c: C) => c.accent && !light(c) && own('accent');
+  const main = palette.filter((c) => !c.ground && !accent(c) && !light(c));
   const washes = steps.filter((s) => s.knows.role === 'wash');
   const shadeOf = new Map(
     dealt(
@@ -46,7 +50,7 @@ export function coloursAt<C extends OrderedColour>(steps: readonly Step[], palet
     if (laying?.colours) return palette.filter((c) => laying.colours!.includes(c.hex));
     if (t.role === 'wash') return shadeOf.get(s) ?? [];
     if (t.role === 'ground') return sheet ? [sheet] : [];
-    if (t.role === 'accent') return palette.filter((c) => c.accent);
+    if (t.role === 'accent') return palette.filter(accent);
     if (t.role === 'light') return lays(t, 'opaque') ? palette.filter(light) : [];
     if (MIXED_FOR.has(t.role) && !washes.length) return [...main].sort((a, b) => b.share - a.share);
     return [];

@@ -105,6 +105,12 @@ describe('colours in their order', () => {
     const at = coloursAt(lesson('pencil-draft', 'first-wash', 'second-wash', 'accent'), palette);
     expect(at.map((list) => list.map((c) => c.hex))).toEqual([[], ['#d8cfae'], ['#b9c4bd', '#5f6f74'], ['#c0392b']]);
   });
+  test('a light on a toned sheet has its own step, even where it is so little that it is an accent', () => {
+    const toned = [entry('#d9bd86', 0.5, { ground: true }), entry('#5f6f74', 0.2), entry('#fbfaf4', 0.01, { accent: true })];
+    const at = (...ids: string[]) => coloursAt(lesson(...ids), toned).map((list) => list.map((c) => c.hex));
+    expect(at('first-wash', 'opaque-white', 'accent')).toEqual([['#5f6f74'], ['#fbfaf4'], []]);
+    expect(at('first-wash', 'accent')).toEqual([['#5f6f74'], ['#fbfaf4']]);
+  });
   test('body colour is laid at once, the largest first, and comes back in a further coat: one batch for both', () => {
     const steps = lesson('flat-fields', 'second-coat', 'accent');
     const at = coloursAt(steps, palette);

@@ -52,7 +52,7 @@ const USED = [
   { what: 'heavy toned paper', source: 'label of the exhibition', instead: '' },
 ];
 /** What is there already, and what packs of the rest cost; invented. */
-const SHELF = { pen: 24, 'ink-pot': 12, pencil: 30, 'round-brush': 20, 'fine-brush': 24, water: 14, eraser: 8 };
+const SHELF = { pen: 24, 'ink-pot': 12, pencil: 30, 'round-brush': 24, 'fine-brush': 24, water: 14, eraser: 8 };
 const PRICES = { 'heavy-paper': { pack: 20, cost: 9.5 }, ink: { pack: 50, cost: 4.2 } };
 
 export async function seedLesson(teacherId: string, studyId: string, [w, h]: readonly [number, number]): Promise<void> {

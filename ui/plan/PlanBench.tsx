@@ -50,7 +50,7 @@ export function PlanBench({ studyId, page, heed, library, learned, cupboard, fac
     ['warmUps', Dumbbell, `/studies/${studyId}/plan/warm-ups`],
   ] as const;
   return (
-    <div className="min-h-0 flex-1 overflow-y-auto bg-base-200 print:overflow-visible">
+    <div className="relative min-h-0 flex-1 overflow-y-auto bg-base-200 print:overflow-visible">
       <div className="flex flex-wrap items-center gap-2 px-5 pt-4">
         <p className="min-w-60 flex-1" role="status">
           {plan && say('plan.state', { summary: planSummary(plan, draft), state: message(`shared.${state}`) })}

@@ -61,7 +61,7 @@ export function Bench({
         <PanelLock value={setLocked}>{strip}</PanelLock>
       </section>
       <aside
-        className={`min-h-0 w-full flex-1 overflow-y-auto border-base-300 p-4 max-lg:border-t lg:w-[25rem] lg:flex-none lg:border-s ${jobFirst ? 'max-sm:order-first max-sm:max-h-[60%] max-sm:flex-none' : ''}`}
+        className={`relative min-h-0 w-full flex-1 overflow-y-auto border-base-300 p-4 max-lg:border-t lg:w-[25rem] lg:flex-none lg:border-s ${jobFirst ? 'max-sm:order-first max-sm:max-h-[60%] max-sm:flex-none' : ''}`}
       >
         {locked && <p role="status">{say('shared.loading')}</p>}
         <div inert={locked} className={locked ? 'opacity-50' : undefined}>

@@ -19,7 +19,7 @@ export function Paper({ size, margin = 0, foot, children }: { size: Size | strin
     <div
       dir="ltr"
       data-theme="oldhand-day"
-      className="min-h-full overflow-auto bg-base-200 p-5 text-black print:overflow-visible print:bg-white print:p-0"
+      className="relative min-h-full overflow-auto bg-base-200 p-5 text-black print:overflow-visible print:bg-white print:p-0"
     >
       <style>{`@page { size: ${of}; margin: ${margin}mm; ${boxes} } @media print { header, nav { display: none } }`}</style>
       <PrintButton />

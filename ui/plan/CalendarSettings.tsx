@@ -3,6 +3,7 @@ import { CalendarPlus, Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import type { Calendar } from '@/core/lesson/calendar';
 import { message, typed } from '@/core/message';
+import { NumberInput } from '../shared/NumberInput';
 import { useSay } from '../words/Words';
 
 interface Props {
@@ -86,20 +87,15 @@ export function CalendarSettings({ studyId, calendar, usual, onChange }: Props) 
           return (
             <label key={name} className="flex items-center gap-1">
               {say(`plan.dates.days.${name}`)}
-              <input
-                key={own ?? ''}
-                type="number"
-                className="input input-xs w-16"
-                aria-label={say('plan.dates.minutesOn', { day: message(`plan.dates.days.${name}`) })}
-                min={25}
-                max={240}
+              <NumberInput
+                value={own ?? null}
+                low={25}
+                high={240}
+                optional
                 placeholder={String(usual)}
-                defaultValue={own ?? ''}
-                onBlur={(e) => {
-                  const n = e.target.value === '' ? undefined : Math.round(e.target.valueAsNumber);
-                  if (n === own || (n !== undefined && !(n >= 25 && n <= 240))) return;
-                  set({ minutes: n === undefined || n === usual ? others : { ...others, [day]: n } });
-                }}
+                className="input input-xs w-16"
+                label={say('plan.dates.minutesOn', { day: message(`plan.dates.days.${name}`) })}
+                onSet={(n) => set({ minutes: n === null || n === usual ? others : { ...others, [day]: n } })}
               />
             </label>
           );

@@ -5,6 +5,7 @@ import { isLessonMedium, LESSON_MEDIA, mediumName } from '@/core/lesson/media';
 import { Message, message } from '@/core/message';
 import { CalendarSettings } from './CalendarSettings';
 import type { PlanDraft } from './lesson';
+import { NumberInput } from '../shared/NumberInput';
 import { useSay } from '../words/Words';
 
 interface Props {
@@ -163,18 +164,12 @@ export function PlanSettings({ studyId, draft, line, inked, onChange }: Props) {
           {ROOM.map(([field, low, high]) => (
             <label key={field} className="grid grid-cols-[1fr_4.5rem] items-center gap-2">
               {say(`plan.${field}`)}
-              <input
-                key={draft.room[field] ?? ''}
-                type="number"
-                className="input input-sm w-full"
-                min={low}
-                max={high}
-                defaultValue={draft.room[field] ?? ''}
-                onBlur={(e) => {
-                  const n = e.target.value === '' ? null : Math.round(e.target.valueAsNumber);
-                  if (n !== draft.room[field] && (n === null || (n >= low && n <= high)))
-                    onChange({ ...draft, room: { ...draft.room, [field]: n } }, message('edits.planField.room'));
-                }}
+              <NumberInput
+                value={draft.room[field]}
+                low={low}
+                high={high}
+                optional
+                onSet={(n) => onChange({ ...draft, room: { ...draft.room, [field]: n } }, message('edits.planField.room'))}
               />
             </label>
           ))}
@@ -216,18 +211,7 @@ function Groups({ draft, onChange }: Pick<Props, 'draft' | 'onChange'>) {
             return (
               <label key={field} className="grid grid-cols-[1fr_4.5rem] items-center gap-2">
                 {say(`plan.second.${field}`)}
-                <input
-                  key={`${field}:${second[field]}`}
-                  type="number"
-                  className="input input-sm w-full"
-                  min={low}
-                  max={high}
-                  defaultValue={second[field]}
-                  onChange={(e) => {
-                    const n = Math.round(e.target.valueAsNumber);
-                    if (n >= low && n <= high && n !== second[field]) set({ ...second, [field]: n });
-                  }}
-                />
+                <NumberInput value={second[field]} low={low} high={high} onSet={(n) => n !== null && set({ ...second, [field]: n })} />
               </label>
             );
           })}

@@ -4,6 +4,7 @@ import { Plan } from '@/core/lesson/plan';
 import { batchesOf } from '@/core/lesson/colourOrder';
 import { amountNeeded, Coats, coatOf, mixedOf, Needed, paintForPalette, Shelf, shelfKey, toGet } from '@/core/lesson/quantities';
 import { mediumOf } from '@/core/lesson/media';
+import { NumberInput } from '../shared/NumberInput';
 import type { PlanDraft, PlanPage } from './lesson';
 import { useSay } from '../words/Words';
 
@@ -177,19 +178,13 @@ function Coat({ need, coats, onCoats }: { need: Needed; coats: Coats; onCoats?: 
   return (
     <label className="mt-0.5 flex items-center gap-1 text-xs">
       {say('plan.coatField')}
-      <input
-        key={need.coat}
-        type="number"
-        className="input input-xs w-16"
-        min={0.1}
-        max={200}
+      <NumberInput
+        value={need.coat}
+        low={0.1}
+        high={200}
         step={0.1}
-        defaultValue={need.coat!}
-        onBlur={(e) => {
-          const ml = e.target.valueAsNumber;
-          if (ml > 0 && ml <= 200 && ml !== need.coat) onCoats({ ...coats, [id]: ml });
-          else e.target.value = String(need.coat);
-        }}
+        className="input input-xs w-16"
+        onSet={(ml) => ml !== null && onCoats({ ...coats, [id]: ml })}
       />
       {say('plan.ml')}
     </label>
@@ -201,20 +196,16 @@ function Have({ need, shelf, onShelf }: { need: Needed; shelf: Shelf; onShelf: (
   const say = useSay();
   const key = shelfKey(need);
   return (
-    <input
-      key={shelf[key] ?? ''}
-      type="number"
+    <NumberInput
+      value={shelf[key] ?? null}
+      low={0}
+      high={100_000}
+      optional
       className="input input-xs w-16"
-      aria-label={say('plan.onShelfOf', { what: need.name })}
-      min={0}
-      max={100000}
-      defaultValue={shelf[key] ?? ''}
-      onBlur={(e) => {
-        const { [key]: before, ...rest } = shelf;
-        const have = e.target.value === '' ? undefined : e.target.valueAsNumber;
-        if (have === before) return;
-        if (have === undefined) onShelf(rest);
-        else if (have >= 0 && have <= 100_000) onShelf({ ...shelf, [key]: have });
+      label={say('plan.onShelfOf', { what: need.name })}
+      onSet={(have) => {
+        const { [key]: _before, ...rest } = shelf;
+        onShelf(have === null ? rest : { ...rest, [key]: have });
       }}
     />
   );

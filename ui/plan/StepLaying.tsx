@@ -1,6 +1,7 @@
 'use client';
 import { Layer, Laying, MOST_PARTS, NO_LAYING } from '@/core/lesson/laying';
 import type { PlanStep } from '@/core/lesson/wishes';
+import { NumberInput } from '../shared/NumberInput';
 import type { PlanPage } from './lesson';
 import { useSay } from '../words/Words';
 
@@ -39,18 +40,14 @@ export function StepLaying({ step, palette, colours, layer, onSet }: Props) {
         </label>
         <label className="flex items-center gap-1">
           {say('plan.layerParts')}
-          <input
-            key={laying.parts ?? ''}
-            type="number"
-            className="input input-xs w-14"
-            min={0}
-            max={MOST_PARTS}
+          <NumberInput
+            value={laying.parts}
+            low={0}
+            high={MOST_PARTS}
+            optional
             placeholder={layer ? String(layer.parts) : ''}
-            defaultValue={laying.parts ?? ''}
-            onBlur={(e) => {
-              const n = e.target.value === '' ? null : Math.round(e.target.valueAsNumber);
-              if (n !== laying.parts && (n === null || (n >= 0 && n <= MOST_PARTS))) set({ parts: n });
-            }}
+            className="input input-xs w-14"
+            onSet={(parts) => set({ parts })}
           />
         </label>
         <select

@@ -2,6 +2,7 @@
 import { figure } from '@/core/message';
 import type { Plan } from '@/core/lesson/plan';
 import { amountNeeded, Prices, Shelf, shelfKey, toGet } from '@/core/lesson/quantities';
+import { NumberInput } from '../shared/NumberInput';
 import { useSay } from '../words/Words';
 
 interface Props {
@@ -20,7 +21,7 @@ export function ToGetTable({ materials, shelf, prices, onPrices }: Props) {
   const put = (key: string, part: Partial<Prices[string]>) => {
     const next = { ...(prices[key] ?? { pack: 1, cost: 0 }), ...part };
     const { [key]: _, ...rest } = prices;
-    if (next.pack > 0 && next.cost >= 0) onPrices(next.cost === 0 && next.pack === 1 ? rest : { ...rest, [key]: next });
+    onPrices(next.cost === 0 && next.pack === 1 ? rest : { ...rest, [key]: next });
   };
   return (
     <>
@@ -44,20 +45,16 @@ export function ToGetTable({ materials, shelf, prices, onPrices }: Props) {
                 <td className="py-0.5 pe-2 whitespace-nowrap">{say(amountNeeded({ unit: need.unit, amount }))}</td>
                 {(['pack', 'cost'] as const).map((field) => (
                   <td key={field} className="py-0.5 pe-2">
-                    <input
-                      key={price?.[field] ?? ''}
-                      type="number"
-                      className="input input-xs w-20"
-                      aria-label={say(`plan.prices.${field}Of`, { what: need.name })}
-                      min={0}
+                    <NumberInput
+                      value={price?.[field] || null}
+                      low={field === 'cost' ? 0 : 1}
+                      high={field === 'cost' ? 1_000_000 : 100_000}
                       step={field === 'cost' ? 0.01 : 1}
+                      optional
                       placeholder={field === 'pack' ? '1' : ''}
-                      defaultValue={price?.[field] || ''}
-                      onBlur={(e) => {
-                        const n = e.target.valueAsNumber;
-                        if (Number.isFinite(n) ? n !== price?.[field] : price)
-                          put(key, { [field]: Number.isFinite(n) ? n : field === 'pack' ? 1 : 0 });
-                      }}
+                      className="input input-xs w-20"
+                      label={say(`plan.prices.${field}Of`, { what: need.name })}
+                      onSet={(n) => put(key, { [field]: n ?? (field === 'pack' ? 1 : 0) })}
                     />
                   </td>
                 ))}

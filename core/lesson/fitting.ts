@@ -91,19 +91,19 @@ interface Around {
   periods: number;
 }
 
-/** The least shortening that fits the periods asked for or, where nothing does, the fewest periods that do it. */
-function fittedGroup(wishes: PlanWishes, group: GroupSteps, all: readonly Technique[], { tight, busy, periods }: Around): Fit {
+/** Lays a group's steps as they are timed. */
+function layer(wishes: PlanWishes, group: GroupSteps, all: readonly Technique[], { tight, busy, periods }: Around) {
   const named = lessonValues(wishes.strokes, wishes.medium);
   const leastTurn = LEAST_TURN[bandOf(group.youngest)];
-  const lay = (laid: TimedStep[], squeeze: number): Schedule =>
-    schedule(laid, {
-      ...periodsOf(wishes),
-      frame: frameFor(wishes, all, tight ?? squeeze > 0),
-      named,
-      leastTurn,
-      busy,
-      periods,
-    });
+  return (laid: TimedStep[], squeeze: number): Schedule =>
+    schedule(laid, { ...periodsOf(wishes), frame: frameFor(wishes, all, tight ?? squeeze > 0), named, leastTurn, busy, periods });
+}
+
+type Laying = (wishes: PlanWishes, group: GroupSteps, all: readonly Technique[], around: Around) => Fit;
+
+/** The least shortening that fits the periods asked for or, where nothing does, the fewest periods that do it. */
+const easiest: Laying = (wishes, group, all, around) => {
+  const lay = layer(wishes, group, all, around);
   const tries = SQUEEZES.map((squeeze) => {
     const laid = timed(group, wishes, squeeze);
     return { of: group.of, students: group.students, squeeze, laid, timetable: lay(laid, squeeze) };
@@ -111,7 +111,13 @@ function fittedGroup(wishes: PlanWishes, group: GroupSteps, all: readonly Techni
   const fewest = Math.max(wishes.periods, tries.at(-1)!.timetable.periods.length);
   const first = tries.find((t) => t.timetable.periods.length <= fewest)!;
   return relaxed(first, group.steps, (laid) => lay(laid, first.squeeze));
-}
+};
+
+/** As short as it can be. */
+const shortest: Laying = (wishes, group, all, around) => {
+  const laid = timed(group, wishes, 1);
+  return { of: group.of, students: group.students, squeeze: 1, laid, timetable: layer(wishes, group, all, around)(laid, 1) };
+};
 
 /** So often both are laid anew until they need as many periods. */
 const MOST_LAID = 8;
@@ -183,40 +189,37 @@ const shownIn = ({ timetable }: Fit): Busy[] =>
     entries.flatMap((e) => (e.kind === 'watch' ? [{ period, start: e.start, end: e.start + e.minutes, step: e.step! }] : [])),
   );
 
+/** Every group's timetable, with as many periods for both: the second is laid around what the first is shown. */
+function together(wishes: PlanWishes, groups: readonly GroupSteps[], lay: Laying, tight: boolean | null): Fit[] {
+  const all = groups.flatMap((g) => g.techniques);
+  let fits: Fit[] = [];
+  // Once more where the second needs more periods than the first.
+  for (let periods = 1, n = 0; n < MOST_LAID; periods = periodsIn(fits), n++) {
+    fits = [];
+    for (const g of groups) fits.push(inLesson(lay(wishes, g, all, { tight, busy: fits.flatMap(shownIn), periods })));
+    if (new Set(fits.map((f) => f.timetable.periods.length)).size === 1) break;
+  }
+  return fits;
+}
+
+const periodsIn = (fits: readonly Fit[]): number => Math.max(...fits.map((f) => f.timetable.periods.length));
+
 /**
- * The timetable of each group. They begin and end together; the second is laid around what the first is shown, since the teacher can show one
- * thing at a time, and is shown the same step together with the first where that comes within a few minutes.
+ * The timetable of each group. They begin and end together, and what frames the work is the same for both: short where either is cut. The teacher
+ * can show one thing at a time, and shows the same step to both where that comes within a few minutes.
  */
 export function fitted(wishes: PlanWishes): Fit[] {
   const groups = groupsOf(wishes);
-  const all = groups.flatMap((g) => g.techniques);
-  const lay = (tight: boolean | null): Fit[] => {
-    let fits: Fit[] = [];
-    // As many periods for both: once more where the second needs more than the first.
-    for (let periods = 1, n = 0; n < MOST_LAID; periods = Math.max(...fits.map((f) => f.timetable.periods.length)), n++) {
-      fits = [];
-      for (const g of groups) fits.push(inLesson(fittedGroup(wishes, g, all, { tight, busy: fits.flatMap(shownIn), periods })));
-      if (new Set(fits.map((f) => f.timetable.periods.length)).size === 1) break;
-    }
-    return fits;
-  };
-  if (groups.length < 2) return lay(null);
-  // What frames the work is the same for both: short where either is cut.
-  const easy = lay(false);
-  return easy.every((f) => f.squeeze === 0) && easy[0].timetable.periods.length <= wishes.periods ? easy : lay(true);
+  if (groups.length < 2) return together(wishes, groups, easiest, null);
+  const fits = (f: readonly Fit[]) => periodsIn(f) <= wishes.periods;
+  const easy = together(wishes, groups, easiest, false);
+  if (fits(easy) && easy.every((f) => f.squeeze === 0)) return easy;
+  const tight = together(wishes, groups, easiest, true);
+  if (fits(tight)) return tight;
+  // Minutes given back to the one may be what the other lacks.
+  const short = together(wishes, groups, shortest, true);
+  return periodsIn(short) < periodsIn(tight) ? short : tight;
 }
 
 /** Does the lesson, cut as short as it can be, fit into the periods asked for? Quicker than laying all of it. */
-export function canFit(wishes: PlanWishes): boolean {
-  const groups = groupsOf(wishes);
-  if (groups.length > 1) return fitted(wishes)[0].timetable.periods.length <= wishes.periods;
-  const [g] = groups;
-  const laid = timed(g, wishes, 1);
-  const bounds = {
-    ...periodsOf(wishes),
-    frame: frameFor(wishes, g.techniques, true),
-    named: lessonValues(wishes.strokes, wishes.medium),
-    leastTurn: LEAST_TURN[bandOf(g.youngest)],
-  };
-  return schedule(laid, bounds).periods.length <= wishes.periods;
-}
+export const canFit = (wishes: PlanWishes): boolean => periodsIn(together(wishes, groupsOf(wishes), shortest, true)) <= wishes.periods;

@@ -1,4 +1,4 @@
-import { nameOfSheet, printedMm, sizeNamed, stripOf, STRIPS } from './sheets';
+import { canvasPx, nameOfSheet, printedMm, sizeNamed, stripOf, STRIPS } from './sheets';
 
 test('strips are cut along the long side, known either way round, and no named sheet is one', () => {
   expect(stripOf(70, 297)).toMatchObject({ paper: 'A4', into: 3 });
@@ -17,4 +17,5 @@ test('a print at 300 dpi: three hundred dots are an inch, A4 is 2480 by 3508', (
   expect(printedMm(300)).toBeCloseTo(25.4, 9);
   expect(Math.round(printedMm(2480))).toBe(210);
   expect(Math.round(printedMm(3508))).toBe(297);
+  expect([canvasPx(210), canvasPx(297)]).toEqual([2480, 3508]);
 });

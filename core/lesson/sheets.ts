@@ -81,5 +81,8 @@ export const turnedAs = (sheet: readonly [number, number], [w, h]: readonly [num
 /** Dots to the inch at which a print from a file looks whole at arm's length: common practice, no source. */
 const PRINT_DPI = 300;
 
+/** So many px a canvas needs along a side to be printed so long, mm. */
+export const canvasPx = (mm: number): number => Math.round((mm / 25.4) * PRINT_DPI);
+
 /** How large so many px come out printed, mm. */
 export const printedMm = (px: number): number => (px / PRINT_DPI) * 25.4;

@@ -111,3 +111,13 @@ describe('what a change moves', () => {
     expect(movedBetween(before, before)).toEqual([]);
   });
 });
+
+test('two groups: changes that are told make it fit for both', () => {
+  const wishes = lessonWishes([], { medium: 'pen-and-wash', minutesPerPeriod: 50, periods: 1, second: { students: 9, youngest: 8 } });
+  const steps = usualSteps('pen-and-wash', wishes).map((s, i) => ({ ...s, group: (['both', 'first', 'second'] as const)[i % 3] }));
+  const two = { ...wishes, steps };
+  expect(fits(two)).toBe(false);
+  const ways = waysToFit(two);
+  expect(ways.length).toBeGreaterThan(0);
+  for (const { to } of ways) expect(fits(changed(two, to))).toBe(true);
+});

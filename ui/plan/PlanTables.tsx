@@ -1,6 +1,7 @@
 'use client';
 import { figure, message, several, typed } from '@/core/message';
 import { Plan } from '@/core/lesson/plan';
+import { canvasPx } from '@/core/lesson/sheets';
 import { batchesOf } from '@/core/lesson/colourOrder';
 import { amountNeeded, Coats, coatOf, mixedOf, Needed, paintForPalette, Shelf, shelfKey, toGet } from '@/core/lesson/quantities';
 import { mediumOf } from '@/core/lesson/media';
@@ -124,6 +125,9 @@ export function PlanTables({
           </p>
         )}
         {onShelf && !looked && <p className="mt-1 text-sm">{say('plan.shelfHow')}</p>}
+        {mediumOf(medium).screen && (
+          <p className="mt-1 text-sm">{say('plan.canvas', { width: canvasPx(sheetMm[0]), height: canvasPx(sheetMm[1]) })}</p>
+        )}
         <p className="mt-1 text-sm">{measuredOn ? say('plan.measuredOn', { work: typed(measuredOn) }) : say('plan.unmeasured')}</p>
       </section>
       <div className={flowing ? '[&>*]:mb-4' : 'grid content-start gap-4'}>

@@ -38,6 +38,7 @@ export const plan = {
   colours: 'Farben zum Mischen, für die Klasse',
   coloursHow:
     'Anteil am Blatt × seine Fläche × eine Schicht × die Klasse, ein Viertel mehr für Verlust. Von jeder auf einmal genug mischen.',
+  canvas: 'Leinwand: {width, number} × {height, number} px, damit sie bei 300 dpi so groß wie das Blatt gedruckt wird.',
   cautions: 'Vorsicht',
   print: 'Den Plan drucken',
   period: 'Abschnitt {n, number}',

@@ -37,6 +37,7 @@ export const plan = {
   reckoned: 'how it is reckoned',
   colours: 'Colours to mix, for the class',
   coloursHow: 'Share of the sheet × its area × one coat × the class, a quarter more for waste. Mix enough of each at once.',
+  canvas: 'Canvas: {width, number} × {height, number} px, so that it prints as large as the sheet at 300 dpi.',
   cautions: 'Cautions',
   print: 'Print the plan',
   period: 'Period {n, number}',

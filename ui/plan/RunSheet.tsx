@@ -100,13 +100,6 @@ export function RunSheet({
                         {stuck && <span className="block">{say('board.stuck', { stuck })}</span>}
                         {e.kind === 'turn' &&
                           e.part !== 2 &&
-                          step?.remedies.map((r, k) => (
-                            <span key={k} className="block text-xs">
-                              {say(r)}
-                            </span>
-                          ))}
-                        {e.kind === 'turn' &&
-                          e.part !== 2 &&
                           rules[e.step!].map((r, k) => (
                             <em key={k} className="block">
                               {say(r.said)}
@@ -127,6 +120,7 @@ export function RunSheet({
             </table>
             <AwayFrom entries={entries} plan={plan} />
             <Carried entries={entries} plan={plan} from={dates[p]?.begins ?? 0} />
+            <Accidents entries={entries} plan={plan} />
           </section>
         ))}
         {(page.rules.length > 0 || accents.length > 0 || darks || bare) && (
@@ -177,6 +171,19 @@ function Carried({ entries, plan, from }: { entries: readonly Entry[]; plan: Pla
         .map((r) => say('plan.tables.round', { at: typed(clock(from + r.at)), what: roundSaid(r) }))
         .join('; ')}
       .
+    </p>
+  );
+}
+
+/** What helps when something common goes wrong at one of the period's steps, each once. */
+function Accidents({ entries, plan }: { entries: readonly Entry[]; plan: Plan }) {
+  const say = useSay();
+  const remedies = entries.flatMap((e) => (e.kind === 'turn' && e.step !== null ? plan.steps[e.step].remedies : []));
+  const told = [...new Set(remedies.map((r) => say(r)))];
+  if (!told.length) return null;
+  return (
+    <p className="mt-1 text-sm">
+      <strong>{say('run.accidents')}</strong> {told.join(' ')}
     </p>
   );
 }

@@ -39,6 +39,7 @@ export const run = {
   bare: 'Sind die Lichter frei? In der Vorlage ist das Blatt auf {part} zu sehen.',
   away: 'Wer gefehlt hat, holt {n, plural, one {# Minute} other {# Minuten}} nach:',
   helpers: 'Helfer:',
+  accidents: 'Wenn etwas passiert:',
   room: 'was wirklich geschah',
 } as const;
 

@@ -39,6 +39,7 @@ export const run = {
   bare: 'Are the lights bare? In the source the sheet shows on {part}.',
   away: 'Who was away makes up {n, plural, one {# minute} other {# minutes}}:',
   helpers: 'Helpers:',
+  accidents: 'If something happens:',
   room: 'what really happened',
 } as const;
 

@@ -309,7 +309,11 @@ function Shown({
           ))}
         </ul>
       )}
-      {shown && <RuleShown picture={shown} source={on} alt={say('plan.ruleShown', { rule: rule!.said })} side="46vh" fine />}
+      {shown && (
+        <div className="flex justify-center">
+          <RuleShown picture={shown} source={on} alt={say('plan.ruleShown', { rule: rule!.said })} side="46vh" fine />
+        </div>
+      )}
       {picture && (
         <div className="min-h-0 flex-1">
           <img

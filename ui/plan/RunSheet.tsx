@@ -16,10 +16,10 @@ import { roundSaid } from './TableSets';
 
 const COLUMNS = [
   ['at', 'w-[17mm]'],
-  ['what', 'w-[30%]'],
-  ['handOut', 'w-[20%]'],
+  ['what', 'w-[29%]'],
+  ['handOut', 'w-[16%]'],
   ['watch', ''],
-  ['room', 'w-[24mm]'],
+  ['room', 'w-[20mm]'],
 ] as const;
 
 /** For the teacher's hand in the lesson: by the minute what is handed out, said and watched for, with room for what really happened. */
@@ -152,7 +152,7 @@ function AwayFrom({ entries, plan }: { entries: readonly Entry[]; plan: Plan }) 
   if (!missed.length) return null;
   const minutes = missed.reduce((sum, s) => sum + s.knows.least, 0);
   return (
-    <p className="mt-1 text-sm">
+    <p className="mt-0.5 text-xs leading-tight">
       <strong>{say('run.away', { n: minutes })}</strong>{' '}
       {missed
         .map((s) => say(s.dry > 0 ? 'plan.sheet.dries' : 'plan.sheet.minutes', { step: s.name, n: s.knows.least, dry: s.dry }))
@@ -161,13 +161,14 @@ function AwayFrom({ entries, plan }: { entries: readonly Entry[]; plan: Plan }) 
   );
 }
 
-/** The helpers' rounds of the period. */
+/** The helpers' rounds of the period; what they bring stands in its column. */
 function Carried({ entries, plan, from }: { entries: readonly Entry[]; plan: Plan; from: number }) {
   const say = useSay();
   return (
-    <p className="mt-1 text-sm">
+    <p className="mt-0.5 text-xs leading-tight">
       <strong>{say('run.helpers')}</strong>{' '}
       {helpersIn(entries, plan)
+        .filter((r) => r.kind !== 'bring')
         .map((r) => say('plan.tables.round', { at: typed(clock(from + r.at)), what: roundSaid(r) }))
         .join('; ')}
       .
@@ -182,7 +183,7 @@ function Accidents({ entries, plan }: { entries: readonly Entry[]; plan: Plan })
   const told = [...new Set(remedies.map((r) => say(r)))];
   if (!told.length) return null;
   return (
-    <p className="mt-1 text-sm">
+    <p className="mt-0.5 text-xs leading-tight">
       <strong>{say('run.accidents')}</strong> {told.join(' ')}
     </p>
   );

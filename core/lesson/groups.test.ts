@@ -125,6 +125,18 @@ describe('two groups', () => {
     });
   });
 
+  test('what only the other group has had is brought again', () => {
+    const steps = [
+      { ...stepOf('first-wash'), group: 'first' as const },
+      { ...stepOf('second-wash'), group: 'second' as const },
+      stepOf('lift-wash'),
+    ];
+    const brings = (more: Partial<PlanWishes>) =>
+      makePlan(lessonWishes(steps, more)).steps.map((s) => s.brings.map((b) => english(b)).some((b) => /round brush/.test(b)));
+    expect(brings({ second: { students: 10, youngest: 11 } })).toEqual([true, true, true]);
+    expect(brings({})).toEqual([true, false, false]);
+  });
+
   test('a second group of the whole class, or of nobody, names the field', () => {
     for (const students of [0, 24]) expect(() => mixed({ second: { students, youngest: 8 } })).toThrow(/second\.students|whole/);
   });

@@ -10,7 +10,7 @@ import { beside, lays, nameOf, Technique } from './technique';
 /** Questions on which good teachers disagree, and the schools of each; the first is no school's. */
 export const SCHOOLS = {
   /** When the outline is drawn: as the lesson has it, first, last, or not at all. */
-  outline: ['any', 'first', 'last'],
+  outline: ['any', 'first', 'last', 'none'],
   /** Which comes first, the drawn lines or the tones that are washed and painted. */
   lineOrTone: ['any', 'line', 'tone'],
   /** How tones go over into each other: as the lesson has it, rubbed, or by layers of equal pressure alone. */
@@ -181,6 +181,13 @@ const RULES: readonly Rule[] = [
     weight: 'mind',
     of: ['outline', 'last'],
     found: once(pairs((a, b) => a.role === 'line' && b.role === 'fill')),
+  },
+  // The school that leaves forms to their colour alone.
+  {
+    name: 'outline-none',
+    weight: 'mind',
+    of: ['outline', 'none'],
+    found: single((s, before, after) => s.role === 'line' && [...before, ...after].some((o) => o.role === 'fill' || o.role === 'paint')),
   },
   // The school that draws first and lays tones then, and the one that lays tones first, kept to.
   {

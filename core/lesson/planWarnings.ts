@@ -115,8 +115,13 @@ export function rackWarnings(wishes: PlanWishes, techniques: readonly Technique[
 /** What a step needs on the tables that is not there already. */
 export function broughtBy(techniques: readonly Technique[], i: number, wishes: PlanWishes): (Message | Typed)[] {
   const needs = (t: Technique) => Object.keys(itemsIn(wishes, t)) as ItemId[];
-  const there = new Set(techniques.slice(0, i).flatMap(needs));
-  const own = new Set(techniques.slice(0, i).flatMap((t) => t.own?.items.map((it) => it.what) ?? []));
+  // What only the other group has had before lies on other tables.
+  const { group } = wishes.steps[i];
+  const before = techniques
+    .slice(0, i)
+    .filter((_, k) => !wishes.second || wishes.steps[k].group === 'both' || wishes.steps[k].group === group);
+  const there = new Set(before.flatMap(needs));
+  const own = new Set(before.flatMap((t) => t.own?.items.map((it) => it.what) ?? []));
   return [
     ...needs(techniques[i])
       .filter((id) => !there.has(id))

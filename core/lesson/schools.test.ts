@@ -5,6 +5,7 @@ import { inLine, inTone, NO_SCHOOL, orderWarnings, SCHOOLS, Schools } from './or
 import { makePlan } from './plan';
 import { questionsOf, usualSteps } from './usual';
 import { techniqueOf } from './techniques';
+import { TECHNIQUE_TABLE } from './techniqueTable';
 import { techniquesIn } from './wishes';
 
 const lesson = (medium: LessonMedium, schools: Partial<Schools>) => {
@@ -22,7 +23,8 @@ test.each(every)('%s, %s: %s spoils nothing and keeps to its own school', (mediu
   const steps = techniquesIn(wishes.steps, wishes.youngest);
   expect(orderWarnings(steps, wishes).map((w) => [w.rule, w.step])).toEqual([]);
   // Nothing is lost on the way but what the school itself does without.
-  const before = ids(medium, NO_SCHOOL).filter((id) => !['rub-out-pencil', 'smudge', 'lighten-draft'].includes(id));
+  const without = school === 'none' ? TECHNIQUE_TABLE.filter((t) => t.role === 'line').map((t) => t.id) : [];
+  const before = ids(medium, NO_SCHOOL).filter((id) => !['rub-out-pencil', 'smudge', 'lighten-draft', ...without].includes(id));
   expect(ids(medium, { [question]: school })).toEqual(expect.arrayContaining(before));
 });
 
@@ -50,6 +52,17 @@ test('who goes by layers alone has nothing rubbed; who rubs has it in the lesson
   expect(makePlan(charcoal).warnings.map((w) => [w.rule, w.step])).toEqual([['not-rubbed', 1]]);
   // Burnishing presses layers closed with wax: nobody rubs.
   expect(ids('coloured-pencil', { blending: 'layers' })).toContain('burnish');
+});
+
+test('who draws no outline has none in the lesson, and is told where one comes back', () => {
+  expect(ids('gouache', {})).toContain('brush-outline');
+  expect(ids('gouache', { outline: 'none' })).not.toContain('brush-outline');
+  const told = (outline: Schools['outline']) =>
+    makePlan(lessonWishes(['flat-fields', 'brush-outline'], { medium: 'gouache', outline })).warnings;
+  expect(told('none').map((w) => [w.rule, w.step])).toContainEqual(['outline-none', 1]);
+  expect(told('any').map((w) => w.rule)).not.toContain('outline-none');
+  // A line drawing has no fields to do without an outline.
+  expect(ids('pen', { outline: 'none' })).toContain('pen-line');
 });
 
 test('a question is asked only where the medium has both sides of it', () => {

@@ -53,6 +53,13 @@ function bySchool(ids: readonly string[], { outline, lineOrTone, blending }: Sch
   // The pencil goes when something holds the drawing.
   if (outline === 'last') out = moved(moved(out, isLine, 'after', isField), isRubbedOut, 'after', isLine);
   if (outline === 'first') out = moved(out, isLine, 'before', isField);
+  if (outline === 'none' && out.some((id) => isField(known(id))))
+    out = moved(
+      out.filter((id) => !isLine(known(id))),
+      isRubbedOut,
+      'after',
+      isField,
+    );
   if (blending === 'layers') out = out.filter((id) => !rubbed(known(id)));
   if (blending === 'rubbed' && !out.some((id) => rubbed(known(id)))) {
     const rub = techniquesFor(medium).find((t) => rubbed(t) && out.some((id) => t.after!.includes(id)));

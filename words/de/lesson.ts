@@ -141,6 +141,10 @@ export const order = {
     reason: 'Der Umriss kommt hier zuletzt; „{a}“ steht vor „{b}“.',
     remedy: '„{a}“ hinter die Felder stellen, oder den Umriss lassen, wie die Stunde ihn hat.',
   },
+  'outline-none': {
+    reason: 'Sie lassen den Umriss weg; „{b}“ zeichnet einen.',
+    remedy: 'Den Schritt weglassen und eine Farbe an der nächsten enden lassen, oder der Stunde ihren Umriss lassen.',
+  },
   'groove-under-tone': {
     reason: '„{a}“ drückt Rillen, die durch „{b}“ weiß bleiben.',
     remedy: 'Zuerst den Ton legen, oder die Rillen als Lichtlinien behalten.',

@@ -75,7 +75,13 @@ export const plan = {
     dries: '{step}, {n, number} Min., trocknet in {dry, number} Min.',
   },
   schools: {
-    outline: { title: 'Umriss', any: 'wie die Stunde ihn hat', first: 'zuerst, dann Farbe', last: 'zuletzt, über der Farbe' },
+    outline: {
+      title: 'Umriss',
+      any: 'wie die Stunde ihn hat',
+      first: 'zuerst, dann Farbe',
+      last: 'zuletzt, über der Farbe',
+      none: 'keiner',
+    },
     lineOrTone: {
       title: 'Linie oder Ton zuerst',
       any: 'wie die Stunde sie hat',

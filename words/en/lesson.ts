@@ -136,6 +136,10 @@ export const order = {
     reason: 'You put the outline last; “{a}” comes before “{b}”.',
     remedy: 'Move “{a}” behind the fields, or leave the outline as the lesson has it.',
   },
+  'outline-none': {
+    reason: 'You leave out the outline; “{b}” draws one.',
+    remedy: 'Leave the step out and let one colour stop at the next, or let the lesson have its outline.',
+  },
   'groove-under-tone': {
     reason: '“{a}” presses grooves that stay white through “{b}”.',
     remedy: 'Lay the tone first, or keep the grooves as lines of light.',

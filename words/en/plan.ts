@@ -67,7 +67,7 @@ export const plan = {
     dries: '{step}, {n, number} min, dries in {dry, number} min.',
   },
   schools: {
-    outline: { title: 'Outline', any: 'as the lesson has it', first: 'first, then colour', last: 'last, over the colour' },
+    outline: { title: 'Outline', any: 'as the lesson has it', first: 'first, then colour', last: 'last, over the colour', none: 'none' },
     lineOrTone: {
       title: 'Line or tone first',
       any: 'as the lesson has it',

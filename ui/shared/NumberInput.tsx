@@ -31,7 +31,7 @@ export function NumberInput({
       // A number from elsewhere takes the place of what stands there.
       key={value ?? ''}
       type="number"
-      className={className}
+      className={className ?? 'input input-sm w-full'}
       aria-label={label}
       min={low}
       max={high}

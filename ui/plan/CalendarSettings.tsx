@@ -93,7 +93,7 @@ export function CalendarSettings({ studyId, calendar, usual, onChange }: Props) 
                 high={240}
                 optional
                 placeholder={String(usual)}
-                className="input input-xs w-16"
+                small="w-16"
                 label={say('plan.dates.minutesOn', { day: message(`plan.dates.days.${name}`) })}
                 onSet={(n) => set({ minutes: n === null || n === usual ? others : { ...others, [day]: n } })}
               />

@@ -187,7 +187,7 @@ function Coat({ need, coats, onCoats }: { need: Needed; coats: Coats; onCoats?: 
         low={0.1}
         high={200}
         step={0.1}
-        className="input input-xs w-16"
+        small="w-16"
         onSet={(ml) => ml !== null && onCoats({ ...coats, [id]: ml })}
       />
       {say('plan.ml')}
@@ -205,7 +205,7 @@ function Have({ need, shelf, onShelf }: { need: Needed; shelf: Shelf; onShelf: (
       low={0}
       high={100_000}
       optional
-      className="input input-xs w-16"
+      small="w-16"
       label={say('plan.onShelfOf', { what: need.name })}
       onSet={(have) => {
         const { [key]: _before, ...rest } = shelf;

@@ -46,7 +46,7 @@ export function StepLaying({ step, palette, colours, layer, onSet }: Props) {
             high={MOST_PARTS}
             optional
             placeholder={layer ? String(layer.parts) : ''}
-            className="input input-xs w-14"
+            small="w-14"
             onSet={(parts) => set({ parts })}
           />
         </label>

@@ -52,7 +52,7 @@ export function ToGetTable({ materials, shelf, prices, onPrices }: Props) {
                       step={field === 'cost' ? 0.01 : 1}
                       optional
                       placeholder={field === 'pack' ? '1' : ''}
-                      className="input input-xs w-20"
+                      small="w-20"
                       label={say(`plan.prices.${field}Of`, { what: need.name })}
                       onSet={(n) => put(key, { [field]: n ?? (field === 'pack' ? 1 : 0) })}
                     />

@@ -10,28 +10,19 @@ interface Props {
   optional?: boolean;
   placeholder?: string;
   label?: string;
-  className?: string;
+  /** In a row of small things, so wide; else it fills its place. */
+  small?: string;
   onSet: (value: number | null) => void;
 }
 
 /** A number that counts once it has been typed to its end and lies between its bounds; otherwise the one before stands again. */
-export function NumberInput({
-  value,
-  low,
-  high,
-  step = 1,
-  optional,
-  placeholder,
-  label,
-  className = 'input input-sm w-full',
-  onSet,
-}: Props) {
+export function NumberInput({ value, low, high, step = 1, optional, placeholder, label, small, onSet }: Props) {
   return (
     <input
       // A number from elsewhere takes the place of what stands there.
       key={value ?? ''}
       type="number"
-      className={className ?? 'input input-sm w-full'}
+      className={`input ${small ? `input-xs ${small}` : 'input-sm w-full'}`}
       aria-label={label}
       min={low}
       max={high}

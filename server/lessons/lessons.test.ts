@@ -103,7 +103,8 @@ test('a plan stored before steps had a word for it is read with what steps begin
     .where(eq(ownSteps.teacherId, teacher));
   await database()
     .update(plans)
-    .set({ settings: { ink: 'washable', contact: 'light-pencil', erasing: true, youngest: 9 } });
+    .set({ settings: { ink: 'washable', contact: 'light-pencil', erasing: true, youngest: 9 } })
+    .where(eq(plans.id, id));
   const read = await plan();
   expect(read.plan.steps[0].own).toEqual(OWN_STEP);
   expect(read.plan).toMatchObject({ youngest: 9, blending: 'any', room: { sinks: null, rack: null }, used: [] });

@@ -121,10 +121,11 @@ export function richest<K extends Pick<CupboardKit, 'materials'>>(kits: readonly
   return most((k) => coloursIn(k).mixed) ?? most((k) => coloursIn(k).laid);
 }
 
+/** A thing of the cupboard, as a lesson asks after it. */
+export type CupboardThing = Pick<Material, 'kind' | 'name' | 'masstone' | 'properties'>;
+
 /** Papers whose size is known, the shorter side first, mm. */
-export const papersIn = (
-  materials: readonly Pick<Material, 'kind' | 'name' | 'properties'>[],
-): { name: string; size: [number, number] }[] =>
+export const papersIn = (materials: readonly CupboardThing[]): { name: string; size: [number, number] }[] =>
   materials.flatMap(({ name, kind, properties: { widthMm, heightMm } }) =>
     kind === 'paper' && widthMm && heightMm ? [{ name, size: [Math.min(widthMm, heightMm), Math.max(widthMm, heightMm)] }] : [],
   );

@@ -70,7 +70,10 @@ describe('periods that are not all as long', () => {
   });
 
   test('a length that no period has names the field', () => {
-    for (const minutes of [{ 4: 10 }, { 4: 300 }, { 9: 60 }, { 4: 50.5 }])
+    for (const minutes of [{ 4: 10 }, { 4: 300 }, { 9: 60 }, { 4: 50.5 }]) {
       expect(() => datesFor(1, 45, { ...calendar, minutes })).toThrow(/calendar\.minutes|minutes/);
+      // The lesson itself is planned without them.
+      expect(lengthsOf({ ...calendar, minutes }, 45)).toEqual([]);
+    }
   });
 });

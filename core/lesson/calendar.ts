@@ -1,6 +1,7 @@
 /** Knows on which days the periods of a lesson fall: on the weekdays a class meets, past holidays and single days off. */
 import { CoreError } from '../errors';
 import { typed } from '../message';
+import { BOUNDS } from './bounds';
 
 export interface Calendar {
   /** The first day that can be one, as 2026-09-01. */
@@ -17,8 +18,7 @@ export interface Calendar {
 
 const DAY = /^(\d{4})-(\d{2})-(\d{2})$/;
 const DAY_MS = 86_400_000;
-/** A period's bounds, minutes. */
-const [SHORTEST, LONGEST] = [25, 240];
+const [SHORTEST, LONGEST] = BOUNDS.minutesPerPeriod;
 /** As far ahead as a lesson is planned. */
 const MOST_DAYS = 400;
 
@@ -89,8 +89,16 @@ export function datesFor(periods: number, minutes: number, calendar: Calendar): 
 /** As many periods ahead as a lesson may take have lengths of their own. */
 const MOST_LENGTHS = 24;
 
-/** How long each period is, by the weekdays they fall on; empty where all are as long as usual, or nobody has said when the class meets. */
+/**
+ * How long each period is, by the weekdays they fall on; empty where all are as long as usual, or nobody has said when the class meets. Days that
+ * cannot be are told where they are asked for: the lesson is planned without them.
+ */
 export function lengthsOf(calendar: Calendar | null, usual: number): number[] {
   if (!calendar || !Object.keys(calendar.minutes ?? {}).length) return [];
-  return daysIn(MOST_LENGTHS, usual, calendar).map((d) => d.minutes);
+  try {
+    return daysIn(MOST_LENGTHS, usual, calendar).map((d) => d.minutes);
+  } catch (error) {
+    if (error instanceof CoreError) return [];
+    throw error;
+  }
 }

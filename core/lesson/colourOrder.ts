@@ -1,5 +1,6 @@
 /** Knows in which step each colour of a palette is laid, and what is mixed once for all the steps it comes back in. */
 import type { Laying } from './laying';
+import { darkestOf, liesLight } from './quantities';
 import { lays, Technique } from './technique';
 
 export interface OrderedColour {
@@ -17,9 +18,6 @@ interface Step {
 
 const MIXED_FOR: ReadonlySet<Technique['role']> = new Set<Technique['role']>(['wash', 'paint', 'fill']);
 
-/** Lighter than the sheet by so much, a colour is a light laid on it, L*. */
-const LIGHTER = 6;
-
 /** One part of the list for each of so many steps, as even as can be, in order. */
 function dealt<T>(list: readonly T[], steps: number): T[][] {
   return Array.from({ length: steps }, (_, k) =>
@@ -35,7 +33,7 @@ function dealt<T>(list: readonly T[], steps: number): T[][] {
 export function coloursAt<C extends OrderedColour>(steps: readonly Step[], palette: readonly C[]): C[][] {
   const sheet = palette.find((c) => c.ground);
   const own = (role: Technique['role']) => steps.some((s) => s.knows.role === role);
-  const light = (c: C) => !c.ground && !!sheet && c.lab[0] > sheet.lab[0] + LIGHTER && own('light');
+  const light = (c: C) => !c.ground && liesLight(c, sheet) && own('light');
   const accent = (c: C) => c.accent && !light(c) && own('accent');
   const main = palette.filter((c) => !c.ground && !accent(c) && !light(c));
   const washes = steps.filter((s) => s.knows.role === 'wash');
@@ -86,6 +84,6 @@ const SMALL_DARK = { l: 40, share: 0.12 };
 
 /** The small dark of a palette: the darkest of its colours, where it is dark and there is little of it; null where there is none such. */
 export function smallDark<C extends OrderedColour>(palette: readonly C[]): C | null {
-  const darkest = palette.filter((c) => !c.ground && !c.accent).reduce<C | null>((d, c) => (d && d.lab[0] <= c.lab[0] ? d : c), null);
+  const darkest = darkestOf(palette.filter((c) => !c.ground && !c.accent));
   return darkest && darkest.lab[0] < SMALL_DARK.l && darkest.share < SMALL_DARK.share ? darkest : null;
 }

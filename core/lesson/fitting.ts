@@ -3,8 +3,8 @@ import { typed } from '../message';
 import { AgeBand, bandOf } from '../proportion/bodyRulers';
 import { PER } from './items';
 import { Busy, Entry, Frame, schedule, Schedule, TimedStep } from './schedule';
-import { lays, Technique, waysOf } from './technique';
-import { itemsIn, lengthOf, lessonValues, PlanStep, PlanWishes, scarcestFor, techniquesIn, Users } from './wishes';
+import { lays, Technique, wayTaken } from './technique';
+import { asksFor, lengthOf, lessonValues, PlanStep, PlanWishes, scarcestFor, techniquesIn, Users } from './wishes';
 
 /** One group's lesson: its steps by their places in the whole lesson. */
 interface GroupSteps {
@@ -13,6 +13,8 @@ interface GroupSteps {
   techniques: Technique[];
   students: number;
   youngest: number;
+  /** In how many groups, one after another, each step is done with what is there. */
+  rounds: number[];
 }
 
 export interface Fit {
@@ -51,7 +53,7 @@ function frameFor(wishes: PlanWishes, steps: readonly Technique[], tight: boolea
     talk: tight ? 3 : 6,
     clearUp: clearUp(wishes, steps, tight),
   };
-  let over = frame.look + frame.handOut + frame.warmUp + frame.clearUp + LEAST_WORK - Math.min(wishes.minutesPerPeriod, ...wishes.lengths);
+  let over = frame.look + frame.handOut + frame.warmUp + frame.clearUp + LEAST_WORK - periodsOf(wishes).shortest;
   for (const [part, least] of [
     ['warmUp', 0],
     ['look', 2],
@@ -68,14 +70,13 @@ function frameFor(wishes: PlanWishes, steps: readonly Technique[], tight: boolea
 const LEAST_TURN: Readonly<Record<AgeBand, number>> = { under8: 4, under11: 5, under14: 5, older: 4 };
 
 /** Minutes of a step between usual and fewest; what the teacher set stays. */
-function timed({ of, steps, techniques }: GroupSteps, wishes: PlanWishes, squeeze: number): TimedStep[] {
-  const users = usersOf(wishes);
+function timed({ of, steps, techniques, rounds }: GroupSteps, squeeze: number): TimedStep[] {
   return techniques.map((technique, i) => ({
     technique,
     minutes: steps[i].minutes ?? Math.round(technique.usual - squeeze * (technique.usual - technique.least)),
     dry: steps[i].dry ?? technique.dry,
-    option: waysOf(technique).find((w) => w.id === steps[i].option)?.name ?? (steps[i].option === null ? null : typed(steps[i].option!)),
-    rounds: scarcestFor(wishes, technique, users)?.rounds ?? 1,
+    option: wayTaken(technique, steps[i].option)?.name ?? (steps[i].option === null ? null : typed(steps[i].option!)),
+    rounds: rounds[i],
     step: of[i],
   }));
 }
@@ -105,7 +106,7 @@ type Laying = (wishes: PlanWishes, group: GroupSteps, all: readonly Technique[],
 const easiest: Laying = (wishes, group, all, around) => {
   const lay = layer(wishes, group, all, around);
   const tries = SQUEEZES.map((squeeze) => {
-    const laid = timed(group, wishes, squeeze);
+    const laid = timed(group, squeeze);
     return { of: group.of, students: group.students, squeeze, laid, timetable: lay(laid, squeeze) };
   });
   const fewest = Math.max(wishes.periods, tries.at(-1)!.timetable.periods.length);
@@ -115,7 +116,7 @@ const easiest: Laying = (wishes, group, all, around) => {
 
 /** As short as it can be. */
 const shortest: Laying = (wishes, group, all, around) => {
-  const laid = timed(group, wishes, 1);
+  const laid = timed(group, 1);
   return { of: group.of, students: group.students, squeeze: 1, laid, timetable: layer(wishes, group, all, around)(laid, 1) };
 };
 
@@ -153,10 +154,11 @@ function relaxed(fit: Fit, steps: readonly PlanStep[], lay: (laid: TimedStep[]) 
   return { ...fit, laid, timetable, squeeze: most > 0 ? short / most : 0 };
 }
 
-/** The steps of each group; one group where all do the same. */
-export function groupsOf(wishes: PlanWishes): GroupSteps[] {
+type Worked = Omit<GroupSteps, 'rounds'>;
+
+function workedBy(wishes: PlanWishes): Worked[] {
   const { second } = wishes;
-  const group = (name: 'first' | 'second', students: number, youngest: number): GroupSteps => {
+  const group = (name: 'first' | 'second', students: number, youngest: number): Worked => {
     const of = wishes.steps.flatMap((s, i) => (!second || s.group === 'both' || s.group === name ? [i] : []));
     const steps = of.map((i) => wishes.steps[i]);
     return { of, steps, techniques: techniquesIn(steps, youngest), students, youngest };
@@ -169,10 +171,18 @@ export function groupsOf(wishes: PlanWishes): GroupSteps[] {
 }
 
 /** A thing is shared by the groups that use it: while one has it in hand the other may too. */
-export function usersOf(wishes: PlanWishes): Users {
-  const groups = groupsOf(wishes);
-  const asks = (t: Technique, what: string) => Object.hasOwn(itemsIn(wishes, t), what) || !!t.own?.items.some((it) => it.what === what);
-  return (what) => groups.filter((g) => g.techniques.some((t) => asks(t, what))).map((g) => g.students);
+const sharedBy =
+  (wishes: PlanWishes, groups: readonly Worked[]): Users =>
+  (what) =>
+    groups.filter((g) => g.techniques.some((t) => asksFor(wishes, t, what))).map((g) => g.students);
+
+export const usersOf = (wishes: PlanWishes): Users => sharedBy(wishes, workedBy(wishes));
+
+/** The steps of each group; one group where all do the same. */
+export function groupsOf(wishes: PlanWishes): GroupSteps[] {
+  const groups = workedBy(wishes);
+  const users = sharedBy(wishes, groups);
+  return groups.map((g) => ({ ...g, rounds: g.techniques.map((t) => scarcestFor(wishes, t, users)?.rounds ?? 1) }));
 }
 
 /** Places in the timetable by places in the whole lesson. */

@@ -1,6 +1,6 @@
 /** Knows what helpers do in a lesson: what lies on each table beforehand, and when something is carried, changed and collected. Common practice, no source. */
 import type { Message, Typed } from '../message';
-import { ITEMS, Item, TABLE } from './items';
+import { ITEMS, Item, PER, TABLE } from './items';
 import type { Plan } from './plan';
 import type { Entry } from './schedule';
 import { lays } from './technique';
@@ -15,7 +15,7 @@ export const tableSet = (materials: Plan['materials']): TableThing[] =>
   materials.flatMap(({ id, name, unit }): TableThing[] => {
     const it: Item | null = id && ITEMS[id];
     if (!it || it.per === 'class' || unit === 'ml' || unit === 'g') return [];
-    return [{ name, n: it.per === 'student' ? TABLE : it.per === 'pair' ? TABLE / 2 : 1 }];
+    return [{ name, n: PER[it.per](TABLE) }];
   });
 
 export interface Round {

@@ -8,6 +8,7 @@ import { washed } from '../colour/wash';
 import type { Amount } from '../message';
 import { inLine } from './order';
 import type { ItemId } from './items';
+import { darkestOf } from './quantities';
 import { beside, lays, Technique } from './technique';
 
 /** As a teacher set it. */
@@ -129,7 +130,7 @@ export function layersIn(steps: readonly LaidStep[], { sheet, ink, cover }: On):
   let under: Triple = bare;
   return steps.flatMap(({ knows: t, laying, colours }, step): Layer[] => {
     if (!laysTone(t)) return [];
-    const stroked = inLine(t) || t.role === 'line';
+    const stroked = inLine(t);
     const covers = !stroked && (lays(t, 'opaque') || lays(t, 'thick') || t.role === 'paint');
     const mixed = together(colours);
     const [, a, b] = mixed ? labFromLinear(...mixed) : [0, 0, 0];
@@ -154,8 +155,6 @@ const [BARE, BLACK] = ['#f4f2ec', '#211e1b'];
 export function groundAndInk(
   palette: readonly { hex: string; ground: boolean; lab: readonly [number, number, number] }[],
 ): Pick<On, 'sheet' | 'ink'> {
-  const dark = palette
-    .filter((c) => !c.ground && Math.hypot(c.lab[1], c.lab[2]) <= COLOURFUL)
-    .reduce<(typeof palette)[number] | null>((d, c) => (d && d.lab[0] <= c.lab[0] ? d : c), null);
+  const dark = darkestOf(palette.filter((c) => !c.ground && Math.hypot(c.lab[1], c.lab[2]) <= COLOURFUL));
   return { sheet: palette.find((c) => c.ground)?.hex ?? BARE, ink: dark && dark.lab[0] < DARK ? dark.hex : BLACK };
 }

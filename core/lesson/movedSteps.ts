@@ -1,6 +1,7 @@
 /** Knows what a change to a lesson has moved: which steps fall into another period, which are longer or shorter, how many periods there are. */
 import { message, Message, Typed } from '../message';
 import type { Plan } from './plan';
+import { knownAs } from './wishes';
 
 interface Placed {
   name: Message | Typed;
@@ -14,7 +15,7 @@ function placed(plan: Plan): Map<string, Placed> {
   const out = new Map<string, Placed>();
   const seen = new Map<string, number>();
   plan.steps.forEach((s, i) => {
-    const what = s.own?.name ?? s.technique;
+    const what = knownAs(s);
     const n = (seen.get(what) ?? 0) + 1;
     seen.set(what, n);
     const period = plan.periods.findIndex((p) => p.some((e) => e.kind === 'turn' && e.step === i)) + 1;

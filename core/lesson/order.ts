@@ -98,9 +98,12 @@ const single =
 /** What is rubbed lies as what it was before. */
 const leavesDust = (t: Technique) => lays(t, 'dusty') && t.role !== 'blend';
 const fixed = (between: readonly Technique[]) => between.some((s) => s.role === 'fix');
-const drawn = (t: Technique) => t.role === 'line' || t.role === 'draft';
+export const isLine = (t: Technique) => t.role === 'line';
+/** Filled with colour, in whatever medium. */
+export const isField = (t: Technique) => t.role === 'fill' || t.role === 'paint';
+const drawn = (t: Technique) => isLine(t) || t.role === 'draft';
 /** Drawn by the line: outlines, and tones made of lines. */
-export const inLine = (t: Technique) => t.role === 'line' || (t.role === 'tone' && !!t.fine);
+export const inLine = (t: Technique) => isLine(t) || (t.role === 'tone' && !!t.fine);
 /** Tones that are washed: what covers is a matter of the outline. */
 export const inTone = (t: Technique) => t.role === 'wash';
 /** Rubbed into each other, where wax is not rubbed closed. */
@@ -187,7 +190,7 @@ const RULES: readonly Rule[] = [
     name: 'outline-none',
     weight: 'mind',
     of: ['outline', 'none'],
-    found: single((s, before, after) => s.role === 'line' && [...before, ...after].some((o) => o.role === 'fill' || o.role === 'paint')),
+    found: single((s, before, after) => isLine(s) && [...before, ...after].some(isField)),
   },
   // The school that draws first and lays tones then, and the one that lays tones first, kept to.
   {

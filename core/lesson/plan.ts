@@ -2,6 +2,7 @@
 import { CoreError } from '../errors';
 import { remediesAt } from './accidents';
 import { Message, message, Typed, typed } from '../message';
+import { BOUNDS } from './bounds';
 import { Fit, fitted, groupsOf, wetWork } from './fitting';
 import { cautionsFor } from './hazards';
 import { ItemId } from './items';
@@ -10,7 +11,7 @@ import { OrderContext, orderWarnings } from './order';
 import { broughtBy, PlanWarning, rackWarnings, sharedWarnings, timeWarnings } from './planWarnings';
 import { materialsFor, Needed, ownNeeds, summed } from './quantities';
 import type { Entry } from './schedule';
-import { lays, nameOf, Technique, Way, waysOf } from './technique';
+import { lays, nameOf, Technique, Way, waysOf, wayTaken } from './technique';
 import { itemsIn, PlanStep, PlanWishes, techniquesIn } from './wishes';
 
 /** A step as the lesson has it. */
@@ -85,18 +86,16 @@ const onceTold = (all: readonly PlanWarning[]): PlanWarning[] =>
   all.filter((w, i) => all.findIndex((o) => o.rule === w.rule && o.step === w.step && o.other === w.other) === i);
 
 function checkedWishes(wishes: PlanWishes): void {
-  for (const [field, value, low, high] of [
-    ['minutesPerPeriod', wishes.minutesPerPeriod, 25, 240],
-    ['periods', wishes.periods, 1, 12],
-    ['classSize', wishes.classSize, 1, 60],
-    ['youngest', wishes.youngest, 4, 99],
-    ...(wishes.second
+  const { second } = wishes;
+  for (const [field, value, [low, high]] of [
+    ...(['minutesPerPeriod', 'periods', 'classSize', 'youngest'] as const).map((f) => [f, wishes[f], BOUNDS[f]] as const),
+    ...(second
       ? ([
-          ['second.students', wishes.second.students, 1, Math.max(1, wishes.classSize - 1)],
-          ['second.youngest', wishes.second.youngest, 4, 99],
+          ['second.students', second.students, [1, Math.max(1, wishes.classSize - 1)]],
+          ['second.youngest', second.youngest, BOUNDS.youngest],
         ] as const)
       : []),
-  ] as const)
+  ])
     if (!(Number.isInteger(value) && value >= low && value <= high)) throw new CoreError('whole', { field: typed(field), low, high });
   if (!wishes.steps.length) throw new CoreError('steps');
 }
@@ -124,7 +123,7 @@ export function makePlan(wishes: PlanWishes): Plan {
   const onPurpose = (w: PlanWarning) => w.step !== null && wishes.steps[w.step].kept.includes(w.rule);
   const cautions = techniques.flatMap((t) => t.cautions.filter((c) => c !== 'waterproof-ink' || wishes.ink === 'waterproof'));
   if (wishes.medium === 'acrylic') cautions.push('acrylic');
-  const taken = wishes.steps.map((s, i) => (s.option === null ? undefined : waysOf(techniques[i]).find((w) => w.id === s.option)));
+  const taken = wishes.steps.map((s, i) => wayTaken(techniques[i], s.option));
   const youngest = wishes.second ? Math.min(wishes.youngest, wishes.second.youngest) : wishes.youngest;
   return {
     periods: fits[0].timetable.periods,

@@ -5,7 +5,7 @@ import type { ItemId } from './items';
 import type { OrderWarning } from './order';
 import { Needed, shelfKey } from './quantities';
 import { beside, nameOf, Technique } from './technique';
-import { itemsIn, lengthOf, PlanWishes, scarcestFor } from './wishes';
+import { asksFor, itemsIn, lengthOf, PlanWishes, scarcestFor } from './wishes';
 
 export interface PlanWarning extends Omit<OrderWarning, 'step'> {
   step: number | null;
@@ -69,9 +69,7 @@ export function sharedWarnings(
   return materials.flatMap((m): PlanWarning[] => {
     const have = wishes.shelf[shelfKey(m)];
     if (m.unit !== 'piece' || have === undefined || have >= m.amount) return [];
-    const asks = (t: Technique) =>
-      m.id === null ? !!t.own?.items.some((it) => it.what === shelfKey(m)) : Object.hasOwn(itemsIn(wishes, t), m.id);
-    const step = techniques.findIndex(asks);
+    const step = techniques.findIndex((t) => asksFor(wishes, t, shelfKey(m)));
     if (step < 0) return [];
     const values = { what: m.name, have, needed: m.amount };
     if (have === 0) return [warning('shared', 'risks', values, step, null, 'none')];

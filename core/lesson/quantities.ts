@@ -54,6 +54,16 @@ export const mixedOf = <T extends { ground: boolean; lab: readonly [number, numb
   inked: boolean,
 ): T[] => palette.filter((c) => !c.ground && !(inked && c.lab[0] < INK.l && Math.hypot(c.lab[1], c.lab[2]) < INK.chroma));
 
+type Tone = { lab: readonly [number, number, number] };
+
+/** Lighter than the sheet by so much, a colour is a light laid on it, L*. */
+const LIGHTER = 6;
+export const liesLight = (c: Tone, sheet: Tone | undefined): boolean => !!sheet && c.lab[0] > sheet.lab[0] + LIGHTER;
+
+/** The darkest of some colours; null of none. */
+export const darkestOf = <C extends Tone>(colours: readonly C[]): C | null =>
+  colours.reduce<C | null>((d, c) => (d && d.lab[0] <= c.lab[0] ? d : c), null);
+
 /** Shares of the sheet each kind of material works on, 0–1. */
 export interface WorkedShares {
   line: number;
@@ -68,7 +78,7 @@ export function sharesOf(
   markShare: (kind: MarkKind) => number | null,
 ): WorkedShares {
   const sheet = palette.find((c) => c.ground);
-  const light = palette.filter((c) => !c.ground && (c.accent || (sheet && c.lab[0] > sheet.lab[0] + 6)));
+  const light = palette.filter((c) => !c.ground && (c.accent || liesLight(c, sheet)));
   const rest = palette.filter((c) => !c.ground && !light.includes(c));
   const sum = (list: readonly { share: number }[]) => list.reduce((s, c) => s + c.share, 0);
   return {

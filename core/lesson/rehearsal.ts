@@ -1,16 +1,18 @@
 /** Knows the ladder of a rehearsal: a timed sketch in one's own hand, then as many tries toward the manner as time allows. */
 import { fitted } from './fitting';
+import { TRY } from './rulesAt';
 import { PlanStep, PlanWishes, stepOf } from './wishes';
 
-const RUNGS: readonly string[] = ['own-sketch', 'toward'];
+const SKETCH = 'own-sketch';
+const RUNGS: readonly string[] = [SKETCH, TRY];
 const MOST_TRIES = 5;
 /** With so much shortening nobody is hurried yet. */
 const EASY = 0.3;
 
 /** The steps with a sketch and so many tries before them, instead of those that were there. */
 export const rehearsed = (steps: readonly PlanStep[], tries: number): PlanStep[] => [
-  stepOf('own-sketch'),
-  ...Array.from({ length: tries }, () => stepOf('toward')),
+  stepOf(SKETCH),
+  ...Array.from({ length: tries }, () => stepOf(TRY)),
   ...steps.filter((s) => !RUNGS.includes(s.technique)),
 ];
 

@@ -31,7 +31,7 @@ const DONE_BY: readonly (readonly [string, readonly Role[]])[] = [
 ];
 
 /** A try toward the manner, beside the sheet. */
-const TRY = 'toward';
+export const TRY = 'toward';
 
 const rolesFor = (feature: string): readonly Role[] => DONE_BY.find(([begins]) => feature.startsWith(begins))![1];
 /** In the order in which one learns to keep them: what is placed, then how it is drawn, then how it is toned. */

@@ -1,5 +1,6 @@
 /** Knows the smallest changes by which a lesson that does not fit would: each is tried before it is told. */
 import { message, Message, Typed } from '../message';
+import { BOUNDS } from './bounds';
 import { canFit, groupsOf, usersOf } from './fitting';
 import { orderWarnings } from './order';
 import { nameOf, Technique } from './technique';
@@ -13,7 +14,8 @@ export interface Change {
 
 /** Nobody lengthens a period by more; nor a lesson. */
 const MOST_LONGER = 60;
-const MOST_PERIODS = 12;
+const [, MOST_PERIODS] = BOUNDS.periods;
+const [, LONGEST] = BOUNDS.minutesPerPeriod;
 const MOST_TOLD = 5;
 /** A layer dries so much sooner where it is fanned or thin: common practice, no source. */
 const SOONER = 0.5;
@@ -76,7 +78,7 @@ export function waysToFit(wishes: PlanWishes): Change[] {
     }
   });
   out.push(...leavingOut(wishes, techniques).slice(0, 2));
-  const longer = firstOf(wishes.minutesPerPeriod + 1, Math.min(240, wishes.minutesPerPeriod + MOST_LONGER), (minutesPerPeriod) =>
+  const longer = firstOf(wishes.minutesPerPeriod + 1, Math.min(LONGEST, wishes.minutesPerPeriod + MOST_LONGER), (minutesPerPeriod) =>
     canFit({ ...wishes, minutesPerPeriod }),
   );
   if (longer !== null)

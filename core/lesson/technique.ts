@@ -157,6 +157,9 @@ export const waysOf = (t: Technique): Way[] =>
         how: message(`techniques.${t.id}.ways.${id}.how`),
       }));
 
+/** The way that is taken; null where none is, or where it is no longer one of them. */
+export const wayTaken = (t: Technique, id: string | null): Way | null => waysOf(t).find((w) => w.id === id) ?? null;
+
 /** Nothing of it touches the sheet. */
 export const beside = (t: Technique): boolean => t.role === 'apart';
 

@@ -1,6 +1,6 @@
 /** Knows the usual lesson in a medium: its steps in the order that the class's habits and the teacher's schools ask for. */
 import { mediumOf, LessonMedium } from './media';
-import { inLine, inTone, OrderContext, QUESTIONS, rubbed, Schools } from './order';
+import { inLine, inTone, isField, isLine, OrderContext, QUESTIONS, rubbed, Schools } from './order';
 import type { WorkedShares } from './quantities';
 import type { Technique } from './technique';
 import { techniqueOf, techniquesFor } from './techniques';
@@ -16,8 +16,6 @@ export const DRAFTED: readonly string[] = ['pencil-draft', 'rub-out-pencil', 'li
 const MUCH_LINE = 0.3;
 
 const known = (id: string): Technique => techniqueOf(id)!;
-const isLine = (t: Technique) => t.role === 'line';
-const isField = (t: Technique) => t.role === 'fill' || t.role === 'paint';
 const isRubbedOut = (t: Technique) => t.role === 'rub-out';
 const isDraft = (t: Technique) => t.role === 'ground' || t.role === 'draft';
 

@@ -2,6 +2,7 @@
 import { CoreError } from '../errors';
 import { amount, Amount, typed, Values } from '../message';
 import type { Reading } from '../marks/reading';
+import { Calendar, lengthsOf } from './calendar';
 import { ITEMS, Item, ItemId, PER } from './items';
 import type { Laying } from './laying';
 import { LessonMedium, mediumOf } from './media';
@@ -53,6 +54,9 @@ export const stepOf = (technique: string, own: OwnStep | null = null): PlanStep 
   laying: null,
   built: false,
 });
+
+/** By what a step is known from lesson to lesson: a step in a teacher's own words by its name. */
+export const knownAs = ({ own, technique }: Pick<PlanStep, 'own' | 'technique'>): string => own?.name ?? technique;
 
 /** The other group of a mixed class: how many they are, and how old the youngest of them is. */
 export interface SecondGroup {
@@ -141,6 +145,10 @@ export function itemsIn({ medium, erasing }: Pick<PlanWishes, 'medium' | 'erasin
   return out;
 }
 
+/** Does a technique ask for a thing, by what it is known by on the shelf? */
+export const asksFor = (wishes: Pick<PlanWishes, 'medium' | 'erasing'>, t: Technique, what: string): boolean =>
+  Object.hasOwn(itemsIn(wishes, t), what) || !!t.own?.items.some((it) => it.what === what);
+
 /** A tool that one has in hand for the whole of a turn. */
 const inHand = (it: Item): boolean => it.unit === 'piece' && it.per !== 'class' && !it.passed;
 /** In more groups one after another nobody works. */
@@ -177,6 +185,23 @@ export function scarcestFor(wishes: Pick<PlanWishes, 'medium' | 'erasing' | 'she
     return worst && worst.rounds >= rounds ? worst : { what, have, needed, rounds };
   }, null);
 }
+
+/** What a lesson was planned with: the teacher's wishes as they are kept, and what was measured. */
+interface Viewed {
+  plan: Omit<PlanWishes, 'lengths' | 'sheetMm' | 'shares' | 'strokes'> & { calendar: Calendar | null };
+  sheetMm: PlanWishes['sheetMm'];
+  shares: WorkedShares;
+  strokes: MeasuredStrokes;
+}
+
+/** The wishes a lesson is made from. */
+export const wishesOf = ({ plan, sheetMm, shares, strokes }: Viewed): PlanWishes => ({
+  ...plan,
+  lengths: lengthsOf(plan.calendar, plan.minutesPerPeriod),
+  sheetMm,
+  shares,
+  strokes,
+});
 
 /** How long a period is, from 0 on. */
 export const lengthOf = ({ lengths, minutesPerPeriod }: Pick<PlanWishes, 'lengths' | 'minutesPerPeriod'>, period: number): number =>

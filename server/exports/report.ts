@@ -7,7 +7,8 @@ import { nextStep, ruleEvidence, ruleSentence, sayFinding } from '../../core/sty
 import type { Voice } from '../../words/say';
 import { database } from '../database/connection';
 import { UserError } from '../errors';
-import { planOf, wishesOf } from '../lessons/plans';
+import { planOf } from '../lessons/plans';
+import { wishesOf } from '../../core/lesson/wishes';
 import { answersOf, comparisonOf, listPieces } from '../pieces/pieces';
 import { derivedPicture, getBlob, pictureOf } from '../pictures/store';
 import { listKits } from '../cupboard/kits';

@@ -2,7 +2,7 @@
 import { eq } from 'drizzle-orm';
 import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
 import { NEW_STEP } from '../../core/lesson/ownStep';
-import { OWN, stepOf } from '../../core/lesson/wishes';
+import { OWN, stepOf, wishesOf } from '../../core/lesson/wishes';
 import type { OwnStep } from '../../core/lesson/technique';
 import { message } from '../../core/message';
 import { studyOf } from '../accounts/ownership';
@@ -17,7 +17,7 @@ import { addWork, updateWork } from '../studies/works';
 import { makePlan } from '../../core/lesson/plan';
 import { copyStudy } from '../studies/copying';
 import { dropStep, keepSteps, ownStepsOf } from './ownSteps';
-import { planOf, savePlan, wishesOf } from './plans';
+import { planOf, savePlan } from './plans';
 import { keepRun, knownOf, runsOf } from './runs';
 
 afterAll(leave);

@@ -1,13 +1,13 @@
 /** Knows the lesson plan of a study: its steps and settings, kept with undo, and what the measured works tell it. */
 import { asc, eq, sql } from 'drizzle-orm';
 import { named } from '../../core/colour/names';
-import { Calendar, lengthsOf } from '../../core/lesson/calendar';
+import type { Calendar } from '../../core/lesson/calendar';
 import { pictureOfRule } from '../../core/lesson/rulePicture';
 import type { LessonRule } from '../../core/lesson/rulesAt';
 import { checkedStep, wholeStep } from '../../core/lesson/ownStep';
 import { makePlan } from '../../core/lesson/plan';
 import { USUAL_SHARES, usualSteps } from '../../core/lesson/usual';
-import { MeasuredStrokes, NO_STROKES, OWN, PlanStep, PlanWishes, Room, SecondGroup, strokesOf } from '../../core/lesson/wishes';
+import { MeasuredStrokes, NO_STROKES, OWN, PlanStep, Room, SecondGroup, strokesOf } from '../../core/lesson/wishes';
 import { NO_SCHOOL, Schools } from '../../core/lesson/order';
 import type { Used } from '../../core/lesson/substitute';
 import { Coats, Prices, sharesOf, Shelf, WorkedShares } from '../../core/lesson/quantities';
@@ -220,15 +220,6 @@ export async function planOf(study: StudyRow): Promise<PlanView> {
     })),
   };
 }
-
-/** The wishes a lesson is made from, with what was measured. */
-export const wishesOf = ({ plan, sheetMm, shares, strokes }: PlanView): PlanWishes => ({
-  ...plan,
-  lengths: lengthsOf(plan.calendar, plan.minutesPerPeriod),
-  sheetMm,
-  shares,
-  strokes,
-});
 
 /** Stores a plan; `version` is the one the screen showed. Gives the new version. */
 export async function savePlan(teacherId: string, studyId: string, version: number, plan: StoredPlan, label: Message): Promise<number> {

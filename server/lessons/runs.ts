@@ -1,6 +1,6 @@
 /** Knows the periods that were held: what each turn took, and what that says of the next lesson. */
 import { and, asc, desc, eq, lte, sql } from 'drizzle-orm';
-import type { Material } from '../../core/colour/materials';
+import type { CupboardThing } from '../../core/colour/materials';
 import { wholeStep } from '../../core/lesson/ownStep';
 import { Learned, learnedFrom, TurnHeld } from '../../core/lesson/learning';
 import { inStudy } from '../accounts/ownership';
@@ -41,9 +41,6 @@ export function keepRun(teacherId: string, studyId: string, { period, turns }: P
     return id;
   });
 }
-
-/** A thing of the cupboard, as a lesson asks after it. */
-type CupboardThing = Pick<Material, 'kind' | 'name' | 'masstone' | 'properties'>;
 
 interface Known {
   /** What steps really took in all lessons of a teacher, by technique or by the name of a step of their own. */

@@ -1,6 +1,7 @@
 /** What may be sent for studies, classes, works and rules, checked before anything is stored. */
 import type { Calendar } from '../../core/lesson/calendar';
 import { ITEMS } from '../../core/lesson/items';
+import { BOUNDS } from '../../core/lesson/bounds';
 import { Laying, MOST_PARTS } from '../../core/lesson/laying';
 import { SCHOOLS } from '../../core/lesson/order';
 import type { Coats, Price, Prices, Shelf } from '../../core/lesson/quantities';
@@ -381,13 +382,19 @@ export const planSchema = object({
   blending: string().oneOf(SCHOOLS.blending).default('any'),
   second: object({
     students: whole(1, 59, saying('plan.second')).required(),
-    youngest: whole(4, 99, saying('plan.youngest')).required(),
+    youngest: whole(...BOUNDS.youngest, saying('plan.youngest')).required(),
   })
     .nullable()
     .default(null),
   room: object({
-    sinks: whole(1, 60, saying('plan.sinks')).nullable().defined().default(null),
-    rack: whole(0, 1000, saying('plan.rack')).nullable().defined().default(null),
+    sinks: whole(...BOUNDS.sinks, saying('plan.sinks'))
+      .nullable()
+      .defined()
+      .default(null),
+    rack: whole(...BOUNDS.rack, saying('plan.rack'))
+      .nullable()
+      .defined()
+      .default(null),
   }).default({ sinks: null, rack: null }),
   prices: mixed<Prices>()
     .test('prices', saying('plan.prices'), (v) => v === undefined || pricesAre(v))
@@ -411,10 +418,10 @@ export const planSchema = object({
     .nullable()
     .test('calendar', saying('plan.calendar'), (v) => v === null || v === undefined || calendarIs(v))
     .default(null),
-  youngest: whole(4, 99, saying('plan.youngest')).required(),
-  minutesPerPeriod: whole(25, 240, saying('plan.minutes')).required(),
-  periods: whole(1, 12, saying('plan.periods')).required(),
-  classSize: whole(1, 60, saying('plan.classSize')).required(),
+  youngest: whole(...BOUNDS.youngest, saying('plan.youngest')).required(),
+  minutesPerPeriod: whole(...BOUNDS.minutesPerPeriod, saying('plan.minutes')).required(),
+  periods: whole(...BOUNDS.periods, saying('plan.periods')).required(),
+  classSize: whole(...BOUNDS.classSize, saying('plan.classSize')).required(),
   steps: array(
     object({
       technique: string().max(60).required(),

@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { Bell, BellOff, ChevronDown, ChevronLeft, ChevronRight, ChevronUp, Maximize, Pause, Play, Plus, X } from 'lucide-react';
 import { ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { BEGIN, given, Held, leftOf, moved, turned, turnsHeld } from '@/core/lesson/boardClock';
-import { lessonValues } from '@/core/lesson/wishes';
+import { knownAs, lessonValues } from '@/core/lesson/wishes';
 import { saysOf } from '@/core/lesson/technique';
 import type { Message } from '@/core/message';
 import type { Point } from '@/core/raster/image';
@@ -139,7 +139,7 @@ function On({ studyId, page, period, second, source, build }: Props) {
       entries,
       Date.now(),
       (s) => plan.steps[s].minutes,
-      (s) => plan.steps[s].own?.name ?? plan.steps[s].technique,
+      (s) => knownAs(plan.steps[s]),
     );
     if (turns.length && !(await act(() => send('POST', `/api/studies/${studyId}/plan/runs`, { period, turns })))) return;
     sessionStorage.removeItem(key);

@@ -1,6 +1,7 @@
 'use client';
 import { CalendarPlus, Plus, X } from 'lucide-react';
 import { useState } from 'react';
+import { BOUNDS } from '@/core/lesson/bounds';
 import type { Calendar } from '@/core/lesson/calendar';
 import { message, typed } from '@/core/message';
 import { NumberInput } from '../shared/NumberInput';
@@ -89,8 +90,8 @@ export function CalendarSettings({ studyId, calendar, usual, onChange }: Props) 
               {say(`plan.dates.days.${name}`)}
               <NumberInput
                 value={own ?? null}
-                low={25}
-                high={240}
+                low={BOUNDS.minutesPerPeriod[0]}
+                high={BOUNDS.minutesPerPeriod[1]}
                 optional
                 placeholder={String(usual)}
                 small="w-16"

@@ -1,6 +1,6 @@
 'use client';
 import { ClipboardList, Dumbbell, Presentation, Printer } from 'lucide-react';
-import { papersIn } from '@/core/colour/materials';
+import { CupboardThing, papersIn } from '@/core/colour/materials';
 import { mediumOf } from '@/core/lesson/media';
 import { triesThatFit } from '@/core/lesson/rehearsal';
 import { waysToFit } from '@/core/lesson/smallest';
@@ -22,7 +22,7 @@ import { PeriodWall } from './PeriodWall';
 import { PlanSettings } from './PlanSettings';
 import { PlanTables, Warnings } from './PlanTables';
 import { StepList } from './StepList';
-import { CupboardThing, KeptStep, laidIn, LearnedBy, PlanPage, planSummary, rulesIn, wishesFrom, WorkFact } from './lesson';
+import { KeptStep, laidIn, LearnedBy, PlanPage, planSummary, rulesIn, wishesFrom, WorkFact } from './lesson';
 import { usePlan } from './usePlan';
 import { useSay } from '../words/Words';
 

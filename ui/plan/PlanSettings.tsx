@@ -1,5 +1,6 @@
 'use client';
 import { DRAFTED, questionsOf, usualSteps } from '@/core/lesson/usual';
+import { BOUNDS } from '@/core/lesson/bounds';
 import { SCHOOLS } from '@/core/lesson/order';
 import { isLessonMedium, LESSON_MEDIA, mediumName } from '@/core/lesson/media';
 import { Message, message } from '@/core/message';
@@ -21,21 +22,9 @@ interface Props {
 const INKS = ['waterproof', 'washable'] as const;
 const CONTACTS = ['light-pencil', 'straight-in'] as const;
 
-const NUMBERS = [
-  ['minutesPerPeriod', 25, 240],
-  ['periods', 1, 12],
-  ['classSize', 1, 60],
-  ['youngest', 4, 99],
-] as const;
+const NUMBERS = ['minutesPerPeriod', 'periods', 'classSize', 'youngest'] as const;
 
-const ROOM = [
-  ['sinks', 1, 60],
-  ['rack', 0, 1000],
-] as const;
-const SECOND = [
-  ['students', 1, 59],
-  ['youngest', 4, 99],
-] as const;
+const ROOM = ['sinks', 'rack'] as const;
 
 /** The second group is never the whole class. */
 const fittingIn = (second: PlanDraft['second'], students: number): PlanDraft['second'] =>
@@ -68,20 +57,20 @@ export function PlanSettings({ studyId, draft, line, inked, onChange }: Props) {
             ))}
           </select>
         </label>
-        {NUMBERS.map(([field, low, high]) => (
+        {NUMBERS.map((field) => (
           <label key={field} className="grid grid-cols-[1fr_4.5rem] items-center gap-2">
             {say(`plan.${field}`)}
             <input
               type="number"
               className="input input-sm w-full"
-              min={low}
-              max={high}
+              min={BOUNDS[field][0]}
+              max={BOUNDS[field][1]}
               key={`${field}:${draft[field]}`}
               defaultValue={draft[field]}
               onChange={(e) => {
                 const value = Math.round(Number(e.target.value));
                 // While a number is being typed it may still be too small: it counts once it can be meant.
-                if (!(value >= low && value <= high)) return;
+                if (!(value >= BOUNDS[field][0] && value <= BOUNDS[field][1])) return;
                 onChange(
                   { ...draft, [field]: value, second: fittingIn(draft.second, field === 'classSize' ? value : draft.classSize) },
                   message(`edits.planField.${field}`),
@@ -161,13 +150,13 @@ export function PlanSettings({ studyId, draft, line, inked, onChange }: Props) {
       <fieldset className="mt-3">
         <legend className="text-sm">{say('plan.room')}</legend>
         <div className="grid grid-cols-2 gap-x-3">
-          {ROOM.map(([field, low, high]) => (
+          {ROOM.map((field) => (
             <label key={field} className="grid grid-cols-[1fr_4.5rem] items-center gap-2">
               {say(`plan.${field}`)}
               <NumberInput
                 value={draft.room[field]}
-                low={low}
-                high={high}
+                low={BOUNDS[field][0]}
+                high={BOUNDS[field][1]}
                 optional
                 onSet={(n) => onChange({ ...draft, room: { ...draft.room, [field]: n } }, message('edits.planField.room'))}
               />
@@ -206,15 +195,17 @@ function Groups({ draft, onChange }: Pick<Props, 'draft' | 'onChange'>) {
       </label>
       {second && (
         <div className="grid grid-cols-2 gap-x-3">
-          {SECOND.map(([field, low, most]) => {
-            const high = field === 'students' ? Math.min(most, draft.classSize - 1) : most;
-            return (
-              <label key={field} className="grid grid-cols-[1fr_4.5rem] items-center gap-2">
-                {say(`plan.second.${field}`)}
-                <NumberInput value={second[field]} low={low} high={high} onSet={(n) => n !== null && set({ ...second, [field]: n })} />
-              </label>
-            );
-          })}
+          {(
+            [
+              ['students', 1, draft.classSize - 1],
+              ['youngest', ...BOUNDS.youngest],
+            ] as const
+          ).map(([field, low, high]) => (
+            <label key={field} className="grid grid-cols-[1fr_4.5rem] items-center gap-2">
+              {say(`plan.second.${field}`)}
+              <NumberInput value={second[field]} low={low} high={high} onSet={(n) => n !== null && set({ ...second, [field]: n })} />
+            </label>
+          ))}
         </div>
       )}
     </div>

@@ -4,7 +4,7 @@ import { ListOrdered, PenLine } from 'lucide-react';
 import { useState } from 'react';
 import type { LessonMedium } from '@/core/lesson/media';
 import { Plan } from '@/core/lesson/plan';
-import { OWN, PlanStep, stepOf } from '@/core/lesson/wishes';
+import { knownAs, OWN, PlanStep, stepOf } from '@/core/lesson/wishes';
 import { rehearsed } from '@/core/lesson/rehearsal';
 import type { LessonRule } from '@/core/lesson/rulesAt';
 import { fromTechnique, NEW_STEP } from '@/core/lesson/ownStep';
@@ -115,7 +115,7 @@ export function StepList(props: Props) {
               source={source}
               colours={laid?.colours[i] ?? []}
               layer={laid?.layers.find((l) => l.step === i) ?? null}
-              learned={learned[s.own ? s.own.name : s.technique] ?? null}
+              learned={learned[knownAs(s)] ?? null}
               warnings={plan?.warnings.filter((w) => w.step === i) ?? []}
               kept={plan?.kept.filter((w) => w.step === i) ?? []}
               open={chosen === i}

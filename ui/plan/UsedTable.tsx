@@ -1,10 +1,11 @@
 'use client';
 import { Plus, X } from 'lucide-react';
+import type { CupboardThing } from '@/core/colour/materials';
 import { costsOf, Used } from '@/core/lesson/substitute';
 import { mediumName } from '@/core/lesson/media';
 import type { Plan } from '@/core/lesson/plan';
 import { lays } from '@/core/lesson/technique';
-import { CupboardThing, PlanDraft, PlanPage, WorkFact } from './lesson';
+import type { PlanDraft, PlanPage, WorkFact } from './lesson';
 import { useSay } from '../words/Words';
 
 interface Props {

@@ -1,14 +1,13 @@
 /** Knows a lesson as the pages have it: the teacher's wishes, what was measured, and the plan and the days that follow from them. */
 import { coloursAt } from '@/core/lesson/colourOrder';
 import { coverOf, groundAndInk, layersIn } from '@/core/lesson/laying';
-import { Calendar, Dated, datesFor, lengthsOf } from '@/core/lesson/calendar';
+import { Calendar, Dated, datesFor } from '@/core/lesson/calendar';
 import type { Learned } from '@/core/lesson/learning';
 import type { LessonMedium } from '@/core/lesson/media';
 import type { Schools } from '@/core/lesson/order';
 import type { Used } from '@/core/lesson/substitute';
-import type { Material } from '@/core/colour/materials';
 import { makePlan, Plan } from '@/core/lesson/plan';
-import type { MeasuredStrokes, PlanStep, PlanWishes, Room, SecondGroup } from '@/core/lesson/wishes';
+import { MeasuredStrokes, PlanStep, PlanWishes, Room, SecondGroup, wishesOf } from '@/core/lesson/wishes';
 import { LessonRule, rulesAt } from '@/core/lesson/rulesAt';
 import { Coats, mixedOf, Prices, Shelf, WorkedShares } from '@/core/lesson/quantities';
 import type { Entry } from '@/core/lesson/schedule';
@@ -50,9 +49,6 @@ export interface PlanPage {
   rules: LessonRule[];
 }
 
-/** A thing of the teacher's cupboard, and what it can do. */
-export type CupboardThing = Pick<Material, 'kind' | 'name' | 'masstone' | 'properties'>;
-
 /** What is written down of the works. */
 export interface WorkFact {
   text: string;
@@ -68,23 +64,8 @@ export interface KeptStep {
 /** What steps took in lessons that were held, by technique or by the name of an own step. */
 export type LearnedBy = Readonly<Record<string, Learned>>;
 
-/** Days that cannot be are told where they are asked for; the lesson is planned without them. */
-function known(lengths: () => number[]): number[] {
-  try {
-    return lengths();
-  } catch {
-    return [];
-  }
-}
-
 /** The lesson as a page has it. */
-export const wishesFrom = (page: PlanPage, draft: PlanDraft = page.plan): PlanWishes => ({
-  ...draft,
-  lengths: draft.calendar ? known(() => lengthsOf(draft.calendar, draft.minutesPerPeriod)) : [],
-  sheetMm: page.sheetMm,
-  shares: page.shares,
-  strokes: page.strokes,
-});
+export const wishesFrom = (page: PlanPage, draft: PlanDraft = page.plan): PlanWishes => wishesOf({ ...page, plan: draft });
 export const planFrom = (page: PlanPage, draft: PlanDraft = page.plan): Plan => makePlan(wishesFrom(page, draft));
 
 /** The rules that are kept to at each step. */

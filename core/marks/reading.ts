@@ -14,7 +14,7 @@ import { Across, wayAcross } from './spacing';
 import { censoredQuantile, Stroke } from './strokes';
 import { SURFACE_BANDS, SurfaceBand, SurfaceEnergy, surfaceOf } from './surface';
 import { textureOf, TextureSums, textureSums } from './texture';
-import { chooseWindows, TileAt, tileFinder, TileReading, tilesOf, wholeOf, widened, workWindow } from './tiles';
+import { amongThemselves, chooseWindows, TileAt, tileFinder, TileReading, tilesOf, wholeOf, widened, workWindow } from './tiles';
 import { packStrokes, Traced } from './traced';
 import { Workup, workUp } from './workup';
 
@@ -274,7 +274,7 @@ export function readOverall(
     if (free.length > 5) windows.length.push(median(free));
   }
   putAway();
-  return summarise(tiles, density.some((v) => v > 0) ? density : lineDensity, strokes, windows, surfaces, textures, scale);
+  return summarise(amongThemselves(tiles), density.some((v) => v > 0) ? density : lineDensity, strokes, windows, surfaces, textures, scale);
 }
 
 /** The way across a window's strokes in the tile where most of them are counted. */

@@ -1,8 +1,9 @@
 import { blankPatch, drawLine } from '../../tests/support/patches';
 import { RgbImage } from '../raster/image';
 import { axialDifference } from '../raster/statistics';
-import { coveringWindows } from './tiles';
-import { MarksWhere, marksIn } from './where';
+import { STROKES } from './kinds';
+import { amongThemselves, coveringWindows } from './tiles';
+import { MarksWhere, marksIn, together } from './where';
 
 const GROUND = [92.9, -0.3, 6.7];
 const [WIDTH, HEIGHT] = [800, 500];
@@ -84,6 +85,16 @@ describe('marks of a hatched half sheet', () => {
     const right = tiles.filter((t) => t.rect[0] > 2 * 420);
     expect(right.length).toBeGreaterThan(3);
     for (const t of right) expect(t.kind).toBe('blank');
-    expect(tiles.some((t) => t.kind === 'parallel-hatch')).toBe(true);
+    // A single band of strokes may be taken for lines, but for nothing that is not drawn.
+    expect(tiles.filter((t) => t.kind && STROKES.has(t.kind)).length).toBeGreaterThan(3);
+  });
+
+  test('windows that are put together judge their tiles among all of them, however many there are so far', () => {
+    const tiles = together(all).flatMap((w) => w.tiles);
+    expect(tiles).toEqual(amongThemselves(all.flatMap((w) => w.tiles)));
+    expect(together(together(all).slice(0, 1))).toEqual(together(all.slice(0, 1)));
+    expect(together(all).map((w) => w.tiles.length)).toEqual(all.map((w) => w.tiles.length));
+    // What is bare stays so.
+    expect(tiles.filter((t) => t.kind === 'blank').length).toBe(all.flatMap((w) => w.tiles).filter((t) => t.kind === 'blank').length);
   });
 });

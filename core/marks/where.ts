@@ -3,7 +3,7 @@ import { SheetTone } from '../colour/sheetTone';
 import { Mask, RgbImage } from '../raster/image';
 import { putAway } from '../raster/kernels/closeUp';
 import { packStrokes, Traced } from './traced';
-import { TileReading, tilesOf, widened, Window, workWindow } from './tiles';
+import { amongThemselves, TileReading, tilesOf, widened, Window, workWindow } from './tiles';
 import { Workup } from './workup';
 
 export interface MarksWhere {
@@ -12,7 +12,7 @@ export interface MarksWhere {
   ticks: Float32Array;
   /** Side of the fields the ticks stand for, px of the picture. */
   field: number;
-  tiles: Pick<TileReading, 'rect' | 'kind' | 'confidence' | 'detail'>[];
+  tiles: Pick<TileReading, 'rect' | 'kind' | 'confidence' | 'detail' | 'belief' | 'area'>[];
 }
 
 /** Side of the fields that get a tick of their own, mark-size px. */
@@ -70,11 +70,20 @@ export function marksIn(
     field: FIELD * factor,
     tiles: tiles
       .filter(({ rect: [x, y, w, h] }) => isOwn(x + w / 2, y + h / 2))
-      .map(({ rect: at, kind, confidence, detail }) => ({
+      .map(({ rect: at, kind, confidence, detail, belief, area }) => ({
         rect: [at[0] * factor, at[1] * factor, at[2] * factor, at[3] * factor],
         kind,
         confidence,
         detail,
+        belief,
+        area,
       })),
   };
+}
+
+/** Windows of one picture with their tiles judged among all of them, as in the picture's own reading; more may follow. */
+export function together(windows: readonly MarksWhere[]): MarksWhere[] {
+  const judged = amongThemselves(windows.flatMap((w) => w.tiles));
+  let at = 0;
+  return windows.map((w) => ({ ...w, tiles: judged.slice(at, (at += w.tiles.length)) }));
 }

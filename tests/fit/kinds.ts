@@ -1,15 +1,15 @@
 /** Fits how kinds of mark are told from the clues, and finds how often that is right on what it was not fitted on. */
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { kindChances, likeliest, MARK_KINDS, MarkKind, MOST_UNUSUAL } from '../../core/marks/kinds';
+import { among, Belief, kindChances, likeliest, MARK_KINDS, MarkKind, MOST_UNUSUAL, usualKinds } from '../../core/marks/kinds';
 import { KindCoefficients } from '../../core/marks/kindModel';
 import { clamp } from '../../core/raster/statistics';
-import { Example } from './material';
+import { Example, Place } from './material';
 
 /** Real patches are few: each counts for as many drawn ones. A second name counts so much of the patch. */
-const REAL_WEIGHT = 1.5;
+const REAL_WEIGHT = 2.5;
 const SECOND = 0.3;
 /** Ridge on every coefficient but the constants, in examples. */
-const RIDGE = 4;
+const RIDGE = 20;
 const ROUNDS = 400;
 
 interface Row {
@@ -92,23 +92,36 @@ export interface HeldOut {
   example: Example;
   kind: MarkKind;
   chance: number;
+  /** The same judged among all places of its picture; null where it is of none. */
+  among: Pick<HeldOut, 'kind' | 'chance'> | null;
 }
 
 /** Every example judged by coefficients fitted without its renderer, or without its hand (real pictures by others in five parts). */
-export function leaveOneOut(examples: readonly Example[]): HeldOut[] {
+export function leaveOneOut(examples: readonly Example[], places: Readonly<Record<string, readonly Place[]>> = {}): HeldOut[] {
   const others = [...new Set(examples.filter((e) => e.real && !e.source.startsWith('hand-')).map((e) => e.source))].sort();
   const partOf = (e: Example) => (others.includes(e.source) ? `part ${others.indexOf(e.source) % 5}` : e.source);
   return [...new Set(examples.map(partOf))].flatMap((part) => {
     const model = fitKinds(examples.filter((e) => partOf(e) !== part));
-    return examples
-      .filter((e) => partOf(e) === part)
-      .map((example) => {
-        const chances = kindChances(example.clues, example.groundKnown, model);
-        const kind = likeliest(chances);
-        return { example, kind, chance: chances[kind] };
-      });
+    const chancesOf = ({ clues, groundKnown }: Place) => kindChances(clues, groundKnown, model);
+    const own = examples.filter((e) => partOf(e) === part && !e.reversed);
+    const usual = new Map(
+      [...new Set(own.map((e) => e.picture))].flatMap((p) => (places[p] ? [[p, usualKinds(places[p].map(chancesOf))]] : [])),
+    );
+    return own.map((example) => {
+      const alone = chancesOf(example);
+      const shares = usual.get(example.picture);
+      return { example, ...likeliestOf(alone), among: shares ? likeliestOf(among(alone, shares)) : null };
+    });
   });
 }
+
+function likeliestOf(chances: Belief): Pick<HeldOut, 'kind' | 'chance'> {
+  const kind = likeliest(chances);
+  return { kind, chance: chances[kind] };
+}
+
+/** Real patches as they come out among the places of their pictures. */
+export const amongPlaces = (judged: readonly HeldOut[]): HeldOut[] => judged.flatMap((j) => (j.among ? [{ ...j, ...j.among }] : []));
 
 export const isRight = ({ example, kind }: HeldOut): boolean => example.kinds.includes(kind);
 

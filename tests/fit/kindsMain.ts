@@ -2,8 +2,8 @@
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { evidenceCode, hashOf } from './evidenceCode';
-import { fitKinds, leaveOneOut, reliabilityOf } from './kinds';
-import { drawnExamples, Example, realExamples } from './material';
+import { amongPlaces, fitKinds, leaveOneOut, reliabilityOf } from './kinds';
+import { drawnExamples, pictureTiles, realExamples } from './material';
 import { picturesFolder } from './pictures';
 import { heldOutTables } from './tables';
 
@@ -18,9 +18,9 @@ const SOURCES = ['renderers', 'fit'].flatMap((folder) =>
 );
 
 /** Gathering takes minutes: it is kept in build/ under a hash of all it comes from. */
-async function remembered(what: string, gather: () => Promise<Example[]>): Promise<Example[]> {
+async function remembered<T>(what: string, gather: () => Promise<T>): Promise<T> {
   const file = join('build', 'fit', `${what}-${evidenceCode()}-${hashOf(SOURCES)}-${MANY}-${SEED}.json`);
-  if (existsSync(file)) return JSON.parse(readFileSync(file, 'utf8')) as Example[];
+  if (existsSync(file)) return JSON.parse(readFileSync(file, 'utf8')) as T;
   const examples = await gather();
   mkdirSync(join('build', 'fit'), { recursive: true });
   writeFileSync(file, JSON.stringify(examples));
@@ -37,8 +37,13 @@ async function main(args: readonly string[]): Promise<void> {
     process.exit(2);
   }
   const examples = [...(await remembered('drawn', () => drawnExamples(MANY, SEED))), ...real];
-  const judged = leaveOneOut(examples);
-  const data = { code: evidenceCode(), ...fitKinds(examples), reliability: reliabilityOf(judged) };
+  const judged = leaveOneOut(examples, await remembered('places', () => pictureTiles(folder)));
+  const data = {
+    code: evidenceCode(),
+    ...fitKinds(examples),
+    reliability: reliabilityOf(judged),
+    reliabilityAmong: reliabilityOf(amongPlaces(judged)),
+  };
   process.stdout.write(JSON.stringify({ data, tables: heldOutTables(judged) }));
 }
 

@@ -73,7 +73,8 @@ function examples(many: number, seed: number, source: string): Example[] {
   ];
   return Array.from({ length: many }, (_, i) => {
     const [kind, x, y] = middles[i % 3];
-    return { source, real: false, kinds: [kind], groundKnown: true, clues: { x: x + normal(r), y: y + normal(r) } };
+    const known = { real: false, picture: source, kinds: [kind], again: [kind], reversed: false, groundKnown: true };
+    return { source, ...known, clues: { x: x + normal(r), y: y + normal(r) } };
   });
 }
 

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useSyncExternalStore } from 'react';
-import type { MarksWhere } from '@/core/marks/where';
+import { type MarksWhere, together } from '@/core/marks/where';
 import type { Places } from '@/core/style/places';
 import type { ReadAs } from '@/core/style/prepare';
 import { readingWorker, wholePicture } from '../reading/client';
@@ -54,7 +54,7 @@ class Reader {
       if (!this.where.places) this.set({ places: await worker.places(url, as), failed: false });
       const { windows } = this.where.places!;
       while (this.wanted.marks > 0 && this.where.marks.length < windows)
-        this.set({ marks: [...this.where.marks, await worker.marks(url, as, this.where.marks.length)] });
+        this.set({ marks: together([...this.where.marks, await worker.marks(url, as, this.where.marks.length)]) });
     } catch {
       this.set({ failed: true });
     } finally {

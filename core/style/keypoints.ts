@@ -5,6 +5,7 @@
 import { lightnessPlane } from '../colour/lab';
 import { gaussian } from '../raster/filters';
 import { Plane, RgbImage } from '../raster/image';
+import { nearestForms } from '../raster/kernels/kernels';
 import { reducePlane } from '../raster/resample';
 
 /** Places are in widths of the picture, from its middle, down positive; turns in radians, clockwise as seen. */
@@ -195,29 +196,11 @@ interface Pair {
 }
 
 function pairsOf(source: readonly Keypoint[], piece: readonly Keypoint[], mirrored: boolean): Pair[] {
-  const out: Pair[] = [];
-  for (const a of source) {
-    const form = mirrored ? mirroredForm(a.form) : a.form;
-    let [best, second] = [Infinity, Infinity];
-    let found: Keypoint | null = null;
-    for (const b of piece) {
-      const other = b.form;
-      let d = 0;
-      for (let from = 0; from < form.length && d < second; from += 32)
-        for (let k = from; k < from + 32; k++) {
-          const off = form[k] - other[k];
-          d += off * off;
-        }
-      if (d < best) {
-        // The same corner at the next size is no rival.
-        if (!found || Math.hypot(found.x - b.x, found.y - b.y) > NEAR) second = best;
-        best = d;
-        found = b;
-      } else if (d < second && Math.hypot(found!.x - b.x, found!.y - b.y) > NEAR) second = d;
-    }
-    if (found && best < CLEARLY ** 2 * second) out.push({ a, b: found });
-  }
-  return out;
+  const forms = source.map((a) => (mirrored ? mirroredForm(a.form) : a.form));
+  // The same corner at the next size is no rival.
+  return nearestForms(forms, piece, NEAR).flatMap(({ found, best, second }, k) =>
+    found >= 0 && best < CLEARLY ** 2 * second ? [{ a: source[k], b: piece[found] }] : [],
+  );
 }
 
 /** The placing most pairs agree in, each pair proposing one (Fischler and Bolles 1981); null for fewer than three. */

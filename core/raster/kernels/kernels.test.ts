@@ -16,6 +16,7 @@ import {
   erodeMin,
   labOf,
   lightnessOf,
+  nearestForms,
   pieceSums,
   separable,
   softened,
@@ -321,4 +322,29 @@ test('three channels rise together, along the normal', () => {
   expect([nx[at], ny[at]]).toEqual([expect.closeTo(0.6, 4), expect.closeTo(-0.8, 4)]);
   const flat = steepestRise([slope(0.1, 0)], Float32Array.of(-0.5, 0, 0.5), Float32Array.of(0, 1, 0), 1);
   expect([flat.nx[at], flat.ny[at]]).toEqual([0, 0]);
+});
+
+test('the nearest form and its nearest rival, as a plain loop finds them', () => {
+  const r = seededRandom(41);
+  const point = () => ({ x: r() - 0.5, y: r() - 0.5, form: Uint8Array.from({ length: 128 }, () => Math.floor(256 * r())) });
+  const forms = Array.from({ length: 30 }, () => point().form);
+  // Among them one at the same place twice over, a form that is met again, and the farthest two there are.
+  const others = Array.from({ length: 40 }, point);
+  others[7] = { ...others[6], form: others[6].form.map((v) => v ^ 1) };
+  forms[3] = others[6].form;
+  forms[4] = new Uint8Array(128).fill(255);
+  others[11] = { ...others[11], form: new Uint8Array(128) };
+  const near = 0.2;
+  const found = nearestForms(forms, others, near);
+  forms.forEach((form, i) => {
+    const far = others.map((o) => o.form.reduce((s, v, k) => s + (v - form[k]) ** 2, 0));
+    expect(found[i].best).toBe(Math.min(...far));
+    expect(found[i].found).toBe(far.indexOf(found[i].best));
+  });
+  // In the order they are met, whoever lies apart from the nearest so far is a rival.
+  expect(found[3]).toMatchObject({ found: 6, best: 0 });
+  expect(found[3].second).toBeGreaterThan(128);
+  expect(nearestForms(forms, others.slice(0, 1), near)[0].second).toBe(Infinity);
+  expect(nearestForms(forms, [], near)[0]).toEqual({ found: -1, best: Infinity, second: Infinity });
+  expect(nearestForms([], others, near)).toEqual([]);
 });

@@ -320,3 +320,37 @@ export function steepestRise(channels: readonly Plane[], derive: Float32Array, s
     return { steepness: arena.floats(xx, n), nx: arena.floats(yy, n), ny: arena.floats(xy, n) };
   });
 }
+
+export interface NearestForm {
+  /** Number of the nearest of the others; −1 for none. */
+  found: number;
+  /** Squared distance to it, and to the nearest that lies elsewhere (Infinity for none). */
+  best: number;
+  second: number;
+}
+
+/** For each form the nearest of the others, and how far its nearest rival is: one more than `near` from it. Forms are of one length, a multiple of 16. */
+export function nearestForms(
+  forms: readonly Uint8Array[],
+  others: readonly { x: number; y: number; form: Uint8Array }[],
+  near: number,
+): NearestForm[] {
+  if (!forms.length || !others.length) return forms.map(() => ({ found: -1, best: Infinity, second: Infinity }));
+  const { length } = forms[0];
+  const laid = (list: readonly Uint8Array[]) => {
+    const out = new Uint8Array(length * list.length);
+    list.forEach((form, k) => out.set(form, length * k));
+    return out;
+  };
+  const places = new Float64Array(others.flatMap(({ x, y }) => [x, y]));
+  return once((arena) => {
+    const [a, b, at] = [arena.write(laid(forms)), arena.write(laid(others.map((o) => o.form))), arena.write(places)];
+    const to = arena.room(12 * forms.length);
+    arena.run.nearestForms(a, forms.length, b, at, others.length, length, near, to);
+    const out = arena.wholes(to, 3 * forms.length);
+    return forms.map((_, k) => {
+      const [found, best, second] = out.subarray(3 * k, 3 * k + 3);
+      return { found, best, second: second === 0x7fffffff ? Infinity : second };
+    });
+  });
+}

@@ -119,6 +119,7 @@ interface Exports {
     to: number,
   ): void;
   countUnder(from: number, only: number, n: number, most: number, to: number): void;
+  nearestForms(a: number, na: number, b: number, places: number, nb: number, length: number, near: number, to: number): void;
   crests(L: number, w: number, h: number, step: number, faint: number, taken: number, strength: number, crest: number, way: number): void;
 }
 
@@ -148,7 +149,7 @@ const MOST_KEPT = 64 * 1024 * 1024;
 /** Loads of four reach a little past the end of what they need, and a little before its beginning. */
 export const SPARE = 64;
 
-type Numbers = Float32Array | Int32Array | Uint8Array | Uint8ClampedArray;
+type Numbers = Float32Array | Float64Array | Int32Array | Uint8Array | Uint8ClampedArray;
 
 /** Room in the memory of one instance: what goes in is copied there, what comes out is copied back. */
 export class Arena {

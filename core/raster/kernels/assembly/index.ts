@@ -9,4 +9,5 @@ export { distance } from './distance';
 export { apart, gather, lab } from './colour';
 export { components, sauvola, thin } from './outline';
 export { bandSums, borderSums, countUnder, crests, rise, runSums, sizeSums } from './closeUp';
+export { nearestForms } from './forms';
 export { besideLines, depth, pieceSums, turned } from './window';

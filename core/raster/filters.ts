@@ -1,5 +1,5 @@
 /** Knows how to smooth planes: Gaussians by direct kernel or by repeated boxes, with edges repeated. */
-import { Mask, Plane, plane } from './image';
+import { Mask, mask, Plane, plane } from './image';
 import { dilateMax, erodeMin, softened, Softening } from './kernels/kernels';
 
 export { box, dilateMax, erodeMin, separable } from './kernels/kernels';
@@ -35,5 +35,7 @@ export function closedOver(where: (i: number) => boolean, width: number, height:
   const bits = plane(width, height);
   for (let i = 0; i < bits.data.length; i++) bits.data[i] = where(i) ? 1 : 0;
   const closed = erodeMin(dilateMax(bits, reach), reach);
-  return { width, height, data: Uint8Array.from(closed.data, (v) => (v > 0.5 ? 1 : 0)) };
+  const out = mask(width, height);
+  for (let i = 0; i < out.data.length; i++) out.data[i] = closed.data[i] > 0.5 ? 1 : 0;
+  return out;
 }

@@ -73,9 +73,8 @@ function along(
   return out;
 }
 
-/** What a square tile loses when it is made smaller by `factor` and large again: absolute differences, along rows or along columns. */
-function lossOf(tile: Float32Array, size: number, factor: number): Float32Array {
-  const [down, up] = roundTrip(size, factor);
+/** What a square tile loses when it is made smaller and large again: absolute differences, along rows or along columns. */
+function lossOf(tile: Float32Array, size: number, [down, up]: [Taps, Taps]): Float32Array {
   const less = down.first.length;
   const rows = along(along(tile, size, size, size, 1, down), less, size, less, 1, up);
   const columns = along(along(tile, size, size, 1, size, down), less, size, less, 1, up);
@@ -114,8 +113,13 @@ function tilesOf(image: RgbImage, [x0, y0, w, h]: Rect): Rect[] {
  * and large again; 1 where there is too little contrast to tell. Only `within` (px; the picture proper) is looked at.
  */
 export function sharpnessOf(image: RgbImage, within: Rect = [0, 0, image.width, image.height]): number {
-  const tiles = tilesOf(image, within).map((rect) => ({ size: rect[2], data: lightnessPlane(cropImage(image, rect)).data }));
-  const lossAt = (factor: number) => tiles.map(({ size, data }) => quantile(lossOf(data, size, factor), 0.995));
+  const rects = tilesOf(image, within);
+  const size = rects[0][2];
+  const tiles = rects.map((rect) => lightnessPlane(cropImage(image, rect)).data);
+  const lossAt = (factor: number) => {
+    const trip = roundTrip(size, factor);
+    return tiles.map((tile) => quantile(lossOf(tile, size, trip), 0.995));
+  };
   const contrasts = lossAt(12);
   const contrast = Math.max(...contrasts);
   if (!(contrast >= LEAST_CONTRAST)) return 1;

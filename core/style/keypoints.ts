@@ -76,7 +76,7 @@ function cornersOf({ dx, dy, width: w, height: h }: Slopes): [x: number, y: numb
       const s = strength[i];
       if (s <= 1) continue;
       let most = true;
-      for (let dy = -3; dy <= 3 && most; dy++) for (let dx = -3; dx <= 3; dx++) if (strength[i + dy * w + dx] > s) most = false;
+      for (let dy = -3; dy <= 3 && most; dy++) for (let dx = -3; dx <= 3 && most; dx++) if (strength[i + dy * w + dx] > s) most = false;
       if (most) found.push({ at: [x, y], s });
     }
   return found
@@ -102,6 +102,12 @@ function turnAt({ size, way, width: w }: Slopes, x: number, y: number): number {
   return ((best + 0.5 + off) / 36) * 2 * Math.PI - Math.PI;
 }
 
+/** How much each px of what is described counts: less toward its rim. */
+const NEARER = Float64Array.from({ length: (2 * REACH) ** 2 }, (_, i) => {
+  const [u, v] = [(i % (2 * REACH)) + 0.5 - REACH, Math.floor(i / (2 * REACH)) + 0.5 - REACH];
+  return Math.exp(-(u * u + v * v) / (2 * REACH * REACH * 0.5));
+});
+
 function formAt({ size, way, width: w, height: h }: Slopes, x: number, y: number, turn: number): Uint8Array {
   const bins = new Float64Array(CELLS * CELLS * WAYS);
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
@@ -111,13 +117,18 @@ function formAt({ size, way, width: w, height: h }: Slopes, x: number, y: number
       const py = Math.round(y + s * u + c * v);
       if (px < 0 || py < 0 || px >= w || py >= h) continue;
       const i = py * w + px;
-      const weight = size[i] * Math.exp(-(u * u + v * v) / (2 * REACH * REACH * 0.5));
+      const weight = size[i] * NEARER[(v + REACH - 0.5) * 2 * REACH + u + REACH - 0.5];
       // Shared among the nearest cells and directions, so that a small slip changes little.
-      const [gx, gy] = [((u + REACH) / (2 * REACH)) * CELLS - 0.5, ((v + REACH) / (2 * REACH)) * CELLS - 0.5];
+      const gx = ((u + REACH) / (2 * REACH)) * CELLS - 0.5;
+      const gy = ((v + REACH) / (2 * REACH)) * CELLS - 0.5;
       const a = (((((way[i] - turn) / (2 * Math.PI)) * WAYS) % WAYS) + WAYS) % WAYS;
-      const [x0, y0, a0] = [Math.floor(gx), Math.floor(gy), Math.floor(a)];
+      const x0 = Math.floor(gx);
+      const y0 = Math.floor(gy);
+      const a0 = Math.floor(a);
       for (let k = 0; k < 8; k++) {
-        const [cx, cy, ca] = [x0 + (k & 1), y0 + ((k >> 1) & 1), a0 + (k >> 2)];
+        const cx = x0 + (k & 1);
+        const cy = y0 + ((k >> 1) & 1);
+        const ca = a0 + (k >> 2);
         if (cx < 0 || cy < 0 || cx >= CELLS || cy >= CELLS) continue;
         const share = (1 - Math.abs(gx - cx)) * (1 - Math.abs(gy - cy)) * (1 - Math.abs(a - ca));
         bins[(cy * CELLS + cx) * WAYS + (ca % WAYS)] += weight * share;
@@ -139,7 +150,9 @@ export function packed(points: readonly Keypoint[]): PackedPoints {
 }
 
 export function unpacked({ places, forms }: PackedPoints): Keypoint[] {
-  const bytes = Uint8Array.from(atob(forms), (c) => c.charCodeAt(0));
+  const text = atob(forms);
+  const bytes = new Uint8Array(text.length);
+  for (let i = 0; i < bytes.length; i++) bytes[i] = text.charCodeAt(i);
   const n = CELLS * CELLS * WAYS;
   return Array.from({ length: places.length / 4 }, (_, i) => {
     const [x, y, size, turn] = places.slice(4 * i, 4 * i + 4);

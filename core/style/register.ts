@@ -214,7 +214,7 @@ function normalEquations(
   rises: readonly Float32Array[],
 ): { normal: Float64Array[]; right: Float64Array } {
   const n = FREE.length + 2;
-  const normal = Array.from({ length: n }, () => new Float64Array(n));
+  const square = new Float64Array(n * n);
   const right = new Float64Array(n);
   const row = new Float64Array(n);
   row[n - 1] = 1;
@@ -226,12 +226,13 @@ function normalEquations(
     row[n - 2] = here[i];
     const off = data[i] - here[i];
     for (let p = 0; p < n; p++) {
-      right[p] += row[p] * off;
-      for (let q = 0; q <= p; q++) normal[p][q] += row[p] * row[q];
+      const v = row[p];
+      right[p] += v * off;
+      for (let q = 0; q <= p; q++) square[p * n + q] += v * row[q];
     }
   }
-  for (let p = 0; p < n; p++) for (let q = 0; q < p; q++) normal[q][p] = normal[p][q];
-  return { normal, right };
+  for (let p = 0; p < n; p++) for (let q = 0; q < p; q++) square[q * n + p] = square[p * n + q];
+  return { normal: Array.from({ length: n }, (_, p) => square.subarray(p * n, (p + 1) * n)), right };
 }
 
 const ROUNDS = 20;

@@ -1,5 +1,5 @@
 // `./oldhand test`: every check, and the true sum of what passed and failed over the runners.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -15,15 +15,23 @@ export async function test(words) {
   ensureBundles();
   const results = [];
   const scratch = mkdtempSync(join(tmpdir(), 'oldhand-test-'));
-  const check = (name, command, args) => {
-    if (!wanted(name)) return;
-    say(`\n== ${name}`);
-    const done = spawnSync(command, args, {
-      cwd: ROOT,
-      stdio: ['ignore', 'inherit', 'inherit'],
-      env: { ...process.env, CI: 'true' },
-    });
-    results.push({ name, passed: done.status === 0 ? 1 : 0, failed: done.status === 0 ? 0 : 1 });
+  /** One after another from a list that several share; what each prints is shown when it is done. */
+  const checks = async (list) => {
+    for (let next = list.shift(); next; next = list.shift()) {
+      const [name, command, args] = next;
+      const passed = await new Promise((done) => {
+        const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, CI: 'true' } });
+        const printed = [];
+        for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => printed.push(part));
+        child.on('error', (error) => printed.push(Buffer.from(`${error.message}\n`)));
+        child.on('close', (status) => {
+          say(`\n== ${name}`);
+          process.stdout.write(Buffer.concat(printed));
+          done(status === 0);
+        });
+      });
+      results.push({ name, passed: passed ? 1 : 0, failed: passed ? 0 : 1 });
+    }
   };
   const counted = (name, command, args, report, read, env = {}) => {
     if (!wanted(name)) return;
@@ -43,19 +51,23 @@ export async function test(words) {
     results.push({ name, ...sum });
   };
   try {
-    check('types', process.execPath, [join(ROOT, 'node_modules/typescript/bin/tsc'), '--noEmit']);
-    check('lint', bin('eslint'), ['.', '--max-warnings=0']);
-    check('format', bin('prettier'), ['--check', '--log-level=warn', '.']);
-    check(
-      'layers',
-      bin('depcruise'),
-      ['--config', '.dependency-cruiser.cjs', 'core', 'words', 'server', 'app', 'ui', 'headless', 'atelier'].filter(
-        (p) => p.startsWith('-') || p.startsWith('.') || existsSync(join(ROOT, p)),
-      ),
-    );
-    check('kernels', process.execPath, [join(ROOT, 'launcher/kernels.mjs'), '--check']);
-    check('sentences outside words', process.execPath, [join(ROOT, 'launcher/english.mjs')]);
-    check('dead code', bin('knip'), ['--no-progress']);
+    const list = [
+      ['lint', bin('eslint'), ['.', '--max-warnings=0']],
+      ['types', process.execPath, [join(ROOT, 'node_modules/typescript/bin/tsc'), '--noEmit']],
+      ['format', bin('prettier'), ['--check', '--log-level=warn', '.']],
+      [
+        'layers',
+        bin('depcruise'),
+        ['--config', '.dependency-cruiser.cjs', 'core', 'words', 'server', 'app', 'ui', 'headless', 'atelier'].filter(
+          (p) => p.startsWith('-') || p.startsWith('.') || existsSync(join(ROOT, p)),
+        ),
+      ],
+      ['kernels', process.execPath, [join(ROOT, 'launcher/kernels.mjs'), '--check']],
+      ['sentences outside words', process.execPath, [join(ROOT, 'launcher/english.mjs')]],
+      ['dead code', bin('knip'), ['--no-progress']],
+    ].filter(([name]) => wanted(name));
+    // Each of them uses one core; the longest begins.
+    await Promise.all([checks(list), checks(list)]);
     const jest = (name, ...more) => {
       const report = join(scratch, `${name.replaceAll(' ', '-')}.json`);
       counted(name, bin('jest'), ['--ci', '--json', `--outputFile=${report}`, '--testLocationInResults', ...more], report, (r) => ({

@@ -40,7 +40,8 @@ export const evidence = {
     lineWidth: 'wie dunkel ein Strich von einer Seite zur anderen ist, an einigen hundert Stellen seiner Mitte.',
     strokeLength: 'Striche entlang ihrer Mitte und durch ihre Kreuzungen verfolgt; was hinausläuft, zählt als mindestens so lang.',
     coverage: 'der Anteil, der dunkler oder heller als das bloße Blatt ist.',
-    kinds: 'jedes kleine Quadrat des Bildes wird gegen gezeichnete und gemalte Beispiele gehalten, deren Art bekannt ist.',
+    kinds:
+      'jedes kleine Quadrat des Bildes wird gegen gezeichnete und gemalte Beispiele gehalten, deren Art bekannt ist. Woraus das Bild vor allem besteht, gilt in jedem Quadrat als wahrscheinlicher.',
     edges: 'die Grenzen der Tonstufen werden verfolgt, und quer dazu wird der Wechsel von Hell zu Dunkel angesehen.',
     slack: 'wie weit die Grenze einer Farbe von der nächsten dunklen Linie liegt.',
     surface: 'wie stark sich der Ton in jeder Feinheit ändert, neben den Strichen.',

@@ -40,7 +40,8 @@ export const evidence = {
     lineWidth: 'how dark a line is from side to side, at some hundred places along its middle.',
     strokeLength: 'strokes followed along their middles and through their crossings; those that run off count as at least so long.',
     coverage: 'the share that is darker or lighter than the bare sheet.',
-    kinds: 'each small square of the picture is held against drawn and painted examples whose kind is known.',
+    kinds:
+      'each small square of the picture is held against drawn and painted examples whose kind is known. What the picture is mostly made of counts as likelier in each square.',
     edges: 'the borders of the value steps are followed, and the change from light to dark is looked at straight across them.',
     slack: 'how far the border of a colour lies from the nearest dark line.',
     surface: 'how much the tone changes at each fineness, beside the strokes.',

@@ -2,7 +2,7 @@
 import { SheetTone } from '../colour/sheetTone';
 import { Mask, mask, Point, Rect, RgbImage } from '../raster/image';
 import { putAway } from '../raster/kernels/closeUp';
-import { axialDifference, clamp, median, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
+import { axialDifference, clamp, median, medianError, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
 import { crossingOf, gatherEvidence } from './evidence';
 import { CROSSED, decideKind, DRAWN, EVEN, HATCHED, isLikely, MARK_KINDS, MarkKind, ONE_WAY, STROKES, weighKinds } from './kinds';
 import { addCourses, coursesOf, crossingAmong } from './crossing';
@@ -63,13 +63,15 @@ function longEnough(strokes: readonly Stroke[], width: Pick<WidthReading, 'px'> 
   return strokes.filter((s) => s.length >= Math.max(8, 2.5 * ends)).map((s) => ({ ...s, length: s.length + ends }));
 }
 
+const uncut = (strokes: readonly Stroke[]): Stroke[] => strokes.filter((s) => !s.cut);
+
 function lengthReading(
   strokes: readonly Stroke[],
   width: Pick<WidthReading, 'px'> | null,
   scale: MarkScale,
 ): Pick<Reading, 'strokeLength' | 'straightness'> {
   const long = longEnough(strokes, width);
-  const free = long.filter((s) => !s.cut);
+  const free = uncut(long);
   if (free.length < 5) return { strokeLength: null, straightness: long.length >= 5 ? median(long.map((s) => s.straightness)) : null };
   const [short, middle, most] = [0.1, 0.5, 0.9].map((q) => censoredQuantile(long, q));
   return {
@@ -141,11 +143,12 @@ export interface OverallMarks {
   shares: (Record<MarkKind, number> & { untold: number }) | null;
   /** Kinds and how finished the place is (0 untouched), where they were read, centres 0–1 of the picture, for the map. */
   map: { x: number; y: number; kind: MarkKind | null; detail: number }[];
-  /** Sampling error of each number as its windows show it: of the mean for direction and coverage, of one window for sizes. */
+  /** Sampling error of each number as its windows or strokes show it: of the mean for direction and coverage, of the median for straightness, of one window for sizes. */
   spread: {
     spacing: number | null;
     lineWidth: number | null;
     strokeLength: number | null;
+    straightness: number | null;
     direction: number | null;
     coverage: number;
   };
@@ -378,6 +381,8 @@ function summarise(
       spacing: own(rangeSpread(windows.spacing)),
       lineWidth: own(rangeSpread(windows.width.map((w) => w.px))),
       strokeLength: own(rangeSpread(windows.length)),
+      straightness:
+        followedStrokes.straightness === null ? null : medianError(uncut(longEnough(strokes, widthReading)).map((s) => s.straightness)),
       direction: spread,
       coverage: standardDeviation(coverages) / Math.sqrt(Math.max(1, coverages.length)),
     },

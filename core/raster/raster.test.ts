@@ -11,7 +11,9 @@ import {
   axialDifference,
   clamp,
   histogramQuantiles,
+  mean,
   median,
+  medianError,
   normal,
   quantile,
   seededRandom,
@@ -211,6 +213,20 @@ test('multi-level Otsu refuses impossible counts and parts clear groups', () => 
   expect(b).toBeLessThanOrEqual(24);
   expect(toldBy(() => multiOtsu(counts, 1))).toMatch(/steps/);
   expect(toldBy(() => multiOtsu(counts, 31))).toMatch(/steps/);
+});
+
+test('the standard error of a median is what medians of many samples stray by, also where values lie at two places', () => {
+  const r = seededRandom(5);
+  const even = () => r();
+  const twofold = () => (r() < 0.5 ? 0.3 : 0.8) + 0.1 * r();
+  for (const draw of [even, twofold, () => normal(r)]) {
+    const samples = Array.from({ length: 300 }, () => Array.from({ length: 80 }, draw));
+    const strayed = standardDeviation(samples.map(median));
+    const told = mean(samples.map((s) => medianError(s)!));
+    expect(told / strayed).toBeGreaterThan(0.75);
+    expect(told / strayed).toBeLessThan(1.35);
+  }
+  expect(medianError([1, 2, 3, 4])).toBeNull();
 });
 
 test('quantiles, medians and spreads agree with their definitions', () => {

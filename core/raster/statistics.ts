@@ -60,6 +60,16 @@ export function standardDeviation(values: readonly number[]): number {
   return Math.sqrt(s / (values.length - 1));
 }
 
+/**
+ * Standard error of a median, whatever the values' distribution (Woodruff 1952): half the distance between the quantiles that lie one
+ * standard error of a share to both sides of it. Null with fewer than five values.
+ */
+export function medianError(values: readonly number[]): number | null {
+  if (values.length < 5) return null;
+  const beside = 0.5 / Math.sqrt(values.length);
+  return (quantile(values, 0.5 + beside) - quantile(values, 0.5 - beside)) / 2;
+}
+
 /** Weighted quantile of unsorted values; weights ≥ 0, NaN when all are 0. */
 export function weightedQuantile(values: readonly number[], weights: readonly number[], q: number): number {
   const order = values.map((_, i) => i).sort((a, b) => values[a] - values[b]);

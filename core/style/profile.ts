@@ -231,7 +231,7 @@ function collect(g: Gathered): FeatureSet {
     'marks.lineWidth': [line?.permille ?? null, permille(spread.lineWidth, line)],
     'marks.lineSwell': [line && line.thin > 0 ? line.thick / line.thin : null],
     'marks.strokeLength': [r.strokeLength?.permille ?? null, permille(spread.strokeLength, r.strokeLength)],
-    'marks.straightness': [r.straightness],
+    'marks.straightness': [r.straightness, spread.straightness],
     'marks.coverage': [r.coverage, spread.coverage],
     'edges.outlined': [g.edges.outlined],
     'edges.sharp': [g.edges.sharp],

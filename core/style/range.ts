@@ -45,10 +45,15 @@ export function rangeOf(name: string, works: readonly Feature[], priors: Priors 
   const n = values.length;
   const squares = values.reduce((s, v) => s + (v - centre) ** 2, 0);
   const readingVariance = mean(known.map((k) => scaledSpread(spec, k.value, k.spread) ** 2));
-  // Works of one hand cannot be known to vary less than the best reading of them is off.
-  const [middle, unit] = [unscaled(spec, centre), known[0].unit];
+  // Works of one hand cannot be known to vary less than their own readings are off.
   const { within, weight } = priors[name] ?? { ...UNKNOWN, within: spec.typical ?? UNKNOWN.within };
-  const usual = Math.max(within, spec.typical ?? 0, scaledSpread(spec, middle, readingSpread(name, unit, middle))) ** 2;
+  const [middle, unit] = [unscaled(spec, centre), known[0].unit];
+  const usual = Math.max(
+    within ** 2,
+    (spec.typical ?? 0) ** 2,
+    scaledSpread(spec, middle, readingSpread(name, unit, middle)) ** 2,
+    readingVariance,
+  );
   const pooled = n - 1 + weight;
   return { spec, centre, sd: Math.sqrt((squares + weight * usual) / pooled), df: Math.max(LEAST_DF, pooled), readingVariance, works: n };
 }

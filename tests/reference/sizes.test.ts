@@ -19,7 +19,7 @@ const OTHERWISE: Readonly<Record<string, (image: RgbImage) => Sharp>> = {
 
 /**
  * Works that cover their sheet show none for sure: what is taken for it, and with it what counts as worked, can change with the
- * size. Of 124 comparisons ten are told something, of which all but two hang on that; a goal, not yet reached, is none.
+ * size. Of 124 comparisons one is told something, and hangs on that; a goal, not yet reached, is none.
  */
 const HANGS_ON_THE_SHEET = /coverage|envelope|ground|margin/;
 
@@ -45,8 +45,8 @@ test.each(SAMPLE_HANDS)(
       }
     }
     if (told.length + doubtful.length) console.log([...told, ...doubtful].join('\n'));
-    expect(told.length).toBeLessThanOrEqual(2);
-    expect(doubtful.length).toBeLessThanOrEqual(8);
+    expect(told.length).toBe(0);
+    expect(doubtful.length).toBeLessThanOrEqual(1);
   },
   300_000,
 );

@@ -146,7 +146,7 @@ export function amongThemselves<T extends Pick<TileReading, 'belief' | 'area'>>(
 }
 
 /** Strokes wider apart than this part of a tile are too few in it to be seen as hatching. */
-const WIDE = 0.2;
+const WIDE = 0.15;
 
 /** Hatching too wide for a tile, where it looks like single lines, is read over the whole window. */
 export function widened(work: Workup, tiles: TileReading[]): TileReading[] {

@@ -66,3 +66,11 @@ test('at one rung an enlarged picture reads like its original', async () => {
   for (const name of ['marks.spacing', 'marks.lineWidth', 'marks.smallDetail', 'marks.coverage', 'value.mean'])
     expect(Math.abs(b[name].value! / a[name].value! - 1)).toBeLessThan(0.1);
 });
+
+// Strokes every so many px along a row, leaning 300 px in 520: a tile of 128 px holds four to thirteen of them.
+test.each([10, 14, 18, 24, 28])('a whole sheet hatched every %i px has that spacing, whatever part of it a tile sees', async (spacing) => {
+  const { profile } = measurePicture(await rasterOf(drawnPicture(900, 640, spacing)));
+  const across = spacing * Math.cos(Math.atan2(300, 520));
+  expect(profile.marks.overall.spacing!.px / across).toBeGreaterThan(0.97);
+  expect(profile.marks.overall.spacing!.px / across).toBeLessThan(1.03);
+});

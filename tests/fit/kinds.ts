@@ -5,11 +5,11 @@ import { KindCoefficients } from '../../core/marks/kindModel';
 import { clamp } from '../../core/raster/statistics';
 import { Example, Place } from './material';
 
-/** Real patches are few: each counts for as many drawn ones. A second name counts so much of the patch. */
-const REAL_WEIGHT = 2.5;
+/** A real patch, given three times, counts each time for so many drawn ones. A second name counts so much of the patch. */
+const REAL_WEIGHT = 1;
 const SECOND = 0.3;
 /** Ridge on every coefficient but the constants, in examples. */
-const RIDGE = 20;
+const RIDGE = 4;
 const ROUNDS = 400;
 
 interface Row {

@@ -1,8 +1,9 @@
 // `./oldhand test`: every check, and the true sum of what passed and failed over the runners.
-import { spawn, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { sideBySide } from './checks.mjs';
 import { ensureApplication, ensureBundles, ensurePackages, ensurePrograms, ROOT, say } from './setup.mjs';
 
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
@@ -15,24 +16,6 @@ export async function test(words) {
   ensureBundles();
   const results = [];
   const scratch = mkdtempSync(join(tmpdir(), 'oldhand-test-'));
-  /** One after another from a list that several share; what each prints is shown when it is done. */
-  const checks = async (list) => {
-    for (let next = list.shift(); next; next = list.shift()) {
-      const [name, command, args] = next;
-      const passed = await new Promise((done) => {
-        const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, CI: 'true' } });
-        const printed = [];
-        for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => printed.push(part));
-        child.on('error', (error) => printed.push(Buffer.from(`${error.message}\n`)));
-        child.on('close', (status) => {
-          say(`\n== ${name}`);
-          process.stdout.write(Buffer.concat(printed));
-          done(status === 0);
-        });
-      });
-      results.push({ name, passed: passed ? 1 : 0, failed: passed ? 0 : 1 });
-    }
-  };
   const counted = (name, command, args, report, read, env = {}) => {
     if (!wanted(name)) return;
     say(`\n== ${name}`);
@@ -51,7 +34,7 @@ export async function test(words) {
     results.push({ name, ...sum });
   };
   try {
-    const list = [
+    const checks = [
       ['lint', bin('eslint'), ['.', '--max-warnings=0']],
       ['types', process.execPath, [join(ROOT, 'node_modules/typescript/bin/tsc'), '--noEmit']],
       ['format', bin('prettier'), ['--check', '--log-level=warn', '.']],
@@ -67,7 +50,11 @@ export async function test(words) {
       ['dead code', bin('knip'), ['--no-progress']],
     ].filter(([name]) => wanted(name));
     // Each of them uses one core; the longest begins.
-    await Promise.all([checks(list), checks(list)]);
+    const checked = await sideBySide(checks, 2, { cwd: ROOT, env: { ...process.env, CI: 'true' } }, ({ name, printed }) => {
+      say(`\n== ${name}`);
+      process.stdout.write(printed);
+    });
+    for (const { name, passed } of checked) results.push({ name, passed: passed ? 1 : 0, failed: passed ? 0 : 1 });
     const jest = (name, ...more) => {
       const report = join(scratch, `${name.replaceAll(' ', '-')}.json`);
       counted(name, bin('jest'), ['--ci', '--json', `--outputFile=${report}`, '--testLocationInResults', ...more], report, (r) => ({

@@ -241,8 +241,7 @@ export const OOSTVIK: SampleHand = {
     'marks.lineWidth': { low: 1.1, high: 1.5 },
     'edges.outlined': { low: 0.6, high: 1 },
     'colour.balance': { low: -1, high: -0.5 },
-    // Places with an outline among their flat colour are line.
-    'marks.share.flat': { low: 0.02, high: 1 },
+    'marks.share.flat': { low: 0.06, high: 1 },
   },
   draw,
 };

@@ -1,5 +1,4 @@
 /** Hands to fit and to try on: the six invented ones, and real ones from a folder of pictures named hand-X-N. */
-import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { SAMPLE_HANDS } from '../../atelier/hands';
@@ -7,6 +6,7 @@ import { Measured } from '../../core/style/compare';
 import { commonScale } from '../../core/style/scale';
 import { Measurer, measurer } from '../support/measured';
 import { rasterOf } from '../support/pictures';
+import { picturesIn } from './pictures';
 
 export interface Piece extends Measurer {
   name: string;
@@ -28,9 +28,7 @@ export async function drawnHands(many: number): Promise<Piece[]> {
 /** Pictures of a folder; those named hand-X-N are by hand X. Their widths are not known. */
 export async function realPictures(folder: string): Promise<Piece[]> {
   const out: Piece[] = [];
-  for (const file of readdirSync(folder)
-    .filter((f) => /\.(jpe?g|png)$/i.test(f))
-    .sort()) {
+  for (const file of picturesIn(folder)) {
     const image = await rasterOf(sharp(join(folder, file)));
     out.push({ name: file, hand: /^hand-([a-z])-/.exec(file)?.[1] ?? null, ...measurer(image, null) });
   }

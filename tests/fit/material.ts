@@ -1,6 +1,6 @@
 /** Patches whose kind is known, with their clues: drawn by stroke models that share no code, and cut from real pictures and named by eye. */
 import { createHash } from 'node:crypto';
-import { readdirSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { labPlanes } from '../../core/colour/lab';
@@ -14,6 +14,7 @@ import { markSheet, prepare } from '../../core/style/prepare';
 import { measurePicture } from '../../core/style/profile';
 import { kindsOf, makePatch, MODEL_NAMES } from '../renderers';
 import { rasterOf } from '../support/pictures';
+import { picturesIn } from './pictures';
 
 export interface Example {
   /** The stroke model or the hand it comes from; pictures by nobody else here are hands of their own. */
@@ -83,7 +84,7 @@ function exchangedSheet(hex: string): number[] {
 export async function realExamples(folder: string): Promise<Example[]> {
   const labels = readLabels();
   const out: Example[] = [];
-  for (const file of readdirSync(folder).sort()) {
+  for (const file of picturesIn(folder)) {
     const bytes = readFileSync(join(folder, file));
     const own = labels[createHash('sha256').update(bytes).digest('hex')];
     if (!own) continue;
@@ -111,7 +112,7 @@ export type Place = Pick<Example, 'groundKnown' | 'clues'>;
 /** All worked places of each picture of a folder, as the picture is read. */
 export async function pictureTiles(folder: string): Promise<Record<string, Place[]>> {
   const out: Record<string, Place[]> = {};
-  for (const file of readdirSync(folder).filter((f) => /\.(jpe?g|png)$/i.test(f))) {
+  for (const file of picturesIn(folder)) {
     const sheet = prepare(await rasterOf(sharp(join(folder, file))), {});
     const { image, leftOut } = markSheet(sheet);
     out[file] = chooseWindows(image.width, image.height).flatMap((rect) => {

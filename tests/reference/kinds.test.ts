@@ -5,7 +5,7 @@ import { MARK_KINDS, MarkKind } from '../../core/marks/kinds';
 import { KIND_MODEL } from '../../core/marks/kindModel';
 import { normal, seededRandom } from '../../core/raster/statistics';
 import { evidenceCode } from '../fit/evidenceCode';
-import { fitKinds, leaveOneOut, reliabilityOf } from '../fit/kinds';
+import { amongPlaces, fitKinds, HeldOut, leaveOneOut, reliabilityOf } from '../fit/kinds';
 import { Example } from '../fit/material';
 import { MODEL_NAMES, ModelName } from '../renderers';
 
@@ -92,4 +92,21 @@ test('the fit tells apart what can be told apart, and what it says of its own su
   // The further in x, the more it is dabs; the further in y, the more it is line.
   expect(weights.dabs[0]).toBeGreaterThan(weights.wash[0]);
   expect(weights.line[1]).toBeGreaterThan(weights.wash[1]);
+});
+
+test('what is reversed is fitted on and never judged; a place is judged among the others of its picture where they are known', () => {
+  const drawn = ['a', 'b', 'c'].flatMap((source, i) => examples(60, i + 11, source));
+  const reversed = examples(60, 30, 'c').map((e) => ({ ...e, reversed: true }));
+  const judged = leaveOneOut([...drawn, ...reversed]);
+  expect(judged).toHaveLength(drawn.length);
+  expect(judged.every((j) => !j.example.reversed && j.among === null)).toBe(true);
+  expect(amongPlaces(judged)).toEqual([]);
+  // Nearly every place of c is of washes: what of it lies between is taken for one, too; the rest stays as it is.
+  const washes = examples(300, 40, 'c').filter((e) => e.kinds[0] === 'wash');
+  const among = amongPlaces(leaveOneOut([...drawn, ...reversed], { c: washes }));
+  expect(among.map((j) => j.example.source)).toEqual(Array.from({ length: 60 }, () => 'c'));
+  const told = (of: readonly HeldOut[]) => of.filter((j) => j.kind === 'wash').length;
+  expect(told(among)).toBeGreaterThanOrEqual(told(judged.filter((j) => j.example.source === 'c')));
+  for (const j of among.filter((j) => j.example.kinds[0] === 'wash' && j.kind === 'wash'))
+    expect(j.chance).toBeGreaterThanOrEqual(judged.find((o) => o.example === j.example)!.chance);
 });

@@ -3,6 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { loadModule, type HunspellFactory } from 'hunspell-asm';
+import { callsIn } from '../tests/words/calls';
 import { argumentsOf, everyForm, messagesOf } from '../tests/words/forms';
 import { amount, figure, message, several, typed } from '../core/message';
 import { de } from './de';
@@ -37,21 +38,22 @@ test.each(translated)('%s has the same sentences as English, with the same thing
   expect(other.size).toBe(english.length);
 });
 
-/** Sources that may name a sentence, one text each. */
-const sources = (): string =>
+/** Sources that may name a sentence. */
+const sources = (): { file: string; text: string }[] =>
   execFileSync('git', ['ls-files', '--cached', '--others', '--exclude-standard', 'core', 'server', 'ui', 'app', 'headless', 'words'], {
     cwd: ROOT,
     encoding: 'utf8',
   })
     .split('\n')
     .filter((f) => /\.tsx?$/.test(f) && !/\.test\.tsx?$/.test(f) && !/^words\/(en|de)\//.test(f))
-    .map((f) => readFileSync(join(ROOT, f), 'utf8'))
-    .join('\n');
+    .map((file) => ({ file, text: readFileSync(join(ROOT, file), 'utf8') }));
 
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 test('every sentence is named somewhere, and every sentence that is named is there', () => {
-  const text = sources();
+  const text = sources()
+    .map((s) => s.text)
+    .join('\n');
   const keys = new Set(english.map(([k]) => k));
   // Errors are named without the part of the catalogue they stand under.
   const under = { CoreError: 'unusable', FormatError: 'unusable', Unusable: 'headless', sentence: 'errors', saying: 'errors' };
@@ -73,6 +75,21 @@ test('every sentence is named somewhere, and every sentence that is named is the
   expect(asked.filter((k) => !keys.has(k))).toEqual([]);
   for (const [call, part] of Object.entries(under))
     for (const [, key] of text.matchAll(new RegExp(`\\bnew ${call}\\('([\\w.-]+)'`, 'g'))) expect(keys).toContain(`${part}.${key}`);
+});
+
+test('whatever stands in a sentence is given where the sentence is said', () => {
+  const wanted = english.map(([key, text]) => ({ key, names: argumentsOf(text) }));
+  const calls = sources().flatMap(({ file, text }) => callsIn(file, text));
+  expect(calls.length).toBeGreaterThan(1000);
+  const lacking = calls.flatMap(({ file, line, key, exact, given }) => {
+    const meant = wanted.filter((w) => key.test(w.key)).map((w) => ({ key: w.key, names: w.names.filter((n) => !given.includes(n)) }));
+    const unfit = meant.filter((m) => m.names.length);
+    return exact || unfit.length === meant.length ? unfit.map((m) => `${file}:${line} ${m.key} lacks ${m.names.join(', ')}`) : [];
+  });
+  expect(lacking).toEqual([]);
+  // The check sees what it should.
+  const [seen] = callsIn('a.tsx', "say(`pieces.${x ? 'state' : 'other'}`, { state: 1, ...(a ? { told } : {}) })");
+  expect([seen.given, seen.key.test('pieces.state'), seen.key.test('plan.state')]).toEqual([['state', 'told'], true, false]);
 });
 
 test('the words of the house: nothing is surely so, no name from inside the program, no gap that is only “measured”', () => {

@@ -4,7 +4,7 @@
  */
 import { labFromLinear } from './lab';
 import { linearFromReflectance, reflectanceFromLinear, WAVELENGTHS } from './reflectance';
-import { solve } from '../raster/solve';
+import { descend, normalEquations } from '../raster/leastSquares';
 import { linearFromHex, Triple } from './srgb';
 
 /**
@@ -96,6 +96,8 @@ const FORMS = [0, 1, 2].map((k) =>
 const BELIEVED = [4, 0.45, 0.35];
 const KNOWN = 1;
 const ROUNDS = 24;
+/** Step of the differences in the form of S. */
+const NUDGE = 1e-4;
 
 const scattersOf = (form: readonly number[]): Float64Array =>
   Float64Array.from(WAVELENGTHS, (_, i) =>
@@ -103,7 +105,7 @@ const scattersOf = (form: readonly number[]): Float64Array =>
   );
 
 /**
- * A paint whose scattering is fitted to its tints with white: least squares on their Lab (Gauss and Newton, with damping), with the shape of S held
+ * A paint whose scattering is fitted to its tints with white: least squares on their Lab, with the shape of S held
  * near even by as much as one tint leaves it open. `strength` is where it begins, and what is left where there is no tint.
  */
 export function fittedPigment(name: string, masstone: string, tints: readonly Tint[], strength: number, white: Pigment): Pigment {
@@ -121,31 +123,23 @@ export function fittedPigment(name: string, masstone: string, tints: readonly Ti
       ...form.map((v, k) => v / BELIEVED[k]),
     ];
   };
-  const costOf = (r: readonly number[]) => r.reduce((s, v) => s + v * v, 0);
+  const standing = (form: readonly number[]) => {
+    const off = residuals(form);
+    return { form, off, cost: off.reduce((s, v) => s + v * v, 0) };
+  };
   // From the best of a coarse row of even strengths: far off, the slope says little.
-  let form = [-3, -2, -1, 0, 1, 2, 3].map((s) => [s, 0, 0]).reduce((a, b) => (costOf(residuals(b)) < costOf(residuals(a)) ? b : a));
-  let now = residuals(form);
-  let damping = 1e-2;
-  for (let round = 0; round < ROUNDS; round++) {
-    const step = 1e-4;
-    const slopes = form.map((_, k) => {
-      const up = residuals(form.map((v, j) => (j === k ? v + step : v)));
-      return up.map((v, i) => (v - now[i]) / step);
-    });
-    const system = slopes.map((p, i) =>
-      Float64Array.from(slopes, (q, j) => p.reduce((s, v, r) => s + v * q[r], 0) * (i === j ? 1 + damping : 1)),
-    );
-    const by = solve(
-      system,
-      Float64Array.from(slopes, (p) => -p.reduce((s, v, r) => s + v * now[r], 0)),
-    );
-    const next = form.map((v, k) => v + by[k]);
-    const then = residuals(next);
-    if (costOf(then) < costOf(now)) {
-      const gain = costOf(now) - costOf(then);
-      [form, now, damping] = [next, then, Math.max(1e-6, damping / 5)];
-      if (gain < 1e-6) break;
-    } else if ((damping *= 8) > 1e6) break;
-  }
+  const start = [-3, -2, -1, 0, 1, 2, 3].map((s) => standing([s, 0, 0])).reduce((a, b) => (b.cost < a.cost ? b : a));
+  const { form } = descend(start, {
+    system: ({ form, off }) => {
+      const nudged = form.map((_, k) => residuals(form.map((v, j) => (j === k ? v + NUDGE : v))));
+      return normalEquations(
+        off.map((v, r) => nudged.map((up) => (up[r] - v) / NUDGE)),
+        off,
+      );
+    },
+    moved: ({ form }, step) => standing(form.map((v, k) => v + step[k])),
+    rounds: ROUNDS,
+    leastGain: 1e-6,
+  });
   return made(form);
 }

@@ -9,7 +9,7 @@ function stroke(angle: number, long = 80, from: Point = [100, 100]): Stroke {
     from[0] + 4 * i * Math.cos(t),
     from[1] - 4 * i * Math.sin(t),
   ]);
-  return { points, length: long, straightness: 1, curl: 0, winding: 0, cut: false };
+  return { points, length: long, straightness: 1, curl: 0, winding: 0, cut: false, begun: true };
 }
 const among = (strokes: readonly Stroke[], inside: (at: Point) => boolean = () => true) => {
   const density = new Float64Array(180);

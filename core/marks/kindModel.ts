@@ -20,7 +20,7 @@ export interface KindModel extends KindCoefficients {
 export type Reliability = readonly (readonly [number, number])[];
 
 export const KIND_MODEL: KindModel = {
-  code: '1e0a941ed33eee35',
+  code: 'e1b3a1c0fbb2d4af',
   clues: [
     'coverage',
     'lines',

@@ -3,6 +3,7 @@ import { SheetTone } from '../colour/sheetTone';
 import { Mask, mask, Point, Rect, RgbImage } from '../raster/image';
 import { putAway } from '../raster/kernels/closeUp';
 import { axialDifference, clamp, median, medianError, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
+import { amongThemselves } from './among';
 import { crossingOf, gatherEvidence } from './evidence';
 import { CROSSED, decideKind, DRAWN, EVEN, HATCHED, isLikely, MARK_KINDS, MarkKind, ONE_WAY, STROKES, weighKinds } from './kinds';
 import { addCourses, coursesOf, crossingAmong } from './crossing';
@@ -14,7 +15,7 @@ import { Across, wayAcross } from './spacing';
 import { censoredQuantile, Stroke } from './strokes';
 import { SURFACE_BANDS, SurfaceBand, SurfaceEnergy, surfaceOf } from './surface';
 import { textureOf, TextureSums, textureSums } from './texture';
-import { amongThemselves, chooseWindows, TileAt, tileFinder, TileReading, tilesOf, wholeOf, widened, workWindow } from './tiles';
+import { chooseWindows, TileAt, tileFinder, TileReading, tilesOf, wholeOf, widened, workWindow } from './tiles';
 import { packStrokes, Traced } from './traced';
 import { Workup, workUp } from './workup';
 
@@ -56,11 +57,11 @@ function size(px: number, scale: MarkScale): Size {
   };
 }
 
-/** Strokes of which it can be told how long they are, at their full length. */
+/** Strokes of which it can be told how long they are or are at least, each met once however long, at their full length. */
 function longEnough(strokes: readonly Stroke[], width: Pick<WidthReading, 'px'> | null): Stroke[] {
   // Thinning eats about half a width at each end.
   const ends = width ? width.px : 2;
-  return strokes.filter((s) => s.length >= Math.max(8, 2.5 * ends)).map((s) => ({ ...s, length: s.length + ends }));
+  return strokes.filter((s) => s.begun && s.length >= Math.max(8, 2.5 * ends)).map((s) => ({ ...s, length: s.length + ends }));
 }
 
 const uncut = (strokes: readonly Stroke[]): Stroke[] => strokes.filter((s) => !s.cut);

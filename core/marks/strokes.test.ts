@@ -1,3 +1,4 @@
+import { seededRandom } from '../../tests/support/patches';
 import { mask, Mask, plane, Plane } from '../raster/image';
 import { censoredQuantile, traceStrokes } from './strokes';
 
@@ -86,4 +87,23 @@ test('the length of cut strokes is known to be at least what shows (Kaplan and M
   // Cut strokes counted as whole would make it shorter.
   expect(censoredQuantile([free(10), cut(4), cut(4), cut(4), free(20)], 0.5)).toBeGreaterThanOrEqual(10);
   expect(censoredQuantile([], 0.5)).toBeNaN();
+});
+
+test('a patch meets long strokes oftener, but counts them where they begin (Miles 1974)', () => {
+  // Strokes laid blindly over a field wider than the patches cut from it: six in ten are 24 px long, the others 130.
+  const random = seededRandom(11);
+  const met = Array.from({ length: 40 }, () =>
+    trace(
+      Array.from({ length: 10 }, (_, row) => {
+        const long = random() < 0.4 ? 130 : 24;
+        const x = -140 + random() * (SIDE + 140);
+        return straight(x, 10 + 15 * row, x + long, 10 + 15 * row);
+      }).filter((way) => way(1)[0] > 3),
+    ),
+  ).flat();
+  const begun = met.filter((s) => s.begun);
+  expect(Math.abs(censoredQuantile(begun, 0.5) - 24)).toBeLessThan(4);
+  expect(Math.abs(censoredQuantile(begun, 0.9) - 130)).toBeLessThan(6);
+  // All that were met, with those that came in from outside.
+  expect(censoredQuantile(met, 0.5)).toBeGreaterThan(100);
 });

@@ -15,6 +15,11 @@ export interface Stroke {
   winding: number;
   /** Runs off the patch, so that its true length is unknown. */
   cut: boolean;
+  /**
+   * Its first end, the left one, lies on the patch. Of a field of strokes a patch meets the long ones oftener than the
+   * short ones, but first ends of both alike (Miles 1974: each stroke is counted where a point of its own lies).
+   */
+  begun: boolean;
 }
 
 interface Path {
@@ -229,12 +234,14 @@ function measure(places: readonly number[], width: number, height: number): Stro
   for (let i = 1; i < soft.length; i++) length += Math.hypot(soft[i][0] - soft[i - 1][0], soft[i][1] - soft[i - 1][1]);
   const [a, b] = [soft[0], soft[soft.length - 1]];
   const edge = (p: Point) => p[0] <= 2 || p[1] <= 2 || p[0] >= width - 3 || p[1] >= height - 3;
+  const first = a[0] < b[0] || (a[0] === b[0] && a[1] < b[1]) ? a : b;
   return {
     points: soft,
     length,
     straightness: length > 0 ? Math.min(1, Math.hypot(b[0] - a[0], b[1] - a[1]) / length) : 1,
     ...turningOf(soft, length),
     cut: edge(a) || edge(b),
+    begun: !edge(first),
   };
 }
 

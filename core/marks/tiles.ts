@@ -2,22 +2,7 @@
 import { evened, SheetTone } from '../colour/sheetTone';
 import { cropImage, Mask, Point, Rect, RgbImage } from '../raster/image';
 import { Evidence, gatherEvidence } from './evidence';
-import {
-  among,
-  Belief,
-  CROSSED,
-  decideKind,
-  HATCHED,
-  isLikely,
-  likeliest,
-  MarkKind,
-  ONE_WAY,
-  SINGLE,
-  STROKES,
-  usualKinds,
-  weighKinds,
-} from './kinds';
-import { KIND_MODEL } from './kindModel';
+import { Belief, CROSSED, decideKind, HATCHED, isLikely, likeliest, MarkKind, ONE_WAY, SINGLE, STROKES, weighKinds } from './kinds';
 import { Workup, workUp } from './workup';
 
 const WINDOW = 384;
@@ -137,12 +122,6 @@ export function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: num
       centre: [(ox + x + w / 2) / width, (oy + y + h / 2) / height],
     };
   });
-}
-
-/** Tiles of one picture, each judged among all that are worked: what a picture is mostly made of is likelier in each place of it. */
-export function amongThemselves<T extends Pick<TileReading, 'belief' | 'area'>>(tiles: readonly T[]): T[] {
-  const usual = usualKinds(tiles.filter((t) => t.area).map((t) => t.belief));
-  return tiles.map((t) => (t.area ? { ...t, ...decideKind(among(t.belief, usual), KIND_MODEL.reliabilityAmong) } : t));
 }
 
 /** Strokes wider apart than this part of a tile are too few in it to be seen as hatching. */

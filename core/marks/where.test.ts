@@ -1,8 +1,9 @@
 import { blankPatch, drawLine } from '../../tests/support/patches';
 import { RgbImage } from '../raster/image';
 import { axialDifference } from '../raster/statistics';
-import { amongThemselves, coveringWindows } from './tiles';
-import { MarksWhere, marksIn, together } from './where';
+import { amongThemselves, together } from './among';
+import { coveringWindows } from './tiles';
+import { MarksWhere, marksIn } from './where';
 
 const GROUND = [92.9, -0.3, 6.7];
 const [WIDTH, HEIGHT] = [800, 500];

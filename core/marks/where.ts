@@ -3,7 +3,7 @@ import { SheetTone } from '../colour/sheetTone';
 import { Mask, RgbImage } from '../raster/image';
 import { putAway } from '../raster/kernels/closeUp';
 import { packStrokes, Traced } from './traced';
-import { amongThemselves, TileReading, tilesOf, widened, Window, workWindow } from './tiles';
+import { TileReading, tilesOf, widened, Window, workWindow } from './tiles';
 import { Workup } from './workup';
 
 export interface MarksWhere {
@@ -79,11 +79,4 @@ export function marksIn(
         area,
       })),
   };
-}
-
-/** Windows of one picture with their tiles judged among all of them, as in the picture's own reading; more may follow. */
-export function together(windows: readonly MarksWhere[]): MarksWhere[] {
-  const judged = amongThemselves(windows.flatMap((w) => w.tiles));
-  let at = 0;
-  return windows.map((w) => ({ ...w, tiles: judged.slice(at, (at += w.tiles.length)) }));
 }

@@ -3,7 +3,7 @@
  * measures, and the points moved there with as little bending as possible.
  */
 import { CoreError } from '../errors';
-import { solve } from '../raster/solve';
+import { descend, normalEquations } from '../raster/leastSquares';
 import { Landmarks } from './align';
 import { measureProportions } from './measures';
 import { TemplateName, TEMPLATES } from './templates';
@@ -51,10 +51,13 @@ const BENDING = 0.02;
 /** Holds the figure where it stands, since measures do not care about place, size or turn. */
 const STAYING = 2e-3;
 const ROUNDS = 40;
+const LEAST_GAIN = 1e-10;
+/** Step of the differences, in the figure's own size. */
+const NUDGE = 1e-5;
 
 /**
  * Moves the reference's points (px) so that each of its measures becomes itself times the master's factor, as nearly as
- * they allow each other: non-linear least squares (Levenberg and Marquardt) on the logarithms of the measures, with the
+ * they allow each other: non-linear least squares on the logarithms of the measures, with the
  * thin-plate bending energy (Bookstein 1989) of the move and a small pull to stay. Points no measure needs follow
  * smoothly. Throws with fewer than three points.
  */
@@ -81,66 +84,44 @@ export function bendToManner(template: TemplateName, reference: Landmarks, facto
     });
   };
   const bending = bendingMatrix(unit);
-  const d = new Float64Array(2 * n);
-  const cost = (v: Float64Array) => {
-    let sum = residuals(v).reduce((s, r) => s + r * r, 0);
+  const standing = (d: Float64Array) => {
+    const off = residuals(d);
+    let cost = off.reduce((s, r) => s + r * r, 0);
     for (let i = 0; i < n; i++)
-      for (let j = 0; j < n; j++) sum += BENDING * bending[i][j] * (v[2 * i] * v[2 * j] + v[2 * i + 1] * v[2 * j + 1]);
-    for (const x of v) sum += STAYING * x * x;
-    return sum;
+      for (let j = 0; j < n; j++) cost += BENDING * bending[i][j] * (d[2 * i] * d[2 * j] + d[2 * i + 1] * d[2 * j + 1]);
+    for (const x of d) cost += STAYING * x * x;
+    return { d, off, cost };
   };
-  let damping = 1e-3;
-  let best = cost(d);
-  for (let round = 0; round < ROUNDS && asked.length; round++) {
-    const r = residuals(d);
-    // One row a measure: how it answers to each coordinate, by central differences.
-    const jacobian = r.map(() => new Float64Array(2 * n));
-    const step = 1e-5;
+  // One row a measure: how it answers to each coordinate, by central differences.
+  const slopes = (d: Float64Array, rows: number): Float64Array[] => {
+    const jacobian = Array.from({ length: rows }, () => new Float64Array(2 * n));
     for (let k = 0; k < 2 * n; k++) {
-      const before = d[k];
-      d[k] = before + step;
-      const up = residuals(d);
-      d[k] = before - step;
-      const down = residuals(d);
-      d[k] = before;
-      for (let m = 0; m < r.length; m++) jacobian[m][k] = (up[m] - down[m]) / (2 * step);
+      const [up, down] = [NUDGE, -NUDGE].map((by) => residuals(d.map((v, j) => (j === k ? v + by : v))));
+      for (let m = 0; m < rows; m++) jacobian[m][k] = (up[m] - down[m]) / (2 * NUDGE);
     }
-    const normal = Array.from({ length: 2 * n }, () => new Float64Array(2 * n));
-    const right = new Float64Array(2 * n);
-    for (let i = 0; i < 2 * n; i++) {
-      for (let j = 0; j < 2 * n; j++) {
-        for (let m = 0; m < r.length; m++) normal[i][j] += jacobian[m][i] * jacobian[m][j];
-        if (i % 2 === j % 2) {
-          const b = BENDING * bending[i >> 1][j >> 1];
-          normal[i][j] += b;
-          right[i] -= b * d[j];
-        }
-      }
-      for (let m = 0; m < r.length; m++) right[i] -= jacobian[m][i] * r[m];
-      normal[i][i] += STAYING;
-      right[i] -= STAYING * d[i];
-    }
-    let moved = 0;
-    for (let tries = 0; tries < 8; tries++) {
-      const a = normal.map((row, i) => {
-        const copy = row.slice();
-        copy[i] *= 1 + damping;
-        return copy;
+    return jacobian;
+  };
+  const start = standing(new Float64Array(2 * n));
+  const { d } = !asked.length
+    ? start
+    : descend(start, {
+        system: ({ d, off }) => {
+          const { normal, right } = normalEquations(slopes(d, off.length), off);
+          for (let i = 0; i < 2 * n; i++) {
+            for (let j = i % 2; j < 2 * n; j += 2) {
+              const b = BENDING * bending[i >> 1][j >> 1];
+              normal[i][j] += b;
+              right[i] -= b * d[j];
+            }
+            normal[i][i] += STAYING;
+            right[i] -= STAYING * d[i];
+          }
+          return { normal, right };
+        },
+        moved: ({ d }, step) => standing(d.map((x, i) => x + step[i])),
+        rounds: ROUNDS,
+        leastGain: LEAST_GAIN,
       });
-      const by = solve(a, right.slice());
-      const next = d.map((x, i) => x + by[i]);
-      const c = next.every(Number.isFinite) ? cost(next) : Infinity;
-      if (c < best) {
-        moved = Math.max(...by.map(Math.abs));
-        d.set(next);
-        best = c;
-        damping = Math.max(1e-9, damping / 4);
-        break;
-      }
-      damping *= 6;
-    }
-    if (moved < 1e-7) break;
-  }
   const reached = measureProportions(template, at(d));
   return {
     points: Object.fromEntries(names.map((name, i) => [name, [from[i][0] + size * d[2 * i], from[i][1] + size * d[2 * i + 1]]])),

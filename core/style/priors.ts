@@ -22,7 +22,7 @@ export const PRIORS: Priors = {
   'marks.spacingVariation': { within: 0.06818, weight: 1.5, between: 0.3485, hands: 2 },
   'marks.lineWidth': { within: 0.06269, weight: 1.5, between: 0.6966, hands: 5 },
   'marks.lineSwell': { within: 0.09738, weight: 1.5, between: 0.7931, hands: 5 },
-  'marks.strokeLength': { within: 0.06207, weight: 1.5, between: 0.5812, hands: 5 },
+  'marks.strokeLength': { within: 0.06148, weight: 1.5, between: 0.5889, hands: 5 },
   'marks.straightness': { within: 0.08724, weight: 1.5, between: 0.5938, hands: 5 },
   'marks.coverage': { within: 0.2887, weight: 1.749, between: 1.086, hands: 10 },
   'marks.share.blank': { within: 0.02458, weight: 20, between: 0, hands: 8 },

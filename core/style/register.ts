@@ -2,7 +2,7 @@
 import { gaussian } from '../raster/filters';
 import { Plane } from '../raster/image';
 import { reducePlane, sampleBilinear } from '../raster/resample';
-import { solve } from '../raster/solve';
+import { descend } from '../raster/leastSquares';
 import { Layout } from './layout';
 
 /** How a source is laid over a piece. */
@@ -208,7 +208,7 @@ const FREE = [0, 1, 2, 3, 4];
 const LEAST_GAIN = 1e-5;
 
 /** Least squares of a ≈ (here + rises · step) · gain + offset, to first order with the gain near 1. */
-function normalEquations(
+function darknessEquations(
   { data }: Plane,
   here: Float32Array,
   rises: readonly Float32Array[],
@@ -242,53 +242,41 @@ const STRETCHED = 0.05;
 
 /**
  * Gauss and Newton's steps over size, turn, place and stretch (after Lucas and Kanade 1981), with gain and offset of the darkness
- * free, from a placing that is right to a cell or two. Damped after Marquardt (1963).
+ * free, from a placing that is right to a cell or two.
  */
 function refined(laid: Laid, start: Registration): Registration {
-  const { a } = laid;
-  let here = sampled(laid, start);
-  let best: Registration = { ...start, correlation: correlation(a, here) };
-  let damping = 1e-3;
-  for (let round = 0; round < ROUNDS && damping < 1e3; round++) {
-    const rises = FREE.map((_, k) => {
-      const d = FREE.map((_, q) => (q === k ? NUDGE : 0));
-      const [there, back] = [
-        sampled(laid, moved(best, d)),
-        sampled(
-          laid,
-          moved(
-            best,
-            d.map((v) => -v),
+  const standing = (placing: Placing) => {
+    const here = sampled(laid, placing);
+    const reached = correlation(laid.a, here);
+    return { placing: { ...placing, correlation: reached }, here, cost: -reached };
+  };
+  const { placing } = descend(standing(start), {
+    system: ({ placing, here }) => {
+      const rises = FREE.map((_, k) => {
+        const [there, back] = [NUDGE, -NUDGE].map((by) =>
+          sampled(
+            laid,
+            moved(
+              placing,
+              FREE.map((_, q) => (q === k ? by : 0)),
+            ),
           ),
-        ),
-      ];
-      for (let i = 0; i < there.length; i++) there[i] = (there[i] - back[i]) / (2 * NUDGE);
-      return there;
-    });
-    const { normal, right } = normalEquations(a, here, rises);
-    // A stretch has to earn itself.
-    const earn = (normal[6][6] ? (normal[5][5] / normal[6][6]) * 0.25 : 1) / STRETCHED ** 2;
-    normal[4][4] += earn;
-    right[4] -= earn * Math.log(best.stretch);
-    // The step is shortened until it is one forward.
-    let gained = 0;
-    for (; damping < 1e3 && gained <= 0; damping *= 6) {
-      const damped = normal.map((row, p) => row.map((v, q) => (p === q ? v * (1 + damping) : v)));
-      const step = solve(damped, right.slice());
-      if (!step.every(Number.isFinite)) break;
-      const next = moved(best, step);
-      const under = sampled(laid, next);
-      const reached = correlation(a, under);
-      gained = reached - best.correlation;
-      if (gained > 0) {
-        best = { ...next, correlation: reached };
-        here = under;
-        damping /= 24;
-      }
-    }
-    if (gained < LEAST_GAIN) break;
-  }
-  return { ...best, turn: ((((best.turn + 180) % 360) + 360) % 360) - 180 };
+        );
+        for (let i = 0; i < there.length; i++) there[i] = (there[i] - back[i]) / (2 * NUDGE);
+        return there;
+      });
+      const { normal, right } = darknessEquations(laid.a, here, rises);
+      // A stretch has to earn itself.
+      const earn = (normal[6][6] ? (normal[5][5] / normal[6][6]) * 0.25 : 1) / STRETCHED ** 2;
+      normal[4][4] += earn;
+      right[4] -= earn * Math.log(placing.stretch);
+      return { normal, right };
+    },
+    moved: ({ placing }, step) => standing(moved(placing, step)),
+    rounds: ROUNDS,
+    leastGain: LEAST_GAIN,
+  });
+  return { ...placing, turn: ((((placing.turn + 180) % 360) + 360) % 360) - 180 };
 }
 
 /** Softness (share of the long side) over which what stands out is laid over each other: what a third of a picture has in common, a sky, a sea, is its subject's. */

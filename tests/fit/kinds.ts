@@ -1,6 +1,7 @@
 /** Fits how kinds of mark are told from the clues, and finds how often that is right on what it was not fitted on. */
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { among, Belief, kindChances, likeliest, MARK_KINDS, MarkKind, MOST_UNUSUAL, usualKinds } from '../../core/marks/kinds';
+import { among, usualKinds } from '../../core/marks/among';
+import { Belief, kindChances, likeliest, MARK_KINDS, MarkKind, MOST_UNUSUAL } from '../../core/marks/kinds';
 import { KindCoefficients } from '../../core/marks/kindModel';
 import { clamp } from '../../core/raster/statistics';
 import { Example, Place } from './material';

@@ -41,7 +41,7 @@ const several = (messages: readonly Message[]): Message =>
 /** A piece's state with what was messages of it. */
 export const pieceState = ({ state }: Pick<Piece, 'state'>, messages: readonly Message[]): Message =>
   messages.length
-    ? message('pieces.state', { state: message(`pieces.states.${state}`), messages: several(messages) })
+    ? message('pieces.state', { state: message(`pieces.states.${state}`), told: several(messages) })
     : message('pieces.stateAlone', { state: message(`pieces.states.${state}`) });
 
 export const kindOfPiece = (kind: Piece['kind']): Message => message(`pieces.kinds.${kind}`);

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useSyncExternalStore } from 'react';
-import { type MarksWhere, together } from '@/core/marks/where';
+import { together } from '@/core/marks/among';
+import type { MarksWhere } from '@/core/marks/where';
 import type { Places } from '@/core/style/places';
 import type { ReadAs } from '@/core/style/prepare';
 import { readingWorker, wholePicture } from '../reading/client';

@@ -47,7 +47,12 @@ export function Progress({ studyId }: { studyId: string }) {
     <span role="status" className="flex flex-none items-center gap-2 text-sm max-sm:hidden">
       {watch && (
         <>
-          <progress className="progress w-20 max-2xl:hidden" value={watch.all - watch.left} max={watch.all} aria-label={say('background.label')} />
+          <progress
+            className="progress w-20 max-2xl:hidden"
+            value={watch.all - watch.left}
+            max={watch.all}
+            aria-label={say('background.label')}
+          />
           <span className="max-lg:sr-only">
             {minutes === null
               ? say('background.open', { done: watch.all - watch.left, all: watch.all })

@@ -141,7 +141,8 @@ test('a finding shows its place on the source and on the piece, and where the pi
   const { ids } = await demo(page);
   await open(page, `${origin()}/studies/${ids.study}/compare`);
   const finding = page.getByRole('button', { name: /strokes stand (much )?farther apart/ });
-  await finding.click();
+  // Run by itself, it waits until the demo's works have been measured.
+  await finding.click({ timeout: 240_000 });
   await expect(page.getByRole('img', { name: /master’s range/ })).toBeVisible();
   await expect(page.getByText(/This piece: 2\.\d\smm/)).toBeVisible();
   for (const which of [0, 1]) {

@@ -182,7 +182,9 @@ function Holding({ studyId, aim, led, version, pieces, piece, source, sources, g
       <h2 className="text-lg font-semibold">{label(piece)}</h2>
       {piece.halted && <MeasureAgain studyId={studyId} subjectId={piece.id} halted={piece.halted} />}
       {!comparison && !piece.halted && (
-        <p>{say(pieceState(piece, piece.state === 'waiting' ? [message('compare.appear')] : piece.messages))}</p>
+        <p className="first-letter:uppercase">
+          {say(pieceState(piece, piece.state === 'waiting' ? [message('compare.appear')] : piece.messages))}
+        </p>
       )}
       {comparison && (
         // On a phone the findings come first: they are what one has come for.

@@ -161,7 +161,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
       {piece && (
         <section className="mt-4 border-t border-base-300 pt-3">
           <h2 className="text-lg font-semibold">{say(pieceTitle(piece))}</h2>
-          <p>{say(pieceState(piece, piece.halted ? [] : piece.messages))}</p>
+          <p className="first-letter:uppercase">{say(pieceState(piece, piece.halted ? [] : piece.messages))}</p>
           {piece.halted && <MeasureAgain studyId={studyId} subjectId={piece.id} halted={piece.halted} />}
           {piece.capture === 'photograph' ? <OwnSheet key={`${piece.id}:${piece.version}`} piece={piece} /> : <CameWhole piece={piece} />}
           {piece.rectifiedId && (

@@ -38,6 +38,10 @@ export function Progress({ studyId }: { studyId: string }) {
   }, [path, router]);
   if (!counts) return <span role="status" className="text-sm" />;
   const minutes = watch && minutesLeft(watch, now);
+  const done = watch ? watch.all - watch.left : 0;
+  const progress =
+    watch &&
+    (minutes === null ? say('background.open', { done, all: watch.all }) : say('background.openFor', { done, all: watch.all, minutes }));
   const again = (label: string) => (
     <button type="button" className="link" onClick={() => void send('POST', path, { subjectId: null })}>
       {label}
@@ -47,17 +51,12 @@ export function Progress({ studyId }: { studyId: string }) {
     <span role="status" className="flex flex-none items-center gap-2 text-sm max-sm:hidden">
       {watch && (
         <>
-          <progress
-            className="progress w-20 max-2xl:hidden"
-            value={watch.all - watch.left}
-            max={watch.all}
-            aria-label={say('background.label')}
-          />
-          <span className="max-lg:sr-only">
-            {minutes === null
-              ? say('background.open', { done: watch.all - watch.left, all: watch.all })
-              : say('background.openFor', { done: watch.all - watch.left, all: watch.all, minutes })}
+          {/* The head has little room: there the count alone is seen, and how long it takes is told on pointing at it. */}
+          <progress className="progress w-20 lg:max-2xl:hidden" value={done} max={watch.all} aria-label={say('background.label')} />
+          <span aria-hidden className="max-lg:hidden 2xl:hidden" title={progress ?? undefined}>
+            {say('background.open', { done, all: watch.all })}
           </span>
+          <span className="max-2xl:sr-only">{progress}</span>
           {counts.queued > 0 && (
             <button type="button" className="link" onClick={() => void send('DELETE', path)}>
               {say('background.stop')}

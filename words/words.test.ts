@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { loadModule, type HunspellFactory } from 'hunspell-asm';
-import { callsIn } from '../tests/words/calls';
+import { callsIn, escaped, UNDER } from '../tests/words/calls';
 import { argumentsOf, everyForm, messagesOf } from '../tests/words/forms';
 import { amount, figure, message, several, typed } from '../core/message';
 import { de } from './de';
@@ -48,17 +48,13 @@ const sources = (): { file: string; text: string }[] =>
     .filter((f) => /\.tsx?$/.test(f) && !/\.test\.tsx?$/.test(f) && !/^words\/(en|de)\//.test(f))
     .map((file) => ({ file, text: readFileSync(join(ROOT, file), 'utf8') }));
 
-const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-
 test('every sentence is named somewhere, and every sentence that is named is there', () => {
   const text = sources()
     .map((s) => s.text)
     .join('\n');
   const keys = new Set(english.map(([k]) => k));
-  // Errors are named without the part of the catalogue they stand under.
-  const under = { CoreError: 'unusable', FormatError: 'unusable', Unusable: 'headless', sentence: 'errors', saying: 'errors' };
   const exact = new Set([...text.matchAll(/'([\w-]+(?:\.[\w-]+)+)'/g)].map((m) => m[1]));
-  for (const [call, part] of Object.entries(under))
+  for (const [call, part] of Object.entries(UNDER))
     for (const [, key] of text.matchAll(new RegExp(`\\b${call}\\(\\s*(?:[^()'\`]*\\? ?)?'([\\w.-]+)'`, 'g'))) exact.add(`${part}.${key}`);
   for (const [, a, b] of text.matchAll(/\b(?:sentence|saying)\([^()'`]*\? '([\w.-]+)' : '([\w.-]+)'/g))
     [a, b].forEach((k) => exact.add(`errors.${k}`));
@@ -73,7 +69,7 @@ test('every sentence is named somewhere, and every sentence that is named is the
   const asked = [...text.matchAll(/\b(?:message|say)\(\s*'([\w.-]+)'/g)].map((m) => m[1]);
   expect(asked.length).toBeGreaterThan(300);
   expect(asked.filter((k) => !keys.has(k))).toEqual([]);
-  for (const [call, part] of Object.entries(under))
+  for (const [call, part] of Object.entries(UNDER))
     for (const [, key] of text.matchAll(new RegExp(`\\bnew ${call}\\('([\\w.-]+)'`, 'g'))) expect(keys).toContain(`${part}.${key}`);
 });
 

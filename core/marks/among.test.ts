@@ -1,9 +1,9 @@
 import { mean, normal, seededRandom } from '../raster/statistics';
 import { among, usualKinds } from './among';
-import { Belief, likeliest, MARK_KINDS, MarkKind } from './kinds';
+import { Belief, beliefOf, likeliest, MARK_KINDS, MarkKind } from './kinds';
 
-const belief = (of: Partial<Belief>): Belief => ({ ...(Object.fromEntries(MARK_KINDS.map((k) => [k, 0])) as Belief), ...of });
-const EVEN = Object.fromEntries(MARK_KINDS.map((k) => [k, 1 / MARK_KINDS.length])) as Belief;
+const belief = (of: Partial<Belief>): Belief => beliefOf((k) => of[k] ?? 0);
+const EVEN = beliefOf(() => 1 / MARK_KINDS.length);
 const sum = (b: Belief) => MARK_KINDS.reduce((s, k) => s + b[k], 0);
 
 /** Places of a picture whose clue is drawn about 0 for washes and about `apart` for dabs, with chances as for kinds that are alike often (Bayes). */

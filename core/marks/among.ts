@@ -1,5 +1,5 @@
 /** Knows the places of one picture beside each other: what it is mostly made of is likelier in each of them. */
-import { Belief, decideKind, MARK_KINDS } from './kinds';
+import { Belief, beliefOf, decideKind, MARK_KINDS } from './kinds';
 import { KIND_MODEL } from './kindModel';
 import type { TileReading } from './tiles';
 import type { MarksWhere } from './where';
@@ -28,14 +28,14 @@ export function usualKinds(places: readonly Belief[]): Belief {
     }
     usual = sums.map((v) => v / (places.length + PLACES_OF_NO_PICTURE));
   }
-  return Object.fromEntries(MARK_KINDS.map((k, i) => [k, usual[i]])) as Belief;
+  return beliefOf((_, i) => usual[i]);
 }
 
 /** A place's chances where it is known what shares the kinds have in its picture. */
 export function among(place: Belief, usual: Belief): Belief {
   const weighed = MARK_KINDS.map((k) => place[k] * usual[k] ** WITNESS);
   const total = weighed.reduce((a, b) => a + b, 0);
-  return Object.fromEntries(MARK_KINDS.map((k, i) => [k, weighed[i] / total])) as Belief;
+  return beliefOf((_, i) => weighed[i] / total);
 }
 
 /** Tiles of one picture, each judged among all that are worked: what a picture is mostly made of is likelier in each place of it. */

@@ -1,6 +1,6 @@
-import { Belief, decideKind, MARK_KINDS } from './kinds';
+import { Belief, beliefOf, decideKind } from './kinds';
 
-const belief = (of: Partial<Belief>): Belief => ({ ...(Object.fromEntries(MARK_KINDS.map((k) => [k, 0])) as Belief), ...of });
+const belief = (of: Partial<Belief>): Belief => beliefOf((k) => of[k] ?? 0);
 
 test('the surer, the more confident; too unsure is not told', () => {
   const sure = decideKind(belief({ line: 0.97, wash: 0.03 }));

@@ -43,6 +43,9 @@ export const SINGLE = kindsThat((k) => k.set === 'single');
 
 export type Belief = Record<MarkKind, number>;
 
+export const beliefOf = (chance: (kind: MarkKind, at: number) => number): Belief =>
+  Object.fromEntries(MARK_KINDS.map((k, i) => [k, chance(k, i)])) as Belief;
+
 /** Clues beyond so many standard deviations say no more than at them. */
 export const MOST_UNUSUAL = 4;
 
@@ -61,7 +64,7 @@ export function kindChances(clues: Record<string, number>, groundKnown: boolean,
   const most = Math.max(...logits);
   const chances = logits.map((l) => Math.exp(l - most));
   const total = chances.reduce((a, b) => a + b, 0);
-  const belief = Object.fromEntries(MARK_KINDS.map((k, i) => [k, chances[i] / total])) as Belief;
+  const belief = beliefOf((_, i) => chances[i] / total);
   if (!groundKnown) {
     belief.flat += belief.blank;
     belief.blank = 0;

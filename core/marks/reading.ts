@@ -66,12 +66,8 @@ function longEnough(strokes: readonly Stroke[], width: Pick<WidthReading, 'px'> 
 
 const uncut = (strokes: readonly Stroke[]): Stroke[] => strokes.filter((s) => !s.cut);
 
-function lengthReading(
-  strokes: readonly Stroke[],
-  width: Pick<WidthReading, 'px'> | null,
-  scale: MarkScale,
-): Pick<Reading, 'strokeLength' | 'straightness'> {
-  const long = longEnough(strokes, width);
+/** From strokes that are long enough. */
+function lengthReading(long: readonly Stroke[], scale: MarkScale): Pick<Reading, 'strokeLength' | 'straightness'> {
   const free = uncut(long);
   if (free.length < 5) return { strokeLength: null, straightness: long.length >= 5 ? median(long.map((s) => s.straightness)) : null };
   const [short, middle, most] = [0.1, 0.5, 0.9].map((q) => censoredQuantile(long, q));
@@ -96,11 +92,11 @@ export const readPatch = (image: RgbImage, ground: readonly number[] | null, sca
 /** The same with what it was read from; `corner` is where the patch lies in the picture, px of it. */
 export function showPatch(image: RgbImage, ground: readonly number[] | null, scale: MarkScale, corner: Point): ShownReading {
   const at: Point = [corner[0] / scale.factor, corner[1] / scale.factor];
-  const { reading, work, evidence, strokes, width } = patchOf(image, ground, scale);
+  const { reading, work, evidence, strokes, long, width } = patchOf(image, ground, scale);
   const angle = reading.spacing && evidence.directions[0]?.angle;
   const gathered = {
     density: reading.directions.length ? evidence.density : new Float64Array(180),
-    strokes: reading.strokeLength || reading.straightness !== null ? longEnough(strokes, width) : [],
+    strokes: reading.strokeLength || reading.straightness !== null ? long : [],
     widths: reading.lineWidth && width ? width.each : [],
     gaps: reading.spacing ? evidence.spacing!.gaps : [],
     across: typeof angle === 'number' ? wayAcross(work.depart, wholeOf(work), angle) : null,
@@ -120,7 +116,7 @@ function patchOf(image: RgbImage, ground: readonly number[] | null, scale: MarkS
   const width = isLikely(belief, DRAWN) ? readWidths(work.depart, work.skeleton, work.inside, work.field) : null;
   const spacing = isLikely(belief, HATCHED) ? e.spacing : null;
   const strokes = isLikely(belief, ONE_WAY) ? work.follow() : work.strokes;
-  const stroked = lined ? lengthReading(strokes, width, scale) : { strokeLength: null, straightness: null };
+  const long = lined ? longEnough(strokes, width) : [];
   putAway();
   const directions = lined ? e.directions : e.directions.filter(() => e.coherence > 0.15 && !isLikely(belief, EVEN));
   const reading: Reading = {
@@ -130,10 +126,10 @@ function patchOf(image: RgbImage, ground: readonly number[] | null, scale: MarkS
     crossing: (isLikely(belief, CROSSED) ? crossingAmong(coursesOf(work.strokes)) : null) ?? crossingOf(directions),
     spacing: spacing && { ...size(spacing.px, scale), variation: spacing.variation },
     lineWidth: lined && width ? { ...size(width.px, scale), thin: width.thin * scale.factor, thick: width.thick * scale.factor } : null,
-    ...stroked,
+    ...lengthReading(long, scale),
     coverage: clamp(e.coverage, 0, 1),
   };
-  return { reading, work, evidence: e, strokes, width };
+  return { reading, work, evidence: e, strokes, long, width };
 }
 
 const ENOUGH_STROKES = 500;
@@ -354,8 +350,8 @@ function summarise(
         )
       : null;
   const widthReading = width && { px: width[0], thin: width[1], thick: width[2] };
-  const followedStrokes =
-    stroked && strokes.length >= LEAST_STROKES ? lengthReading(strokes, widthReading, scale) : { strokeLength: null, straightness: null };
+  const long = stroked && strokes.length >= LEAST_STROKES ? longEnough(strokes, widthReading) : [];
+  const followedStrokes = lengthReading(long, scale);
   // A few hatched places in a picture of washes say nothing of how the whole is hatched.
   const spacing = windows.spacing.length >= 2 && shareThat((t) => t.hatched) >= LEAST_HATCHED ? median(windows.spacing) : null;
   const detail = active.map((t) => t.detail);
@@ -382,8 +378,7 @@ function summarise(
       spacing: own(rangeSpread(windows.spacing)),
       lineWidth: own(rangeSpread(windows.width.map((w) => w.px))),
       strokeLength: own(rangeSpread(windows.length)),
-      straightness:
-        followedStrokes.straightness === null ? null : medianError(uncut(longEnough(strokes, widthReading)).map((s) => s.straightness)),
+      straightness: followedStrokes.straightness === null ? null : medianError(uncut(long).map((s) => s.straightness)),
       direction: spread,
       coverage: standardDeviation(coverages) / Math.sqrt(Math.max(1, coverages.length)),
     },
@@ -392,7 +387,7 @@ function summarise(
     distributions: distributionsOf(
       {
         density: directions.length ? density : new Float64Array(180),
-        strokes: followedStrokes.strokeLength ? longEnough(strokes, widthReading) : [],
+        strokes: followedStrokes.strokeLength ? long : [],
         widths: widthReading ? windows.width.flatMap((w) => w.each) : [],
         gaps: spacing === null ? [] : windows.gaps,
         across: spacing === null ? null : windows.across,

@@ -12,18 +12,23 @@ export interface Call {
   given: readonly string[];
 }
 
-/** What says a message, and the part of the catalogue its keys stand under. */
-const SAYING: Readonly<Record<string, string>> = {
-  message: '',
-  say: '',
-  sentence: 'errors.',
-  saying: 'errors.',
-  CoreError: 'unusable.',
-  FormatError: 'unusable.',
-  Unusable: 'headless.',
+/** What names messages without the part of the catalogue they stand under, and that part. */
+export const UNDER: Readonly<Record<string, string>> = {
+  CoreError: 'unusable',
+  FormatError: 'unusable',
+  Unusable: 'headless',
+  sentence: 'errors',
+  saying: 'errors',
 };
 
-const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+/** What every key that is said there begins with; null for what says no message. */
+function partOf(call: string): string | null {
+  if (call === 'message' || call === 'say') return '';
+  return Object.hasOwn(UNDER, call) ? `${UNDER[call]}.` : null;
+}
+
+/** A text as a pattern that fits it alone. */
+export const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 /** Patterns of the keys an expression may come to; none where it cannot be seen. */
 function keysOf(e: ts.Expression): { pattern: string; exact: boolean }[] {
@@ -62,15 +67,15 @@ export function callsIn(file: string, text: string): Call[] {
   const calls: Call[] = [];
   const visit = (node: ts.Node): void => {
     if ((ts.isCallExpression(node) || ts.isNewExpression(node)) && ts.isIdentifier(node.expression)) {
-      const under = Object.hasOwn(SAYING, node.expression.text) ? SAYING[node.expression.text] : null;
+      const part = partOf(node.expression.text);
       const [key, things] = node.arguments ?? [];
-      const given = under === null || !key ? null : namesOf(things);
+      const given = part === null || !key ? null : namesOf(things);
       if (given)
         for (const { pattern, exact } of keysOf(key))
           calls.push({
             file,
             line: source.getLineAndCharacterOfPosition(node.getStart()).line + 1,
-            key: new RegExp(`^${escaped(under!)}${pattern}$`),
+            key: new RegExp(`^${escaped(part!)}${pattern}$`),
             exact,
             given,
           });

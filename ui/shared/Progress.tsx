@@ -14,6 +14,24 @@ interface Counts {
   left: number;
 }
 
+/** How much is measured. A narrow head has little room: there the count alone is seen, and how long it takes is told on pointing at it. */
+function Count({ watch, now }: { watch: Watch; now: number }) {
+  const say = useSay();
+  const counts = { done: watch.all - watch.left, all: watch.all };
+  const minutes = minutesLeft(watch, now);
+  const count = say('background.open', counts);
+  const told = minutes === null ? count : say('background.openFor', { ...counts, minutes });
+  return (
+    <>
+      <progress className="progress w-20 lg:max-2xl:hidden" value={counts.done} max={counts.all} aria-label={say('background.label')} />
+      <span aria-hidden className="max-lg:hidden 2xl:hidden" title={told}>
+        {count}
+      </span>
+      <span className="max-2xl:sr-only">{told}</span>
+    </>
+  );
+}
+
 /** Background work of the study, with a count, a way to stop what waits, and a way to take it up again. The page shows new results by itself. */
 export function Progress({ studyId }: { studyId: string }) {
   const say = useSay();
@@ -37,11 +55,6 @@ export function Progress({ studyId }: { studyId: string }) {
     return () => source.close();
   }, [path, router]);
   if (!counts) return <span role="status" className="text-sm" />;
-  const minutes = watch && minutesLeft(watch, now);
-  const done = watch ? watch.all - watch.left : 0;
-  const progress =
-    watch &&
-    (minutes === null ? say('background.open', { done, all: watch.all }) : say('background.openFor', { done, all: watch.all, minutes }));
   const again = (label: string) => (
     <button type="button" className="link" onClick={() => void send('POST', path, { subjectId: null })}>
       {label}
@@ -51,12 +64,7 @@ export function Progress({ studyId }: { studyId: string }) {
     <span role="status" className="flex flex-none items-center gap-2 text-sm max-sm:hidden">
       {watch && (
         <>
-          {/* The head has little room: there the count alone is seen, and how long it takes is told on pointing at it. */}
-          <progress className="progress w-20 lg:max-2xl:hidden" value={done} max={watch.all} aria-label={say('background.label')} />
-          <span aria-hidden className="max-lg:hidden 2xl:hidden" title={progress ?? undefined}>
-            {say('background.open', { done, all: watch.all })}
-          </span>
-          <span className="max-2xl:sr-only">{progress}</span>
+          <Count watch={watch} now={now} />
           {counts.queued > 0 && (
             <button type="button" className="link" onClick={() => void send('DELETE', path)}>
               {say('background.stop')}

@@ -1,13 +1,14 @@
 /** Knows how to square up a photograph of a sheet, even out its light and take off its colour cast. */
 import { CoreError } from '../errors';
 import { Message, message, typed } from '../message';
-import { byteFromLinear, linearFromByte } from '../colour/srgb';
+import { encodeTable, linearFromByte } from '../colour/srgb';
 import { Point, Rect, rectInside, RgbImage } from '../raster/image';
+import { litEvenly, squaredUp } from '../raster/kernels/kernels';
 import { median } from '../raster/statistics';
 import { signedArea } from '../proportion/polygon';
 import { findSheet, orderCorners } from './findSheet';
 import { applyHomography, fitHomography, Homography, invertHomography, rectangleCorners } from './homography';
-import { fitLight } from './lighting';
+import { fitLight, LightSurface } from './lighting';
 
 export interface RectifyOptions {
   /** Sheet in mm: its horizontal side in the result first. */
@@ -50,76 +51,26 @@ function checkCorners(corners: readonly Point[], photo: RgbImage): void {
   if (Math.abs(signedArea(corners)) < 100) throw new CoreError('corners.flat');
 }
 
-/** Catmull-Rom weights for a fraction 0–1. */
-function cubic(f: number, out: Float64Array): void {
-  const f2 = f * f;
-  const f3 = f2 * f;
-  out[0] = -0.5 * f3 + f2 - 0.5 * f;
-  out[1] = 1.5 * f3 - 2.5 * f2 + 1;
-  out[2] = -1.5 * f3 + 2 * f2 + 0.5 * f;
-  out[3] = 0.5 * f3 - 0.5 * f2;
-}
-
 /**
  * Resamples the photograph into a w × h px sheet in linear light. Where the photograph has more pixels than the result
  * the mean of a lattice of samples holds back what the result cannot carry; else Catmull-Rom between pixels.
  */
 export function resampleSheet(photo: RgbImage, toPhoto: Homography, w: number, h: number): Float32Array {
-  const out = new Float32Array(w * h * 3);
   const spanAt = (x: number, y: number) => {
     const [a, b, c] = [applyHomography(toPhoto, [x, y]), applyHomography(toPhoto, [x + 1, y]), applyHomography(toPhoto, [x, y + 1])];
     return Math.max(Math.hypot(b[0] - a[0], b[1] - a[1]), Math.hypot(c[0] - a[0], c[1] - a[1]));
   };
   const densest = Math.max(spanAt(0, 0), spanAt(w, 0), spanAt(w, h), spanAt(0, h), spanAt(w / 2, h / 2));
   const n = Math.min(6, Math.max(1, Math.ceil(densest - 0.15)));
-  const wx = new Float64Array(4);
-  const wy = new Float64Array(4);
-  const [pw, ph, d] = [photo.width, photo.height, photo.data];
-  for (let y = 0; y < h; y++)
-    for (let x = 0; x < w; x++) {
-      let [r, g, b] = [0, 0, 0];
-      for (let sy = 0; sy < n; sy++)
-        for (let sx = 0; sx < n; sx++) {
-          const u = x + (sx + 0.5) / n;
-          const v = y + (sy + 0.5) / n;
-          const q = toPhoto[6] * u + toPhoto[7] * v + toPhoto[8];
-          const px = (toPhoto[0] * u + toPhoto[1] * v + toPhoto[2]) / q - 0.5;
-          const py = (toPhoto[3] * u + toPhoto[4] * v + toPhoto[5]) / q - 0.5;
-          const xi = Math.floor(px);
-          const yi = Math.floor(py);
-          if (n > 1) {
-            const [fx, fy] = [px - xi, py - yi];
-            const x0 = xi < 0 ? 0 : xi >= pw ? pw - 1 : xi;
-            const x1 = xi + 1 < 0 ? 0 : xi + 1 >= pw ? pw - 1 : xi + 1;
-            const y0 = (yi < 0 ? 0 : yi >= ph ? ph - 1 : yi) * pw;
-            const y1 = (yi + 1 < 0 ? 0 : yi + 1 >= ph ? ph - 1 : yi + 1) * pw;
-            const [a, c, e, f] = [(y0 + x0) * 3, (y0 + x1) * 3, (y1 + x0) * 3, (y1 + x1) * 3];
-            const [wa, wc, we, wf] = [(1 - fx) * (1 - fy), fx * (1 - fy), (1 - fx) * fy, fx * fy];
-            r += wa * linearFromByte[d[a]] + wc * linearFromByte[d[c]] + we * linearFromByte[d[e]] + wf * linearFromByte[d[f]];
-            g +=
-              wa * linearFromByte[d[a + 1]] + wc * linearFromByte[d[c + 1]] + we * linearFromByte[d[e + 1]] + wf * linearFromByte[d[f + 1]];
-            b +=
-              wa * linearFromByte[d[a + 2]] + wc * linearFromByte[d[c + 2]] + we * linearFromByte[d[e + 2]] + wf * linearFromByte[d[f + 2]];
-            continue;
-          }
-          cubic(px - xi, wx);
-          cubic(py - yi, wy);
-          for (let j = 0; j < 4; j++) {
-            const yy = Math.min(ph - 1, Math.max(0, yi - 1 + j)) * pw;
-            for (let i = 0; i < 4; i++) {
-              const k = (yy + Math.min(pw - 1, Math.max(0, xi - 1 + i))) * 3;
-              const weight = wx[i] * wy[j];
-              r += weight * linearFromByte[d[k]];
-              g += weight * linearFromByte[d[k + 1]];
-              b += weight * linearFromByte[d[k + 2]];
-            }
-          }
-        }
-      const i = (y * w + x) * 3;
-      out[i] = r / (n * n);
-      out[i + 1] = g / (n * n);
-      out[i + 2] = b / (n * n);
-    }
+  return squaredUp(photo, toPhoto, [w, h], n, linearFromByte);
+}
+
+/** What each px of a row is multiplied by to be lit evenly, at every eighth of them: light changes slowly. */
+function factorsOf(light: LightSurface | null, level: number, w: number, h: number): Float32Array {
+  const each = (w >> 3) + 2;
+  const out = new Float32Array(each * h).fill(1);
+  if (light)
+    for (let y = 0; y < h; y++) for (let k = 0; k < each; k++) out[y * each + k] = level / light.at((8 * k + 0.5) / w, (y + 0.5) / h);
   return out;
 }
 
@@ -180,22 +131,7 @@ export function rectify(photo: RgbImage, options: RectifyOptions): Rectified {
     const aside = Math.max(-u / w, u / w - 1, -v / h, v / h - 1);
     if (aside > 0.35) warnings.push(message('capture.card-aside'));
   }
-  const data = new Uint8Array(w * h * 3);
-  // The light changes slowly: worked out on every eighth pixel and carried across.
-  for (let y = 0; y < h; y++) {
-    let factor = 1;
-    let step = 0;
-    for (let x = 0; x < w; x++) {
-      if (light && x % 8 === 0) {
-        const v = (y + 0.5) / h;
-        factor = level / light.at((x + 0.5) / w, v);
-        step = (level / light.at((x + 8.5) / w, v) - factor) / 8;
-      }
-      const i = (y * w + x) * 3;
-      for (let c = 0; c < 3; c++) data[i + c] = byteFromLinear(linear[i + c] * factor * gains[c]);
-      factor += step;
-    }
-  }
+  const data = litEvenly(linear, [w, h], factorsOf(light, level, w, h), gains, encodeTable);
   if (seen.confidence < 0.65) warnings.push(message('capture.corners-uncertain'));
   return {
     found: !given,

@@ -1,6 +1,6 @@
 /** Knows how far apart strokes of one direction lie: single crossings counted along the normal, after averaging along the strokes. */
 import { Plane, Point, Rect } from '../raster/image';
-import { turned } from '../raster/kernels/kernels';
+import { strips } from '../raster/kernels/kernels';
 import { mean, median, quantile, standardDeviation } from '../raster/statistics';
 
 export interface SpacingReading {
@@ -18,16 +18,9 @@ const LEAST = 5;
 /** Two strokes have a distance, not a spacing, however often they are crossed. */
 const LEAST_STROKES = 3;
 
-/** One profile across the strokes, averaged over `ALONG` px from column u; NaN where less than the whole length lies inside. */
-function profileAt(rotated: Plane, u: number): Float64Array {
-  const out = new Float64Array(rotated.height);
-  for (let v = 0; v < rotated.height; v++) {
-    let s = 0;
-    for (let k = 0; k < ALONG; k++) s += rotated.data[v * rotated.width + u + k];
-    out[v] = s / ALONG;
-  }
-  return out;
-}
+/** One profile across the strokes, averaged over two strips of half of `ALONG` px; NaN where not the whole length lies inside. */
+const profileOf = (before: Float32Array, after: Float32Array): Float64Array =>
+  Float64Array.from(before, (sum, v) => (sum + after[v]) / ALONG);
 
 /** Sub-pixel places of the crests of a profile that stand out by at least `least` from the troughs on both sides. */
 function crests(profile: Float64Array, least: number): number[] {
@@ -118,16 +111,15 @@ interface Crossed extends Run {
 
 /** Profiles across what runs along `angle` inside `rect`, with their crossings, and the turned plane's size; null where finer strokes repeat than can be counted. */
 function crossed(marks: Plane, rect: Rect, angle: number): { runs: Crossed[]; width: number; height: number } | null {
-  const rotated = turned(marks, rect, angle);
-  const runs: Run[] = [];
-  for (let u = 0; u + ALONG <= rotated.width; u += ALONG / 2) runs.push(...runsOf(profileAt(rotated, u), u));
+  const { width, height, sums } = strips(marks, rect, angle, ALONG / 2);
+  const runs = sums.slice(1).flatMap((after, k) => runsOf(profileOf(sums[k], after), (k * ALONG) / 2));
   if (!runs.length || tooFine(runs)) return null;
   const swing = quantile(
     runs.map((r) => quantile(r.values, 0.9) - quantile(r.values, 0.1)),
     0.75,
   );
   const least = Math.max(2.5, 0.22 * swing);
-  return { runs: runs.map((r) => ({ ...r, crests: crests(r.values, least) })), width: rotated.width, height: rotated.height };
+  return { runs: runs.map((r) => ({ ...r, crests: crests(r.values, least) })), width, height };
 }
 
 /**

@@ -14,7 +14,7 @@ function through(source: Plane, work: number, run: (arena: Arena, from: number, 
 }
 
 const separableWork = (w: number, h: number, rx: number, ry: number) => w * (h + 2 * ry) + w + 2 * rx;
-const boxWork = (w: number, h: number, r: number) => w * h + 4 * (w + 2 * r) + 2 * w + 8;
+const boxWork = (w: number, h: number, r: number) => w * h + 8 * (w + 2 * r) + w + 64;
 
 /** Rows convolved with one kernel, columns with another; both of odd length, edges repeated. Taps are summed in 32-bit floats. */
 export function separable(source: Plane, kx: Float32Array, ky: Float32Array): Plane {
@@ -264,21 +264,31 @@ export function besideLines(lines: Mask, softened: readonly Plane[], aside: numb
   });
 }
 
-/** The part of a plane inside a rectangle, turned so that rows run along `angle` (degrees as seen); NaN outside. */
-export function turned(source: Plane, rect: Rect, angle: number): Plane {
+/** A piece of a plane turned about its middle, and read in strips along its rows. */
+export interface Strips {
+  /** Size of the turned piece, px. */
+  width: number;
+  height: number;
+  /** Strip by strip the sums over its width, one for each row; NaN where it leaves the piece. */
+  sums: Float32Array[];
+}
+
+/** Strips `wide` px wide of the part of a plane inside a rectangle, turned so that rows run along `angle` (degrees as seen). */
+export function strips(source: Plane, rect: Rect, angle: number, wide: number): Strips {
   const t = (angle * Math.PI) / 180;
   const [c, s] = [Math.cos(t), -Math.sin(t)];
   const [, , w, h] = rect;
   const width = Math.ceil(Math.abs(w * c) + Math.abs(h * s));
   const height = Math.ceil(Math.abs(w * s) + Math.abs(h * c));
   // Nothing lies between the px of a single row or column.
-  if (Math.min(w, h) < 2) return { width, height, data: new Float32Array(width * height).fill(NaN) };
+  if (Math.min(w, h) < 2) return { width, height, sums: [] };
   return once((arena) => {
     // Only the rows that are read.
     const rows = arena.write(source.data.subarray(rect[1] * source.width, (rect[1] + h) * source.width));
-    const to = arena.room(4 * width * height);
-    arena.run.turned(rows, source.width, rect[0], 0, w, h, to, width, height, c, s);
-    return { width, height, data: arena.floats(to, width * height) };
+    const count = Math.floor(width / wide);
+    const to = arena.room(4 * count * height);
+    arena.run.strips(rows, source.width, rect[0], 0, w, h, to, width, height, wide, c, s);
+    return { width, height, sums: Array.from({ length: count }, (_, k) => arena.floats(to + 4 * k * height, height)) };
   });
 }
 
@@ -352,5 +362,57 @@ export function nearestForms(
       const [found, best, second] = out.subarray(3 * k, 3 * k + 3);
       return { found, best, second: second === 0x7fffffff ? Infinity : second };
     });
+  });
+}
+
+/** Rows of a sheet that are in the compiled loops' memory at a time: few enough to stay small, many enough to be worth the call. */
+const BAND = 64;
+
+/**
+ * A photograph of sRGB bytes resampled into a w × h px sheet of linear light, three numbers a px: the mean of n × n samples each, bilinear
+ * between its pixels, Catmull-Rom where n is 1. `toPhoto` takes the sheet's px to the photograph's, `linear` is the table of 256 bytes' linear light.
+ */
+export function squaredUp(
+  photo: RgbImage,
+  toPhoto: readonly number[],
+  [w, h]: readonly [number, number],
+  n: number,
+  linear: Float32Array,
+): Float32Array {
+  const out = new Float32Array(3 * w * h);
+  return once((arena) => {
+    const [rgb, by, table] = [arena.write(photo.data), arena.write(Float64Array.from(toPhoto)), arena.write(linear)];
+    const to = arena.room(12 * w * BAND);
+    for (let y = 0; y < h; y += BAND) {
+      const rows = Math.min(BAND, h - y);
+      arena.run.squared(rgb, photo.width, photo.height, to, w, y, rows, n, by, table);
+      out.set(arena.glance(to, 3 * w * rows), 3 * w * y);
+    }
+    return out;
+  });
+}
+
+/**
+ * Linear light as sRGB bytes. Each row of `factors` holds what every eighth px of a row is multiplied by, one more than fit in; `gains` are the
+ * channels'; `encode` is the table of 16385 steps back.
+ */
+export function litEvenly(
+  linear: Float32Array,
+  [w, h]: readonly [number, number],
+  factors: Float32Array,
+  gains: readonly [red: number, green: number, blue: number],
+  encode: Uint8Array,
+): Uint8Array {
+  const out = new Uint8Array(3 * w * h);
+  const each = factors.length / h;
+  return once((arena) => {
+    const [all, table] = [arena.write(factors), arena.write(encode)];
+    const [from, to] = [arena.room(12 * w), arena.room(3 * w)];
+    for (let y = 0; y < h; y++) {
+      arena.put(from, linear.subarray(3 * w * y, 3 * w * (y + 1)));
+      arena.run.lit(from, to, w, all + 4 * each * y, ...gains, table);
+      out.set(arena.bytes(to, 3 * w), 3 * w * y);
+    }
+    return out;
   });
 }

@@ -57,7 +57,7 @@ interface Exports {
     to: number,
   ): void;
   besideLines(lines: number, a: number, b: number, c: number, d: number, w: number, h: number, aside: number, to: number): number;
-  turned(
+  strips(
     from: number,
     w: number,
     x0: number,
@@ -67,6 +67,7 @@ interface Exports {
     to: number,
     long: number,
     across: number,
+    wide: number,
     c: number,
     s: number,
   ): void;
@@ -120,6 +121,19 @@ interface Exports {
   ): void;
   countUnder(from: number, only: number, n: number, most: number, to: number): void;
   nearestForms(a: number, na: number, b: number, places: number, nb: number, length: number, near: number, to: number): void;
+  squared(
+    photo: number,
+    pw: number,
+    ph: number,
+    to: number,
+    w: number,
+    first: number,
+    rows: number,
+    n: number,
+    h: number,
+    linear: number,
+  ): void;
+  lit(from: number, to: number, n: number, factors: number, red: number, green: number, blue: number, encode: number): void;
   crests(L: number, w: number, h: number, step: number, faint: number, taken: number, strength: number, crest: number, way: number): void;
 }
 

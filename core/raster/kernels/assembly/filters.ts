@@ -73,106 +73,169 @@ export function separable(from: usize, to: usize, w: i32, h: i32, kx: usize, rx:
   for (let y: i32 = 0; y < h; y++) convolve(work + row * <usize>y, row, to + row * <usize>y, w, ky, 2 * ry + 1);
 }
 
-/** Running means along one padded row of n + 2r numbers. */
-function boxRow(line: usize, out: usize, n: i32, r: i32, scale: f64): void {
-  let sum: f64 = 0;
-  for (let k: i32 = 0; k < 2 * r; k++) sum += load<f32>(line + ((<usize>k) << 2));
-  const ahead: usize = (<usize>(2 * r)) << 2;
+/** The largest of n numbers by amount. */
+function largest(from: usize, n: i32): f32 {
+  let most = f32x4.splat(0);
+  let i: i32 = 0;
+  for (; i + 4 <= n; i += 4) most = f32x4.max(most, f32x4.abs(v128.load(from + ((<usize>i) << 2))));
+  let out = max(
+    max(f32x4.extract_lane(most, 0), f32x4.extract_lane(most, 1)),
+    max(f32x4.extract_lane(most, 2), f32x4.extract_lane(most, 3)),
+  );
+  for (; i < n; i++) out = max(out, Mathf.abs(load<f32>(from + ((<usize>i) << 2))));
+  return out;
+}
+
+/** A number this many times as large as a step, added and taken off again, leaves whole steps: the last place of a 32-bit float. */
+const PLACES: f32 = 12582912;
+
+/** The finest step, a power of two, of which sums of so many numbers up to `most` are exact in 32-bit floats. */
+function stepFor(most: f32, count: i32): f32 {
+  let step: f32 = 1;
+  const whole = most * <f32>count;
+  while (whole > step * 8388608) step *= 2;
+  while (step > 1e-9 && whole < step * 4194304) step /= 2;
+  return step;
+}
+
+function inSteps(v: v128, places: v128): v128 {
+  return f32x4.sub(f32x4.add(v, places), places);
+}
+
+/** Running means of 2r + 1 px along four rows at once, px by px the four of them side by side; the r before and after are filled with the ends. */
+function rowMeans(from: usize, to: usize, n: i32, r: i32, places: v128): void {
+  const first = v128.load(from);
+  const last = v128.load(from + ((<usize>(n - 1)) << 4));
+  const aside = (<usize>r) << 4;
+  for (let k: i32 = 1; k <= r; k++) {
+    v128.store(from - ((<usize>k) << 4), first);
+    v128.store(from + ((<usize>(n - 1 + k)) << 4), last);
+  }
+  // One more, which is added past the end and never used.
+  v128.store(from + ((<usize>(n + r)) << 4), last);
+  const size: i32 = 2 * r + 1;
+  const share = f32x4.splat(1 / <f32>size);
+  let sum = f32x4.splat(0);
+  for (let k: i32 = 0; k < size; k++) sum = f32x4.add(sum, v128.load(from - aside + ((<usize>k) << 4)));
   for (let x: i32 = 0; x < n; x++) {
-    const at = line + ((<usize>x) << 2);
-    sum += load<f32>(at + ahead);
-    store<f32>(out + ((<usize>x) << 2), <f32>(sum * scale));
-    sum -= load<f32>(at);
+    const at = (<usize>x) << 4;
+    v128.store(to + at, inSteps(f32x4.mul(sum, share), places));
+    sum = f32x4.add(sum, f32x4.sub(v128.load(from + at + aside + 16), v128.load(from + at - aside)));
   }
 }
 
-/** The same along four rows at once, each `row` bytes after the last, and their padded copies `line` bytes: one sum waits for itself, four do not. */
-function boxRows(lines: usize, line: usize, out: usize, row: usize, n: i32, r: i32, scale: f64): void {
-  let s0: f64 = 0;
-  let s1: f64 = 0;
-  let s2: f64 = 0;
-  let s3: f64 = 0;
-  const l1 = lines + line;
-  const l2 = l1 + line;
-  const l3 = l2 + line;
-  for (let k: i32 = 0; k < 2 * r; k++) {
-    const at = (<usize>k) << 2;
-    s0 += load<f32>(lines + at);
-    s1 += load<f32>(l1 + at);
-    s2 += load<f32>(l2 + at);
-    s3 += load<f32>(l3 + at);
-  }
-  const ahead: usize = (<usize>(2 * r)) << 2;
-  for (let x: i32 = 0; x < n; x++) {
+/** Running means of 2r + 1 px down the columns of a plane. */
+function columnMeans(from: usize, to: usize, w: i32, h: i32, r: i32, places: v128, sums: usize): void {
+  const row: usize = (<usize>w) << 2;
+  const size: i32 = 2 * r + 1;
+  const share = f32x4.splat(1 / <f32>size);
+  for (let x: i32 = 0; x < w; x += 4) {
     const at = (<usize>x) << 2;
-    s0 += load<f32>(lines + at + ahead);
-    s1 += load<f32>(l1 + at + ahead);
-    s2 += load<f32>(l2 + at + ahead);
-    s3 += load<f32>(l3 + at + ahead);
-    store<f32>(out + at, <f32>(s0 * scale));
-    store<f32>(out + row + at, <f32>(s1 * scale));
-    store<f32>(out + 2 * row + at, <f32>(s2 * scale));
-    store<f32>(out + 3 * row + at, <f32>(s3 * scale));
-    s0 -= load<f32>(lines + at);
-    s1 -= load<f32>(l1 + at);
-    s2 -= load<f32>(l2 + at);
-    s3 -= load<f32>(l3 + at);
+    let sum = f32x4.mul(v128.load(from + at), f32x4.splat(<f32>r));
+    for (let k: i32 = 0; k < r; k++) sum = f32x4.add(sum, v128.load(from + row * <usize>min(h - 1, k) + at));
+    v128.store(sums + at, sum);
   }
+  for (let y: i32 = 0; y < h; y++) {
+    const add = from + row * <usize>min(h - 1, y + r);
+    const drop = from + row * <usize>max(0, y - r);
+    const out = to + row * <usize>y;
+    // The first px of the next row are written over by it.
+    for (let x: i32 = 0; x < w; x += 4) {
+      const at = (<usize>x) << 2;
+      const now = f32x4.add(v128.load(sums + at), v128.load(add + at));
+      v128.store(out + at, inSteps(f32x4.mul(now, share), places));
+      v128.store(sums + at, f32x4.sub(now, v128.load(drop + at)));
+    }
+  }
+}
+
+/** Four rows of n px, `row` bytes apart, in whole steps, px by px side by side; `rows` of them are there, the last one stands for what is not. */
+function laidTogether(from: usize, row: usize, rows: i32, to: usize, n: i32, places: v128): void {
+  const a = from;
+  const b = from + row * <usize>min(1, rows - 1);
+  const c = from + row * <usize>min(2, rows - 1);
+  const d = from + row * <usize>min(3, rows - 1);
+  for (let x: i32 = 0; x < n; x += 4) {
+    const at = (<usize>x) << 2;
+    const p = inSteps(v128.load(a + at), places);
+    const q = inSteps(v128.load(b + at), places);
+    const r = inSteps(v128.load(c + at), places);
+    const s = inSteps(v128.load(d + at), places);
+    const pq = v128.shuffle<f32>(p, q, 0, 4, 1, 5);
+    const rs = v128.shuffle<f32>(r, s, 0, 4, 1, 5);
+    const pqs = v128.shuffle<f32>(p, q, 2, 6, 3, 7);
+    const rss = v128.shuffle<f32>(r, s, 2, 6, 3, 7);
+    const out = to + ((<usize>x) << 4);
+    v128.store(out, v128.shuffle<f32>(pq, rs, 0, 1, 4, 5));
+    v128.store(out + 16, v128.shuffle<f32>(pq, rs, 2, 3, 6, 7));
+    v128.store(out + 32, v128.shuffle<f32>(pqs, rss, 0, 1, 4, 5));
+    v128.store(out + 48, v128.shuffle<f32>(pqs, rss, 2, 3, 6, 7));
+  }
+}
+
+/** The same back: `rows` rows of n px. */
+function laidApart(from: usize, to: usize, row: usize, rows: i32, n: i32): void {
+  let x: i32 = 0;
+  for (; x + 4 <= n; x += 4) {
+    const at = from + ((<usize>x) << 4);
+    const p = v128.load(at);
+    const q = v128.load(at + 16);
+    const r = v128.load(at + 32);
+    const s = v128.load(at + 48);
+    const pq = v128.shuffle<f32>(p, q, 0, 4, 1, 5);
+    const rs = v128.shuffle<f32>(r, s, 0, 4, 1, 5);
+    const pqs = v128.shuffle<f32>(p, q, 2, 6, 3, 7);
+    const rss = v128.shuffle<f32>(r, s, 2, 6, 3, 7);
+    const out = to + ((<usize>x) << 2);
+    v128.store(out, v128.shuffle<f32>(pq, rs, 0, 1, 4, 5));
+    if (rows > 1) v128.store(out + row, v128.shuffle<f32>(pq, rs, 2, 3, 6, 7));
+    if (rows > 2) v128.store(out + 2 * row, v128.shuffle<f32>(pqs, rss, 0, 1, 4, 5));
+    if (rows > 3) v128.store(out + 3 * row, v128.shuffle<f32>(pqs, rss, 2, 3, 6, 7));
+  }
+  for (; x < n; x++)
+    for (let k: i32 = 0; k < rows; k++) store<f32>(to + row * <usize>k + ((<usize>x) << 2), load<f32>(from + ((<usize>(4 * x + k)) << 2)));
 }
 
 /**
- * Running means of 2r + 1 px along rows, then down columns, edges repeated; `to` may be `from`. `work` holds
- * w · h + 4 · (w + 2r) numbers and w doubles.
+ * Running means of 2r + 1 px along rows and down columns, of three radii one after another (the first alone where `thrice` is not set), edges
+ * repeated; `to` may be `from`. Numbers are rounded to steps so fine that 24 bits hold every sum of them: no error runs on, and what is even
+ * stays even. `work` holds w · h + 8 · (w + 2r) + w + 64 numbers.
  */
-export function box(from: usize, to: usize, w: i32, h: i32, r: i32, work: usize): void {
+function means(from: usize, to: usize, w: i32, h: i32, r0: i32, r1: i32, r2: i32, thrice: bool, work: usize): void {
+  const n = w * h;
   const row: usize = (<usize>w) << 2;
-  const lines = work + row * <usize>h;
-  const line: usize = (<usize>(w + 2 * r)) << 2;
-  const sums = (lines + 4 * line + 15) & ~15;
-  const scale: f64 = 1.0 / <f64>(2 * r + 1);
-  let done: i32 = 0;
-  for (; done + 4 <= h; done += 4) {
-    for (let k: usize = 0; k < 4; k++) padRow(from + row * (<usize>done + k), lines + k * line, w, r);
-    boxRows(lines, line, work + row * <usize>done, row, w, r, scale);
-  }
-  for (; done < h; done++) {
-    padRow(from + row * <usize>done, lines, w, r);
-    boxRow(lines, work + row * <usize>done, w, r, scale);
-  }
-  for (let x: i32 = 0; x < w; x++) store<f64>(sums + ((<usize>x) << 3), 0);
-  for (let k: i32 = -r; k < r; k++) {
-    const at = work + row * <usize>min(h - 1, max(0, k));
-    for (let x: i32 = 0; x < w; x++)
-      store<f64>(sums + ((<usize>x) << 3), load<f64>(sums + ((<usize>x) << 3)) + load<f32>(at + ((<usize>x) << 2)));
-  }
-  const scales = f64x2.splat(scale);
-  for (let y: i32 = 0; y < h; y++) {
-    const add = work + row * <usize>min(h - 1, y + r);
-    const drop = work + row * <usize>max(0, y - r);
-    const out = to + row * <usize>y;
-    let x: i32 = 0;
-    for (; x + 2 <= w; x += 2) {
-      const s = sums + ((<usize>x) << 3);
-      const at = (<usize>x) << 2;
-      const now = f64x2.add(v128.load(s), f64x2.promote_low_f32x4(v128.load64_zero(add + at)));
-      v128.store64_lane(out + at, f32x4.demote_f64x2_zero(f64x2.mul(now, scales)), 0);
-      v128.store(s, f64x2.sub(now, f64x2.promote_low_f32x4(v128.load64_zero(drop + at))));
+  const r = thrice ? max(r0, max(r1, r2)) : r0;
+  const places = f32x4.splat(PLACES * stepFor(largest(from, n), 2 * r + 1));
+  const room = (<usize>(w + 2 * r + 5)) << 4;
+  const sums = work + (((<usize>n) << 2) + 16);
+  const line = sums + (row + 16) + ((<usize>r) << 4);
+  const other = line + room;
+  for (let y: i32 = 0; y < h; y += 4) {
+    const rows = min(4, h - y);
+    laidTogether(from + row * <usize>y, row, rows, line, w, places);
+    rowMeans(line, other, w, r0, places);
+    if (thrice) {
+      rowMeans(other, line, w, r1, places);
+      rowMeans(line, other, w, r2, places);
     }
-    for (; x < w; x++) {
-      const s = sums + ((<usize>x) << 3);
-      const at = (<usize>x) << 2;
-      const now = load<f64>(s) + load<f32>(add + at);
-      store<f32>(out + at, <f32>(now * scale));
-      store<f64>(s, now - load<f32>(drop + at));
-    }
+    laidApart(other, work + row * <usize>y, row, rows, w);
   }
+  // Nothing is summed over what comes last: it need not be whole steps.
+  const asItIs = f32x4.splat(0);
+  columnMeans(work, to, w, h, r0, thrice ? places : asItIs, sums);
+  if (!thrice) return;
+  columnMeans(to, work, w, h, r1, places, sums);
+  columnMeans(work, to, w, h, r2, asItIs, sums);
 }
 
-/** Three running means one after another; `work` as for `box` with the largest of the radii. */
+/** Running means of 2r + 1 px along rows, then down columns, as in `means`. */
+export function box(from: usize, to: usize, w: i32, h: i32, r: i32, work: usize): void {
+  means(from, to, w, h, r, 0, 0, false, work);
+}
+
+/** Three running means one after another, as in `means`. */
 export function boxes(from: usize, to: usize, w: i32, h: i32, r0: i32, r1: i32, r2: i32, work: usize): void {
-  box(from, to, w, h, r0, work);
-  box(to, to, w, h, r1, work);
-  box(to, to, w, h, r2, work);
+  means(from, to, w, h, r0, r1, r2, true, work);
 }
 
 /** to[i] = the larger of a[i] and b[i] (the smaller where `low` is set). */

@@ -10,4 +10,5 @@ export { apart, gather, lab } from './colour';
 export { components, sauvola, thin } from './outline';
 export { bandSums, borderSums, countUnder, crests, rise, runSums, sizeSums } from './closeUp';
 export { nearestForms } from './forms';
-export { besideLines, depth, pieceSums, turned } from './window';
+export { lit, squared } from './sheet';
+export { besideLines, depth, pieceSums, strips } from './window';

@@ -108,31 +108,79 @@ export function besideLines(lines: usize, a: usize, b: usize, c: usize, d: usize
   return pixels;
 }
 
-/** The part of a w × h plane inside a rectangle turned into `long` × `across` px by bilinear interpolation, no number outside; c and s turn it. */
-export function turned(from: usize, w: i32, x0: i32, y0: i32, rw: i32, rh: i32, to: usize, long: i32, across: i32, c: f64, s: f64): void {
-  const midX = <f64>(rw - 1) / 2;
-  const midY = <f64>(rh - 1) / 2;
-  for (let v: i32 = 0; v < across; v++) {
-    const dv = <f64>v - <f64>(across - 1) / 2;
-    const out = to + ((<usize>(v * long)) << 2);
-    for (let u: i32 = 0; u < long; u++) {
+/** Four numbers of a plane of rw × rh px, `row` bytes a row, at the places x and y, bilinear. */
+function between(from: usize, row: i32, rw: i32, rh: i32, x: v128, y: v128): v128 {
+  const zero = i32x4.splat(0);
+  const left = i32x4.max_s(zero, i32x4.min_s(i32x4.trunc_sat_f32x4_s(x), i32x4.splat(rw - 2)));
+  const top = i32x4.max_s(zero, i32x4.min_s(i32x4.trunc_sat_f32x4_s(y), i32x4.splat(rh - 2)));
+  const at = i32x4.add(i32x4.mul(top, i32x4.splat(row)), i32x4.shl(left, 2));
+  const a = from + <usize>i32x4.extract_lane(at, 0);
+  const b = from + <usize>i32x4.extract_lane(at, 1);
+  const c = from + <usize>i32x4.extract_lane(at, 2);
+  const d = from + <usize>i32x4.extract_lane(at, 3);
+  const down = <usize>row;
+  const ab = v128.load64_lane(b, v128.load64_zero(a), 1);
+  const cd = v128.load64_lane(d, v128.load64_zero(c), 1);
+  const ef = v128.load64_lane(b + down, v128.load64_zero(a + down), 1);
+  const gh = v128.load64_lane(d + down, v128.load64_zero(c + down), 1);
+  const p = v128.shuffle<f32>(ab, cd, 0, 2, 4, 6);
+  const q = v128.shuffle<f32>(ab, cd, 1, 3, 5, 7);
+  const r = v128.shuffle<f32>(ef, gh, 0, 2, 4, 6);
+  const s = v128.shuffle<f32>(ef, gh, 1, 3, 5, 7);
+  const fx = f32x4.sub(x, f32x4.convert_i32x4_s(left));
+  const fy = f32x4.sub(y, f32x4.convert_i32x4_s(top));
+  const upper = f32x4.add(p, f32x4.mul(f32x4.sub(q, p), fx));
+  const lower = f32x4.add(r, f32x4.mul(f32x4.sub(s, r), fx));
+  return f32x4.add(upper, f32x4.mul(f32x4.sub(lower, upper), fy));
+}
+
+/**
+ * Sums of `wide` px along the rows of a rectangle of a plane `w` px wide, turned into `long` × `across` px about its middle by bilinear
+ * interpolation; c and s turn it. Strip by strip one sum for each of the `across` rows, no number where the strip leaves the rectangle.
+ */
+export function strips(
+  from: usize,
+  w: i32,
+  x0: i32,
+  y0: i32,
+  rw: i32,
+  rh: i32,
+  to: usize,
+  long: i32,
+  across: i32,
+  wide: i32,
+  c: f64,
+  s: f64,
+): void {
+  const corner = from + ((<usize>(y0 * w + x0)) << 2);
+  const right = <f64>(rw - 1);
+  const bottom = <f64>(rh - 1);
+  const steps = f32x4(0, 1, 2, 3);
+  const along = f32x4.mul(steps, f32x4.splat(<f32>c));
+  const down = f32x4.mul(steps, f32x4.splat(<f32>s));
+  const most = f32x4.splat(<f32>wide);
+  let out = to;
+  for (let u: i32 = 0; u + wide <= long; u += wide)
+    for (let v: i32 = 0; v < across; v++, out += 4) {
       const du = <f64>u - <f64>(long - 1) / 2;
-      const x = midX + du * c - dv * s;
-      const y = midY + du * s + dv * c;
-      if (x < 0 || y < 0 || x > <f64>(rw - 1) || y > <f64>(rh - 1)) {
-        store<f32>(out + ((<usize>u) << 2), <f32>NaN);
+      const dv = <f64>v - <f64>(across - 1) / 2;
+      const x = right / 2 + du * c - dv * s;
+      const y = bottom / 2 + du * s + dv * c;
+      const endX = x + <f64>(wide - 1) * c;
+      const endY = y + <f64>(wide - 1) * s;
+      if (min(x, endX) < 0 || min(y, endY) < 0 || max(x, endX) > right || max(y, endY) > bottom) {
+        store<f32>(out, <f32>NaN);
         continue;
       }
-      const left = min(<i32>x, rw - 2);
-      const top = min(<i32>y, rh - 2);
-      const fx = x - <f64>left;
-      const fy = y - <f64>top;
-      const i = (y0 + top) * w + x0 + left;
-      const upper = <f64>number(from, i) * (1 - fx) + <f64>number(from, i + 1) * fx;
-      const lower = <f64>number(from, i + w) * (1 - fx) + <f64>number(from, i + w + 1) * fx;
-      store<f32>(out + ((<usize>u) << 2), <f32>(upper * (1 - fy) + lower * fy));
+      let sum = f32x4.splat(0);
+      for (let k: i32 = 0; k < wide; k += 4) {
+        const xs = f32x4.add(f32x4.splat(<f32>(x + <f64>k * c)), along);
+        const ys = f32x4.add(f32x4.splat(<f32>(y + <f64>k * s)), down);
+        const counts = f32x4.lt(f32x4.add(f32x4.splat(<f32>k), steps), most);
+        sum = f32x4.add(sum, v128.and(between(corner, w << 2, rw, rh, xs, ys), counts));
+      }
+      store<f32>(out, f32x4.extract_lane(sum, 0) + f32x4.extract_lane(sum, 1) + (f32x4.extract_lane(sum, 2) + f32x4.extract_lane(sum, 3)));
     }
-  }
 }
 
 /**

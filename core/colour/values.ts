@@ -1,6 +1,7 @@
 /** Knows the darks and lights: L* statistics, reduction to a few steps, the squint, and where contrast is strongest. */
 import { gaussian } from '../raster/filters';
 import { Mask, Plane, plane, Point, RgbImage } from '../raster/image';
+import { reducePlane } from '../raster/resample';
 import { histogramQuantiles } from '../raster/statistics';
 import { histogram, multiOtsu } from '../raster/threshold';
 import { lightnessFromLuminance, luminanceFromLightness } from './lab';
@@ -68,24 +69,35 @@ export function squint(image: RgbImage, sigma: number): RgbImage {
   return { width: image.width, height: image.height, data };
 }
 
+/** Long side at which contrast is looked for: its finest blur is 2.5 px there. */
+const FOCUS_SIDE = 256;
+
 /**
  * Where the strongest contrast of the squinted picture lies: [x, y] 0–1 and the contrast in L* (r.m.s. difference
  * of a 1 % blur from a 6 % blur of the long side, taken in linear light).
  */
 export function focusOf(image: RgbImage, leftOut: Mask | null = null): { at: Point; contrast: number } {
-  const side = Math.max(image.width, image.height);
-  const light = luminancePlane(image);
+  const all = luminancePlane(image);
+  const k = Math.min(1, FOCUS_SIDE / Math.max(all.width, all.height));
+  const [width, height] = [all.width, all.height].map((v) => Math.max(1, Math.round(v * k)));
+  const light = reducePlane(all, width, height);
+  const side = Math.max(width, height);
   const near = gaussian(light, side * 0.01);
   const wide = gaussian(light, side * 0.06);
-  const squared = plane(image.width, image.height);
+  const squared = plane(width, height);
   for (let i = 0; i < squared.data.length; i++)
     squared.data[i] = (lightnessFromLuminance(near.data[i]) - lightnessFromLuminance(wide.data[i])) ** 2;
   const local = gaussian(squared, side * 0.03);
-  if (leftOut) for (let i = 0; i < local.data.length; i++) if (leftOut.data[i]) local.data[i] = 0;
+  if (leftOut)
+    for (let y = 0, i = 0; y < height; y++)
+      for (let x = 0; x < width; x++, i++) {
+        const [u, v] = [Math.floor((x + 0.5) / k), Math.floor((y + 0.5) / k)];
+        if (leftOut.data[Math.min(image.height - 1, v) * image.width + Math.min(image.width - 1, u)]) local.data[i] = 0;
+      }
   let best = 0;
   for (let i = 0; i < local.data.length; i++) if (local.data[i] > local.data[best]) best = i;
   return {
-    at: [((best % image.width) + 0.5) / image.width, (Math.floor(best / image.width) + 0.5) / image.height],
+    at: [((best % width) + 0.5) / width, (Math.floor(best / width) + 0.5) / height],
     contrast: Math.sqrt(Math.max(0, local.data[best])),
   };
 }

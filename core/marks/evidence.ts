@@ -68,6 +68,20 @@ function peakedShare(density: Float64Array, directions: readonly Direction[]): n
   return all > 0 ? near / all : 0;
 }
 
+/** With less than this share of it under lines, a piece has no spacing. */
+const LEAST_LINED = 0.015;
+
+function waysIn(work: Workup, rect: Rect): { density: Float64Array; directions: Direction[] } {
+  const density = angleDensity(work.field, rect);
+  return { density, directions: principalDirections(density) };
+}
+
+/** The spacing of a piece alone, where it is lined: what its evidence would say of it. */
+export function spacingIn(work: Workup, rect: Rect): SpacingReading | null {
+  const { directions } = waysIn(work, rect);
+  return directions.length ? readSpacing(work.depart, rect, directions[0].angle) : null;
+}
+
 /** Gathers what speaks for and against each kind inside each of the rectangles of a worked-up window. */
 export function gatherEvidence(work: Workup, rects: readonly Rect[]): Evidence[] {
   return pieceSums(work, rects).map((sums, k) => evidenceIn(work, rects[k], sums));
@@ -114,9 +128,8 @@ function evidenceIn(work: Workup, rect: Rect, sums: Float64Array): Evidence {
       straight.push(s.straightness);
     }
   }
-  const density = angleDensity(work.field, rect);
-  const directions = principalDirections(density);
-  const lined = lineArea > 0.015 * n;
+  const { density, directions } = waysIn(work, rect);
+  const lined = lineArea > LEAST_LINED * n;
   const spacing = lined && directions.length ? readSpacing(work.depart, rect, directions[0].angle) : null;
   const second = lined && directions.length > 1 ? readSpacing(work.depart, rect, directions[1].angle) : null;
   const { mean, sd } = spreadOf(n, toneSum, toneSquare);

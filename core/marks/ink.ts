@@ -1,9 +1,10 @@
 /** Knows where on a sheet there is a mark: how far each pixel departs from the bare ground, and which pixels count as marked. */
-import { lightnessPlane } from '../colour/lab';
 import { linearFromByte } from '../colour/srgb';
-import { dilateMax, erodeMin, gaussian } from '../raster/filters';
-import { Mask, mask, Plane, RgbImage } from '../raster/image';
+import { gaussianSoftening } from '../raster/filters';
+import { Plane, RgbImage } from '../raster/image';
+import { CloseUp, sumsOf } from '../raster/kernels/closeUp';
 import { departureFrom } from '../raster/kernels/kernels';
+import { Marking } from '../raster/kernels/layers';
 import { histogramQuantiles } from '../raster/statistics';
 
 /** Departure from the ground (Lab units) under which a pixel is taken for bare. */
@@ -14,9 +15,11 @@ export function departure(image: RgbImage, ground: readonly number[]): Plane {
   return departureFrom(image, ground, linearFromByte);
 }
 
-/** Where no ground is known: how much darker than the lightest part (98th percentile) each pixel is, in L*. */
-export function darkness(image: RgbImage): Plane {
-  const out = lightnessPlane(image);
+/** The same of a close-up; where no ground is known, how much darker than the lightest part (98th percentile) each pixel is, in L*. */
+export function departureIn(close: CloseUp, ground: readonly number[] | null): Plane {
+  const sums = sumsOf(close);
+  if (ground) return sums.apart(ground);
+  const out = sums.lightness();
   const [light] = histogramQuantiles(out.data, 0, 100, [0.98]);
   for (let i = 0; i < out.data.length; i++) out.data[i] = Math.max(0, light - out.data[i]);
   return out;
@@ -26,17 +29,7 @@ export function darkness(image: RgbImage): Plane {
  * Marked pixels of a departure plane: near half (0.45, since Lab falls off faster than coverage) of the strongest departure near by (so that a line's width is kept
  * under blur), or wholly surrounded by departure (so that a pale wash with a dark line in it stays marked).
  */
-export function markedMask(depart: Plane, softer: Plane = gaussian(depart, 1.2), reach = 4): Mask {
-  const soft = gaussian(depart, 0.7);
-  const high = dilateMax(soft, reach);
-  const low = erodeMin(softer, reach);
-  const out = mask(depart.width, depart.height);
-  for (let i = 0; i < out.data.length; i++) {
-    const v = soft.data[i];
-    out.data[i] = v > BARE && (v > 0.45 * high.data[i] || low.data[i] > BARE) ? 1 : 0;
-  }
-  return out;
-}
+export const MARKING: Marking = { soft: gaussianSoftening(0.7), softer: gaussianSoftening(1.2), bare: BARE, part: 0.45, reach: 4 };
 
 const NOISE_BINS = 4096;
 const NOISE_STEP = 0.05;

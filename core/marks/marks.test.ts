@@ -3,7 +3,8 @@ import { addNoise, blankPatch, drawHatch, drawLine, HatchTruth, seededRandom, st
 import { RgbImage } from '../raster/image';
 import { axialDifference, median } from '../raster/statistics';
 import { MarkKind } from './kinds';
-import { markedMask, departure } from './ink';
+import { markedBy } from '../raster/kernels/layers';
+import { departure, MARKING } from './ink';
 import { MarkScale, Reading, readOverall, readPatch } from './reading';
 
 const SCALE: MarkScale = { factor: 1, pictureWidth: 1000, mmPerPixel: 0.1 };
@@ -122,7 +123,7 @@ test('half the contrast keeps a blurred line’s width, and a pale wash with a l
     4,
     [30, 30, 40],
   );
-  const marked = markedMask(departure(image, GROUND));
+  const marked = markedBy(departure(image, GROUND), MARKING);
   expect(marked.data.reduce((s, v) => s + v, 0) / 6400).toBeGreaterThan(0.97);
   const bare = blankPatch(80, 80);
   drawLine(
@@ -134,7 +135,7 @@ test('half the contrast keeps a blurred line’s width, and a pale wash with a l
     4,
     [30, 30, 40],
   );
-  const line = markedMask(departure(bare, GROUND));
+  const line = markedBy(departure(bare, GROUND), MARKING);
   expect(line.data.reduce((s, v) => s + v, 0) / 80).toBeCloseTo(4, 0);
 });
 

@@ -49,55 +49,57 @@ function ridgesAt(close: CloseUp, n: number, taken: Uint8Array): Ridge[] {
   return linked(crest, strength, taken, n, w, h, 2 * step);
 }
 
-/** Steps to the eight neighbours and how far each is, px. */
-const WAYS = [
-  [1, 0, 1],
-  [1, 1, Math.SQRT2],
-  [0, 1, 1],
-  [-1, 1, Math.SQRT2],
-  [-1, 0, 1],
-  [-1, -1, Math.SQRT2],
-  [0, -1, 1],
-  [1, -1, Math.SQRT2],
-] as const;
+/** Steps to the eight neighbours, and how far each is, px. */
+const DX = Int8Array.of(1, 1, 0, -1, -1, -1, 0, 1);
+const DY = Int8Array.of(0, 1, 1, 1, 0, -1, -1, -1);
+const FAR = Float64Array.from(DX, (dx, k) => Math.hypot(dx, DY[k]));
 
 /** Chains of crest px of one sign, from a clear one both ways along the faint. */
 function linked(crest: Uint8Array, strength: Float32Array, taken: Uint8Array, size: number, w: number, h: number, margin: number): Ridge[] {
-  const around = WAYS.map(([dx, dy]) => dy * w + dx);
+  const around = Int32Array.from(DX, (dx, k) => DY[k] * w + dx);
   const out: Ridge[] = [];
-  const walk = (from: number, sign: number): number[] => {
-    const chain: number[] = [];
+  const chain: number[] = [];
+  const walk = (from: number, sign: number): void => {
     let here = from;
     let [lx, ly] = [0, 0];
-    for (;;) {
+    for (let n = 0; ; n++) {
       let next = -1;
       let best = -Infinity;
       for (let k = 0; k < 8; k++) {
         const q = here + around[k];
-        if (!crest[q] || strength[q] * sign <= 0) continue;
-        const [dx, dy, far] = WAYS[k];
-        const ahead = (dx * lx + dy * ly) / far;
-        if (chain.length > 2 && ahead < 0) continue;
-        const worth = ahead * 6 + Math.abs(strength[q]);
+        if (crest[q] === 0) continue;
+        const high = strength[q] * sign;
+        if (high <= 0) continue;
+        const ahead = (DX[k] * lx + DY[k] * ly) / FAR[k];
+        if (n > 2 && ahead < 0) continue;
+        const worth = ahead * 6 + high;
         if (worth > best) {
           best = worth;
           next = k;
         }
       }
-      if (next < 0) return chain;
+      if (next < 0) return;
       here += around[next];
       crest[here] = 0;
-      lx = 0.7 * lx + 0.3 * WAYS[next][0];
-      ly = 0.7 * ly + 0.3 * WAYS[next][1];
+      lx = 0.7 * lx + 0.3 * DX[next];
+      ly = 0.7 * ly + 0.3 * DY[next];
       chain.push(here);
     }
   };
   for (let i = 0; i < crest.length; i++) {
-    if (!crest[i] || Math.abs(strength[i]) < CLEAR) continue;
+    if (crest[i] === 0 || Math.abs(strength[i]) < CLEAR) continue;
     const sign = Math.sign(strength[i]);
     crest[i] = 0;
-    const forward = walk(i, sign);
-    const points = Int32Array.from([...walk(i, sign).reverse(), i, ...forward]);
+    chain.length = 0;
+    walk(i, sign);
+    const forward = chain.length;
+    walk(i, sign);
+    // The way back turned round, then the first, then the way on.
+    const points = new Int32Array(chain.length + 1);
+    const back = chain.length - forward;
+    for (let k = 0; k < back; k++) points[k] = chain[chain.length - 1 - k];
+    points[back] = i;
+    for (let k = 0; k < forward; k++) points[back + 1 + k] = chain[k];
     if (points.length < LEAST_POINTS) continue;
     const ridge = measured(points, strength, size, w);
     out.push(ridge);

@@ -53,9 +53,11 @@ function lineDepth(lightness: Plane): Plane {
 /** The plane with line pixels filled from beside them (normalised convolution: Knutsson and Westin 1993). */
 function withoutLines(source: Plane, keep: Plane, kept: Plane): Plane {
   const weighted = plane(source.width, source.height);
-  for (let i = 0; i < weighted.data.length; i++) weighted.data[i] = source.data[i] * keep.data[i];
+  const [from, to, by, share] = [source.data, weighted.data, keep.data, kept.data];
+  for (let i = 0; i < to.length; i++) to[i] = from[i] * by[i];
   const near = gaussian(weighted, FILL);
-  for (let i = 0; i < near.data.length; i++) near.data[i] = kept.data[i] > 0.003 ? near.data[i] / kept.data[i] : source.data[i];
+  const out = near.data;
+  for (let i = 0; i < out.length; i++) out[i] = share[i] > 0.003 ? out[i] / share[i] : from[i];
   return near;
 }
 

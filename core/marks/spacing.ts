@@ -19,8 +19,11 @@ const LEAST = 5;
 const LEAST_STROKES = 3;
 
 /** One profile across the strokes, averaged over two strips of half of `ALONG` px; NaN where not the whole length lies inside. */
-const profileOf = (before: Float32Array, after: Float32Array): Float64Array =>
-  Float64Array.from(before, (sum, v) => (sum + after[v]) / ALONG);
+function profileOf(before: Float32Array, after: Float32Array): Float64Array {
+  const out = new Float64Array(before.length);
+  for (let v = 0; v < out.length; v++) out[v] = (before[v] + after[v]) / ALONG;
+  return out;
+}
 
 /** Sub-pixel places of the crests of a profile that stand out by at least `least` from the troughs on both sides. */
 function crests(profile: Float64Array, least: number): number[] {
@@ -92,12 +95,17 @@ function tooFine(runs: readonly Run[]): boolean {
   const r = new Float64Array(LEAST + 2);
   for (const { values: run } of runs) {
     const high = new Float64Array(run.length - 8);
+    let around = 0;
+    for (let k = 0; k < 9; k++) around += run[k];
     for (let i = 0; i < high.length; i++) {
-      let around = 0;
-      for (let k = 0; k < 9; k++) around += run[i + k];
       high[i] = run[i + 4] - around / 9;
+      around += run[i + 9] - run[i];
     }
-    for (let lag = 0; lag < r.length; lag++) for (let i = 0; i + lag < high.length; i++) r[lag] += high[i] * high[i + lag];
+    for (let lag = 0; lag < r.length; lag++) {
+      let sum = 0;
+      for (let i = 0, j = lag; j < high.length; i++, j++) sum += high[i] * high[j];
+      r[lag] += sum;
+    }
   }
   for (let lag = 2; lag < LEAST; lag++) if (r[lag] > r[lag - 1] && r[lag] >= r[lag + 1] && r[lag] > UNRESOLVED * r[0]) return true;
   return false;

@@ -6,8 +6,9 @@ import { measurePicture } from '../style/profile';
 import { plane } from '../raster/image';
 import { normal, seededRandom } from '../raster/statistics';
 import { gaussian } from '../raster/filters';
+import { besideLines } from '../raster/kernels/kernels';
 import { finishByRegion } from './finish';
-import { surfaceEnergy, surfaceOf } from './surface';
+import { ASIDE, surfaceEnergy, surfaceOf } from './surface';
 
 const bandsOf = (sigma: number, amount: number, noise: number) => {
   const r = seededRandom(7);
@@ -17,7 +18,8 @@ const bandsOf = (sigma: number, amount: number, noise: number) => {
   const sd = Math.sqrt(soft.data.reduce((s, v) => s + v * v, 0) / soft.data.length);
   for (let i = 0; i < soft.data.length; i++) soft.data[i] = (soft.data[i] * amount) / sd + noise * normal(r);
   const planes = [0.6, 1.2, 2.5, 4].map((s) => gaussian(soft, s));
-  return surfaceOf([surfaceEnergy(planes, { width: 200, height: 200, data: new Uint8Array(40000) }, noise)])!;
+  const lines = { width: 200, height: 200, data: new Uint8Array(40000) };
+  return surfaceOf([surfaceEnergy(besideLines(lines, planes, ASIDE), noise)])!;
 };
 
 test('each band answers to texture of its own size, and camera noise is taken off', () => {

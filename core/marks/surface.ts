@@ -1,9 +1,8 @@
 /** Knows the surface a picture is worked on: texture energy by band in what lies beside the strokes. */
-import { Mask, Plane } from '../raster/image';
-import { besideLines } from '../raster/kernels/kernels';
+import { Beside } from '../raster/kernels/kernels';
 
 /** Softness (px, mark size) between which each band lies. */
-const BAND_EDGES = [0.6, 1.2, 2.5, 4] as const;
+export const BAND_EDGES = [0.6, 1.2, 2.5, 4] as const;
 export const SURFACE_BANDS = ['grain', 'tooth', 'speckle'] as const;
 export type SurfaceBand = (typeof SURFACE_BANDS)[number];
 
@@ -19,14 +18,10 @@ function noiseBetween(fine: number, coarse: number): number {
 }
 
 /** Pixels this far from every stroke lie beside them. */
-const ASIDE = 4;
+export const ASIDE = 4;
 
-/**
- * Energy by band where no stroke is: `softened` are the departure planes at the four softnesses, `lines` the
- * strokes; `noise` is the standard deviation of pixel noise, whose share is taken off.
- */
-export function surfaceEnergy(softened: readonly Plane[], lines: Mask, noise: number): SurfaceEnergy {
-  const { squares, pixels } = besideLines(lines, softened, ASIDE);
+/** Energy by band where no stroke is, between the four softnesses; `noise` is the standard deviation of pixel noise, whose share is taken off. */
+export function surfaceEnergy({ squares, pixels }: Beside, noise: number): SurfaceEnergy {
   const energy: Record<SurfaceBand, number> = { grain: squares[0], tooth: squares[1], speckle: squares[2] };
   SURFACE_BANDS.forEach((band, k) => {
     energy[band] = Math.max(0, energy[band] - pixels * noise ** 2 * noiseBetween(BAND_EDGES[k], BAND_EDGES[k + 1]));

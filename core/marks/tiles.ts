@@ -1,7 +1,7 @@
 /** Knows how a picture is gone over: windows spread over it, each worked up once, and their tiles with what kind of marks each holds. */
 import { evened, SheetTone } from '../colour/sheetTone';
 import { cropImage, Mask, Point, Rect, RgbImage } from '../raster/image';
-import { Evidence, gatherEvidence } from './evidence';
+import { Evidence, gatherEvidence, spacingIn } from './evidence';
 import { Belief, CROSSED, decideKind, HATCHED, isLikely, likeliest, MarkKind, ONE_WAY, SINGLE, STROKES, weighKinds } from './kinds';
 import { Workup, workUp } from './workup';
 
@@ -131,10 +131,11 @@ const WIDE = 0.15;
 export function widened(work: Workup, tiles: TileReading[]): TileReading[] {
   const lines = tiles.filter((t) => t.single).length;
   if (lines < 0.4 * tiles.filter((t) => t.area).length || !lines) return tiles;
+  const spacing = spacingIn(work, wholeOf(work));
+  if (!spacing || spacing.px < WIDE * TILE) return tiles;
   const [whole] = gatherEvidence(work, [wholeOf(work)]);
-  const belief = weighKinds(whole);
-  const wide = told(belief);
-  if (!wide.hatched || !whole.spacing || whole.spacing.px < WIDE * TILE) return tiles;
+  const wide = told(weighKinds(whole));
+  if (!wide.hatched || !whole.spacing) return tiles;
   return tiles.map((t) => (t.single ? { ...t, ...wide, evidence: { ...t.evidence, spacing: whole.spacing } } : t));
 }
 

@@ -1,16 +1,17 @@
 /** Knows everything about one window of a picture that the mark readings share: planes, masks, strokes, computed once. */
-import { erodeMin, gaussian } from '../raster/filters';
+import { gaussian, gaussianSoftening } from '../raster/filters';
 import { Build, buildOf } from './build';
 import { closeUp } from './closeUp';
-import { Component, components } from '../raster/components';
+import { Component, componentIn } from '../raster/components';
 import { distanceInside } from '../raster/distance';
-import { Mask, Plane, plane, RgbImage } from '../raster/image';
+import { Mask, Plane, RgbImage } from '../raster/image';
+import { layersOf } from '../raster/kernels/layers';
 import { Skeleton } from '../raster/thin';
 import { sauvola } from '../raster/threshold';
-import { BARE, darkness, departure, markedMask, noiseOf } from './ink';
+import { departureIn, MARKING, noiseOf } from './ink';
 import { OrientationField, orientationField } from './orientation';
 import { Stroke, traceStrokes } from './strokes';
-import { SurfaceEnergy, surfaceEnergy } from './surface';
+import { ASIDE, BAND_EDGES, SurfaceEnergy, surfaceEnergy } from './surface';
 
 export interface Workup {
   width: number;
@@ -41,56 +42,57 @@ export interface Workup {
 /** Smaller patches of line (px²) are part of the surface, not strokes. */
 const SPECK = 48;
 
+/** A px is well inside of what is painted over when so many around it are, too. */
+const INSIDE = 5;
+
+/** How lines are found: by Sauvola over a square of 23 px, his k low since strokes are paler than print. */
+const LINES = { radius: 11, k: 0.12 };
+
+const [FINE, , MIDDLE, COARSE] = BAND_EDGES.map(gaussianSoftening);
+const TONE = gaussianSoftening(8);
+
 /** Works up one window; `ground` is the bare sheet's Lab, or null. */
 export function workUp(image: RgbImage, ground: readonly number[] | null): Workup {
-  const depart = ground ? departure(image, ground) : darkness(image);
+  const { width, height } = image;
+  const close = closeUp(image);
+  const depart = departureIn(close, ground);
   const noise = noiseOf(depart);
-  const texture = gaussian(depart, 1.2);
-  const marked = markedMask(depart, texture);
-  const fine = gaussian(depart, 0.6);
-  const lines = darkLines(fine, leastContrast(noise));
-  const inside = distanceInside(lines);
-  const field = orientationField(depart, noise);
-  const { labels, list } = components(lines);
+  const how = {
+    marking: MARKING,
+    fine: FINE,
+    middle: MIDDLE,
+    coarse: COARSE,
+    tone: TONE,
+    lines: { ...LINES, floor: leastContrast(noise) },
+    speck: SPECK,
+    aside: ASIDE,
+    inside: ground ? INSIDE : null,
+  };
+  const { marked, lines, list, covered, tone, texture, rise, beside } = layersOf(depart, how, componentIn(width, height));
   const { strokes, skeleton } = traceStrokes(lines, depart, 6);
-  const coarse = gaussian(depart, 4);
-  const middle = gaussian(depart, 2.5);
-  const surface = surfaceEnergy([fine, texture, middle, coarse], strokesOnly(lines, labels, list), noise);
-  const covered = ground ? coveredIn(texture) : null;
-  for (let i = 0, t = texture.data, c = coarse.data; i < t.length; i++) t[i] -= c[i];
   return {
-    width: image.width,
-    height: image.height,
+    width,
+    height,
     depart,
-    tone: gaussian(depart, 8),
-    surface,
+    tone,
+    surface: surfaceEnergy(beside, noise),
     texture,
-    rise: riseOf(middle),
+    rise,
     noise,
     marked,
     lines,
-    inside,
-    field,
+    inside: distanceInside(lines),
+    field: orientationField(depart, noise),
     skeleton,
     strokes,
     follow: () => followStrokes(depart, lines, noise) ?? strokes,
     blobs: list,
-    build: buildOf(closeUp(image), covered),
+    build: buildOf(close, covered),
     groundKnown: ground !== null,
   };
 }
 
-/** A px is well inside of what is painted over when so many around it are, too. */
-const INSIDE = 5;
-
-function coveredIn(softened: Plane): Uint8Array {
-  const least = erodeMin(softened, INSIDE);
-  const out = new Uint8Array(least.data.length);
-  for (let i = 0; i < out.length; i++) out[i] = least.data[i] > BARE ? 1 : 0;
-  return out;
-}
-
-const darkLines = (depart: Plane, contrast: number): Mask => sauvola(depart, 11, 0.12, contrast);
+const darkLines = (depart: Plane, contrast: number): Mask => sauvola(depart, LINES.radius, LINES.k, contrast);
 
 const leastContrast = (noise: number) => Math.max(5, 3.5 * noise);
 
@@ -128,25 +130,4 @@ function followStrokes(depart: Plane, lines: Mask, noise: number): Stroke[] | nu
   if (sigma < 0.6) return null;
   const soft = gaussian(depart, sigma);
   return traceStrokes(darkLines(soft, 0.6 * leastContrast(noise)), soft, 6).strokes;
-}
-
-/** Line pixels without the specks that tooth and grain leave. */
-function strokesOnly(lines: Mask, labels: Int32Array, list: readonly Component[]): Mask {
-  const large = new Uint8Array(list.length + 1);
-  for (const c of list) large[c.label] = c.area >= SPECK ? 1 : 0;
-  const data = new Uint8Array(lines.data.length);
-  for (let i = 0; i < data.length; i++) data[i] = large[labels[i]];
-  return { ...lines, data };
-}
-
-function riseOf({ width: w, height: h, data }: Plane): Plane {
-  const out = plane(w, h);
-  const to = out.data;
-  for (let y = 2; y < h - 2; y++)
-    for (let i = y * w + 2, end = y * w + w - 2; i < end; i++) {
-      const dx = data[i + 2] - data[i - 2];
-      const dy = data[i + 2 * w] - data[i - 2 * w];
-      to[i] = Math.sqrt(dx * dx + dy * dy) / 4;
-    }
-  return out;
 }

@@ -1,6 +1,6 @@
 /** Knows which set pixels hang together (eight neighbours), and the size, box and centre of each group. */
 import { Mask } from './image';
-import { labelled } from './kernels/kernels';
+import { FromComponent, labelled } from './kernels/kernels';
 
 export interface Component {
   label: number;
@@ -12,10 +12,10 @@ export interface Component {
   touchesEdge: boolean;
 }
 
-/** Labels (0 for unset, 1 … n) and the components, in scan order. */
-export function components(source: Mask): { labels: Int32Array; list: Component[] } {
-  const { width: w, height: h } = source;
-  return labelled(source, ([area, sx, sy, sxx, sxy, syy], [left, top, right, bottom], label): Component => {
+/** A component of a mask of w × h px from its sums and box. */
+export const componentIn =
+  (w: number, h: number): FromComponent<Component> =>
+  ([area, sx, sy, sxx, sxy, syy], [left, top, right, bottom], label) => {
     const [cx, cy] = [sx / area, sy / area];
     return {
       label,
@@ -25,5 +25,8 @@ export function components(source: Mask): { labels: Int32Array; list: Component[
       moments: [sxx / area - cx * cx, sxy / area - cx * cy, syy / area - cy * cy],
       touchesEdge: left === 0 || top === 0 || right === w - 1 || bottom === h - 1,
     };
-  });
-}
+  };
+
+/** Labels (0 for unset, 1 … n) and the components, in scan order. */
+export const components = (source: Mask): { labels: Int32Array; list: Component[] } =>
+  labelled(source, componentIn(source.width, source.height));

@@ -57,22 +57,23 @@ export function sampleBilinear(source: Plane, x: number, y: number): number {
 /** Area-mean reduction of a plane. */
 export function reducePlane(source: Plane, width: number, height: number): Plane {
   const out = plane(width, height);
-  const xs = spans(source.width, width);
-  const ys = spans(source.height, height);
+  const [xs, ys] = [spans(source.width, width), spans(source.height, height)];
+  const firsts = Int32Array.from(xs, (s) => s.first);
+  const ends = Int32Array.from(xs, (s) => s.first + s.weights.length);
+  const shares = Float32Array.from(xs.flatMap((s) => Array.from(s.weights)));
   const rows = new Float64Array(source.width);
-  const from = source.data;
-  for (let y = 0; y < height; y++) {
+  const [from, to] = [source.data, out.data];
+  for (let y = 0, at = 0; y < height; y++) {
     const { first, weights } = ys[y];
     rows.fill(0);
     for (let k = 0; k < weights.length; k++) {
-      const [share, base] = [weights[k], (first + k) * source.width];
-      for (let x = 0; x < rows.length; x++) rows[x] += share * from[base + x];
+      const share = weights[k];
+      for (let x = 0, i = (first + k) * source.width; x < rows.length; x++, i++) rows[x] += share * from[i];
     }
-    for (let x = 0; x < width; x++) {
-      const { first: left, weights: across } = xs[x];
-      let s = 0;
-      for (let j = 0; j < across.length; j++) s += across[j] * rows[left + j];
-      out.data[y * width + x] = s;
+    for (let x = 0, k = 0; x < width; x++) {
+      let sum = 0;
+      for (let i = firsts[x]; i < ends[x]; i++) sum += shares[k++] * rows[i];
+      to[at++] = sum;
     }
   }
   return out;

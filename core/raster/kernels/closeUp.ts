@@ -2,7 +2,7 @@
  * Knows one picture at several softnesses, in Lab, and the sums that are read of it. Its planes stay in the compiled loops' memory until
  * another close-up is read: they are made again when they are asked for later.
  */
-import { Rect, RgbImage } from '../image';
+import { Plane, Rect, RgbImage } from '../image';
 import { labAt, softenAt, Softening } from './kernels';
 import { Arena, Instance, ownInstance } from './memory';
 
@@ -18,6 +18,7 @@ interface Rest {
   close: CloseUp;
   instance: Instance;
   /** Addresses of the planes by softness; the finest of a and b is not softened. */
+  lightness: number;
   L: number[];
   a: number[];
   b: number[];
@@ -43,11 +44,9 @@ function laidOut(close: CloseUp): Rest {
   const arena = new Arena(own);
   const plane = () => arena.room(4 * w * h);
   const [L, a, b] = [close.softness.map(plane), close.softness.map(plane), close.softness.map(plane)];
-  const rise = plane();
+  const [rise, lightness] = [plane(), plane()];
   const { free } = arena;
-  const lightness = plane();
   labAt(arena, close.image, close.linear, [lightness, a[0], b[0]]);
-  const scratch = arena.free;
   close.softness.forEach((by, k) => {
     for (const [from, to] of [
       [lightness, L[k]],
@@ -58,14 +57,17 @@ function laidOut(close: CloseUp): Rest {
           ]
         : []),
     ])
-      softenAt(new Arena(own, scratch), from, to, w, h, by);
+      softenAt(new Arena(own, free), from, to, w, h, by);
   });
   own.run.rise(L[RISE_AT], a[RISE_AT], b[RISE_AT], rise, w, h);
-  return (resting = { close, instance: own, L, a, b, rise, free });
+  return (resting = { close, instance: own, lightness, L, a, b, rise, free });
 }
 
 /** The sums of a close-up's px; `only` marks those that count (all where null), `rect` lies inside the picture. */
 export interface Sums {
+  /** L* of every px, and distance in Lab of every px from a colour; none of them softened. */
+  lightness: () => Plane;
+  apart: (lab: readonly number[]) => Plane;
   /** Over every `stride`th px, with differences over `step` px to each side, at softness `k`: `sizeSums` of assembly/closeUp.ts. */
   size: (k: number, step: number, stride: number, rect: Rect, only: Uint8Array | null) => Float64Array;
   /** Between softness `k` and the next: number of px, squares and cubes in L*, squares in a* and b* (0 for the finest). */
@@ -91,8 +93,15 @@ export function sumsOf(close: CloseUp): Sums {
     work(to, only ? arena.write(only) : 0);
     return arena.doubles(to, count).slice();
   };
-  const { L, a, b, rise } = rest;
+  const { lightness, L, a, b, rise } = rest;
+  const taken = (at: number): Plane => ({ width: w, height: h, data: new Arena(rest.instance).floats(at, w * h) });
   return {
+    lightness: () => taken(lightness),
+    apart: (lab) => {
+      const to = new Arena(rest.instance, rest.free).room(4 * w * h);
+      run.apart(lightness, a[0], b[0], to, w * h, lab[0], lab[1], lab[2]);
+      return taken(to);
+    },
     size: (k, step, stride, rect, only) =>
       asked(only, 11, (to, mask) => run.sizeSums(L[k], a[k], b[k], w, h, ...rect, step, stride, mask, to)),
     band: (k, rect, only) =>

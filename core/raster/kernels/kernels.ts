@@ -54,11 +54,13 @@ export function softened(source: Plane, by: Softening): Plane {
   });
 }
 
+/** Largest (smallest where `low` is set) values of a plane at one address, into another. */
+export function spreadAt(arena: Arena, from: number, to: number, w: number, h: number, radius: number, low: boolean): void {
+  arena.run.spread(from, to, w, h, radius, low, arena.room(4 * separableWork(w, h, radius, radius)));
+}
+
 function spread(source: Plane, radius: number, low: boolean): Plane {
-  const { width: w, height: h } = source;
-  return through(source, separableWork(w, h, radius, radius), (arena, from, to, work) =>
-    arena.run.spread(from, to, w, h, radius, low, work),
-  );
+  return through(source, 0, (arena, from, to) => spreadAt(arena, from, to, source.width, source.height, radius, low));
 }
 
 /** Largest value in a square of (2r+1) px round each pixel, edges repeated. */
@@ -183,14 +185,25 @@ export function areaMeans(image: RgbImage, xs: readonly Span[], ys: readonly Spa
  */
 export function sauvolaMask(source: Plane, radius: number, k: number, floor: number): Mask {
   const { width, height } = source;
-  const n = width * height;
   return once((arena) => {
     const from = arena.write(source.data);
-    const to = arena.room(n);
-    const plane = roomOf(n);
-    arena.run.sauvola(from, to, width, height, radius, k, floor, plane, arena.room(2 * plane + 4 * boxWork(width, height, radius)));
-    return { width, height, data: arena.bytes(to, n) };
+    const to = arena.room(width * height);
+    sauvolaAt(arena, from, to, width, height, { radius, k, floor });
+    return { width, height, data: arena.bytes(to, width * height) };
   });
+}
+
+/** The same from one address to another. */
+export function sauvolaAt(
+  arena: Arena,
+  from: number,
+  to: number,
+  w: number,
+  h: number,
+  { radius, k, floor }: { radius: number; k: number; floor: number },
+): void {
+  const plane = roomOf(w * h);
+  arena.run.sauvola(from, to, w, h, radius, k, floor, plane, arena.room(2 * plane + 4 * boxWork(w, h, radius)));
 }
 
 /** A mask peeled to its centre lines, and their places; `spare` says of the eight neighbours' bits whether a pixel can go. */
@@ -208,24 +221,26 @@ export function peeled(source: Mask, spare: Uint8Array): { data: Uint8Array; pla
 const COMPONENT = 64;
 
 /** Labels of set pixels that hang together, and by label what `each` makes of its sums (area, x, y, xx, xy, yy) and box. */
-export function labelled<T>(
-  source: Mask,
-  each: (sums: Float64Array, box: Int32Array, label: number) => T,
-): { labels: Int32Array; list: T[] } {
+export function labelled<T>(source: Mask, each: FromComponent<T>): { labels: Int32Array; list: T[] } {
   const { width, height } = source;
-  const n = width * height;
   return once((arena) => {
-    const mask = arena.write(source.data);
-    const labels = arena.room(4 * n);
-    const stack = arena.room(4 * n);
-    // Two components are never neighbours: at most one in four px starts one.
-    const sums = arena.room(COMPONENT * ((width + 1) >> 1) * ((height + 1) >> 1));
-    const count = arena.run.components(mask, labels, width, height, sums, stack);
-    const list = Array.from({ length: count }, (_, k) =>
-      each(arena.doubles(sums + COMPONENT * k, 6), arena.wholes(sums + COMPONENT * k + 48, 4), k + 1),
-    );
-    return { labels: arena.wholes(labels, n), list };
+    const { labels, sums, count } = componentsAt(arena, arena.write(source.data), width, height);
+    return { labels: arena.wholes(labels, width * height), list: eachComponent(arena, sums, count, each) };
   });
+}
+
+/** Makes something of each component's sums and box, and its label. */
+export type FromComponent<T> = (sums: Float64Array, box: Int32Array, label: number) => T;
+
+export const eachComponent = <T>(arena: Arena, sums: number, count: number, each: FromComponent<T>): T[] =>
+  Array.from({ length: count }, (_, k) => each(arena.doubles(sums + COMPONENT * k, 6), arena.wholes(sums + COMPONENT * k + 48, 4), k + 1));
+
+/** Labels and sums of the components of a mask at an address, and their number. */
+export function componentsAt(arena: Arena, mask: number, w: number, h: number): { labels: number; sums: number; count: number } {
+  const [labels, stack] = [arena.room(4 * w * h), arena.room(4 * w * h)];
+  // Two components are never neighbours: at most one in four px starts one.
+  const sums = arena.room(COMPONENT * ((w + 1) >> 1) * ((h + 1) >> 1));
+  return { labels, sums, count: arena.run.components(mask, labels, w, h, sums, stack) };
 }
 
 /** Planes and masks of one window of which sums over pieces are wanted. */
@@ -253,16 +268,32 @@ export function pieceSums(layers: Layers, rects: readonly Rect[]): Float64Array[
   });
 }
 
-/** Squares of what lies between four softnesses where no line is within `aside` px along rows and columns, and the number of such px. */
-export function besideLines(lines: Mask, softened: readonly Plane[], aside: number): { squares: Float64Array; pixels: number } {
-  return once((arena) => {
-    const [a, b, c, d] = softened.map((p) => arena.write(p.data));
-    const mask = arena.write(lines.data);
-    const to = arena.room(24);
-    const pixels = arena.run.besideLines(mask, a, b, c, d, lines.width, lines.height, aside, to);
-    return { pixels, squares: arena.doubles(to, 3).slice() };
-  });
+/** Squares of what lies between four softnesses where no line is near, and the number of such px. */
+export interface Beside {
+  squares: Float64Array;
+  pixels: number;
 }
+
+/** What lies beside the lines of a mask, more than `aside` px along rows and columns, from planes at four addresses. */
+export function besideAt(arena: Arena, lines: number, softened: readonly number[], w: number, h: number, aside: number): Beside {
+  const [a, b, c, d] = softened;
+  const to = arena.room(24);
+  const pixels = arena.run.besideLines(lines, a, b, c, d, w, h, aside, to);
+  return { pixels, squares: arena.doubles(to, 3).slice() };
+}
+
+/** The same of four planes. */
+export const besideLines = (lines: Mask, softened: readonly Plane[], aside: number): Beside =>
+  once((arena) =>
+    besideAt(
+      arena,
+      arena.write(lines.data),
+      softened.map((p) => arena.write(p.data)),
+      lines.width,
+      lines.height,
+      aside,
+    ),
+  );
 
 /** A piece of a plane turned about its middle, and read in strips along its rows. */
 export interface Strips {

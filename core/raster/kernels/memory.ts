@@ -133,6 +133,11 @@ interface Exports {
     h: number,
     linear: number,
   ): void;
+  marks(soft: number, highest: number, lowest: number, to: number, n: number, bare: number, part: number): void;
+  over(from: number, to: number, n: number, least: number): void;
+  less(a: number, b: number, n: number): void;
+  slope(from: number, to: number, w: number, h: number): void;
+  large(labels: number, sums: number, to: number, n: number, least: number): void;
   lit(from: number, to: number, n: number, factors: number, red: number, green: number, blue: number, encode: number): void;
   crests(L: number, w: number, h: number, step: number, faint: number, taken: number, strength: number, crest: number, way: number): void;
 }

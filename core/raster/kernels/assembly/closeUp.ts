@@ -234,7 +234,7 @@ export function bandSums(
   only: usize,
   to: usize,
 ): void {
-  let count: f64 = 0;
+  let met = i32x4.splat(0);
   let square: f64 = 0;
   let cube: f64 = 0;
   let hue: f64 = 0;
@@ -244,11 +244,11 @@ export function bandSums(
     let cubes = zero;
     let hues = zero;
     for (let x = x0; x < x0 + rw; x += 4) {
-      let counts = within(x, 1, x0, x0 + rw);
       const i = <usize>(y * w + x);
+      let counts = x + 4 > x0 + rw ? within(x, 1, x0, x0 + rw) : i32x4.splat(-1);
       if (only) counts = v128.and(counts, lanesOf(v128.load32_zero(only + i)));
       if (!v128.any_true(counts)) continue;
-      count += <f64>popcnt(i32x4.bitmask(counts));
+      met = i32x4.sub(met, counts);
       const at = i << 2;
       const off = v128.and(f32x4.sub(v128.load(l + at), v128.load(m + at)), counts);
       const squared = f32x4.mul(off, off);
@@ -263,7 +263,8 @@ export function bandSums(
     cube += sumOf(cubes);
     hue += sumOf(hues);
   }
-  store<f64>(to, count);
+  const count = i32x4.extract_lane(met, 0) + i32x4.extract_lane(met, 1) + i32x4.extract_lane(met, 2) + i32x4.extract_lane(met, 3);
+  store<f64>(to, <f64>count);
   store<f64>(to + 8, square);
   store<f64>(to + 16, cube);
   store<f64>(to + 24, hue);
@@ -410,6 +411,9 @@ export function borderSums(
 
 const TAN_22: f32 = 0.41421356;
 const TAN_67: f32 = 2.41421356;
+/** What is kept to look at px by px lies a little on the safe side of the limits held there. */
+const LITTLE: f32 = 0.999;
+const LITTLE_MORE: f32 = 0.601;
 
 /**
  * Crests of dark and light ridges of L* (Steger 1998), looked for with differences over `step` px: `strength` is how far a px stands out
@@ -438,8 +442,15 @@ export function crests(L: usize, w: i32, h: i32, step: i32, faint: f32, taken: u
         f32x4.splat(0.25),
       );
       const bend = f32x4.add(f32x4.add(f32x4.abs(hxxs), f32x4.abs(hyys)), f32x4.mul(f32x4.abs(hxys), f32x4.splat(2)));
-      const bent = i32x4.bitmask(f32x4.ge(bend, f32x4.splat(faint)));
-      if (!bent) continue;
+      if (!v128.any_true(f32x4.ge(bend, f32x4.splat(faint)))) continue;
+      // Of the others many still bend too little, or both ways.
+      const mids = f32x4.mul(f32x4.add(hxxs, hyys), f32x4.splat(0.5));
+      const offs = f32x4.mul(f32x4.sub(hxxs, hyys), f32x4.splat(0.5));
+      const roots = f32x4.sqrt(f32x4.add(f32x4.mul(offs, offs), f32x4.mul(hxys, hxys)));
+      const larger = f32x4.add(f32x4.abs(mids), roots);
+      const smaller = f32x4.abs(f32x4.sub(f32x4.abs(mids), roots));
+      const stands = f32x4.ge(larger, f32x4.splat(LITTLE * faint));
+      const bent = i32x4.bitmask(v128.and(stands, f32x4.le(smaller, f32x4.mul(larger, f32x4.splat(LITTLE_MORE)))));
       for (let k: i32 = 0; k < 4; k++) {
         if (!(bent & (1 << k)) || x + k >= w - reach) continue;
         const i = y * w + x + k;
@@ -478,6 +489,11 @@ export function crests(L: usize, w: i32, h: i32, step: i32, faint: f32, taken: u
     }
   for (let y: i32 = 1; y < h - 1; y++)
     for (let i = y * w + 1, end = y * w + w - 1; i < end; i++) {
+      // Most px are no ridge; what lies past a row's end is asked for anew.
+      if (i + 4 <= end && !v128.any_true(v128.load(strength + ((<usize>i) << 2)))) {
+        i += 3;
+        continue;
+      }
       const s = Mathf.abs(number(strength, i));
       if (s == 0 || load<u8>(taken + <usize>i)) continue;
       const which = load<u8>(way + <usize>i);

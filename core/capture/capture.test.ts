@@ -1,4 +1,5 @@
 /** Photographs of drawn sheets on the simulated copy stand: are corners, light and colour brought back? */
+import { SAMPLE_HANDS } from '../../atelier/hands';
 import { english, toldBy } from '../../tests/support/english';
 import { labFromHex, labPlanes } from '../colour/lab';
 import { ciede2000 } from '../colour/difference';
@@ -7,7 +8,7 @@ import { median, seededRandom } from '../raster/statistics';
 import { findSheet } from './findSheet';
 import { findWork } from './findWork';
 import { photograph, STAND_DEFAULTS, StandSettings, TableKind } from './copyStand';
-import { rectify } from './rectify';
+import { Rectified, rectify } from './rectify';
 
 const FIELDS = ['#b8443a', '#2e5f8a', '#3f7a4c', '#6b5fa0', '#1f2430', '#c9a24a'];
 
@@ -49,6 +50,29 @@ function stand(seed: number, more: Partial<StandSettings> = {}): StandSettings {
 const offCorners = (a: readonly (readonly number[])[], b: readonly (readonly number[])[], diagonal: number) =>
   Math.max(...a.map((p, i) => Math.hypot(p[0] - b[i][0], p[1] - b[i][1]))) / diagonal;
 
+const doubted = ({ warnings }: Rectified): boolean => warnings.some((w) => w.key === 'capture.perhaps-inside');
+
+test('a field inside a picture that fills the photograph is doubted, where one is found at all', async () => {
+  let fields = 0;
+  // The tiles have a painted border all round: that is a sheet to whoever sees no more than the photograph.
+  for (const hand of SAMPLE_HANDS.filter((h) => h.key !== 'oostvik'))
+    for (const work of hand.works.slice(0, 2)) {
+      const { image } = await hand.draw(work, 3);
+      const got = rectify(image, { paper: [work.widthMm, work.heightMm], pxPerMm: 1 });
+      if (!got.found) continue;
+      fields++;
+      expect(doubted(got)).toBe(true);
+      expect(got.confidence).toBeLessThan(0.5);
+    }
+  expect(fields).toBeGreaterThan(0);
+});
+
+test('what is found in another shape than the paper has is doubted, a sheet seen at a slant is not', () => {
+  const photo = photograph(testSheet(594, 420), stand(3, { tilt: 25 })).image;
+  expect(doubted(rectify(photo, { paper: [297, 210], pxPerMm: 1 }))).toBe(false);
+  expect(doubted(rectify(photo, { paper: [420, 148], pxPerMm: 1 }))).toBe(true);
+});
+
 test('finds the sheet in at least 95 % of tilted, turned, cluttered photographs, corners within 0.4 % of the diagonal in the median', () => {
   const sheet = testSheet(594, 420);
   const errors: number[] = [];
@@ -59,6 +83,7 @@ test('finds the sheet in at least 95 % of tilted, turned, cluttered photographs,
     const got = rectify(photo.image, { paper: [297, 210], pxPerMm: 1 });
     if (!got.corners) continue;
     const error = offCorners(got.corners, photo.corners, Math.hypot(1000, 750));
+    expect(doubted(got)).toBe(false);
     errors.push(error);
     if (error < 0.015) found++;
   }

@@ -11,6 +11,8 @@ export interface FoundSheet {
   /** Photograph pixels, clockwise as seen from the one nearest the top left. */
   corners: Point[];
   confidence: number;
+  /** It looks like a field inside a picture: its sides go on past its corners, or it has not the shape that was asked for. */
+  inside: boolean;
 }
 
 const SEARCH_SIDE = 560;
@@ -123,6 +125,36 @@ function support(e: EdgeMap, a: Point, b: Point): { share: number; strength: num
     sum += Math.min(best, 12);
   }
   return { share: n ? seen / n : 0, strength: n ? sum / n : 0 };
+}
+
+/** How far past a corner a side is looked for, part of the picture's long side; px left out next to the corner, where both sides meet. */
+const [BEYOND, CORNER] = [0.05, 5];
+/** A side goes on where an edge lies along at least so much of that. */
+const GOES_ON = 0.6;
+/** Sheets on tables, by the simulated stand: at most two of their sides' eight ends go on, over things that lie there; fields of pictures have three and more. */
+const MOST_GOING_ON = 2;
+/** A sheet seen at a slant looks longer or shorter by a third at most; a field inside a picture may have any shape. */
+const MOST_SLANT = 1.35;
+
+/** How many of the eight ends of a quadrilateral's sides go on past its corners. */
+function goingOn(e: EdgeMap, quad: readonly Point[]): number {
+  let n = 0;
+  quad.forEach((a, i) => {
+    const b = quad[(i + 1) % 4];
+    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    const [ux, uy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
+    const far = CORNER + BEYOND * Math.max(e.width, e.height);
+    for (const [[x, y], way] of [
+      [a, -1],
+      [b, 1],
+    ] as const) {
+      const at = (t: number): Point => [x + way * t * ux, y + way * t * uy];
+      const [endX, endY] = at(far);
+      const seen = endX >= 0 && endY >= 0 && endX < e.width && endY < e.height;
+      if (seen && support(e, at(CORNER), [endX, endY]).share > GOES_ON) n++;
+    }
+  });
+  return n;
 }
 
 function clockwise(points: readonly Point[]): Point[] {
@@ -254,7 +286,7 @@ export function findSheet(photo: RgbImage, aspect: number | null): FoundSheet | 
   const lab = labPlanes(small);
   const planes = [lab.L, lab.a, lab.b];
   const area = small.width * small.height;
-  let best: { quad: Point[]; score: number; least: number } | null = null;
+  let best: { quad: Point[]; score: number; least: number; ratio: number } | null = null;
   const apart = (a: Line, b: Line) => {
     const d = Math.abs(a.theta - b.theta);
     return Math.min(d, 180 - d);
@@ -309,13 +341,15 @@ export function findSheet(photo: RgbImage, aspect: number | null): FoundSheet | 
           const fit = aspect === null ? 0 : Math.exp(-((Math.log(ratio / aspect) / 0.16) ** 2));
           const score =
             sides / 4 + 0.6 * least + 0.25 * (strength / 4) + 0.9 * (size / area) ** 0.5 + 0.5 * fit + 0.5 * rimContrast(planes, quad);
-          if (!best || score > best.score) best = { quad, score, least };
+          if (!best || score > best.score) best = { quad, score, least, ratio };
         }
       }
     }
   if (!best || best.least < 0.45) return null;
   const corners = clockwise(refine(photo, clockwise(best.quad), scale));
-  return { corners, confidence: Math.min(0.99, Math.max(0.05, best.least * 1.02)) };
+  const slant = aspect === null ? 1 : Math.max(best.ratio / aspect, aspect / best.ratio);
+  const inside = slant > MOST_SLANT || goingOn(edges, best.quad) > MOST_GOING_ON;
+  return { corners, confidence: Math.min(0.99, Math.max(0.05, best.least * 1.02)) * (inside ? 0.5 : 1), inside };
 }
 
 /** Four corners put clockwise from the top left, as the finder gives them. */

@@ -97,7 +97,9 @@ export function rectify(photo: RgbImage, options: RectifyOptions): Rectified {
   const given = options.corners;
   if (given) checkCorners(given, photo);
   const aspect = Math.max(pw, ph) / Math.min(pw, ph);
-  const seen = given ? { corners: signedArea(given) > 0 ? given.slice() : orderCorners(given), confidence: 1 } : findSheet(photo, aspect);
+  const seen = given
+    ? { corners: signedArea(given) > 0 ? given.slice() : orderCorners(given), confidence: 1, inside: false }
+    : findSheet(photo, aspect);
   if (!seen)
     return {
       found: false,
@@ -132,7 +134,8 @@ export function rectify(photo: RgbImage, options: RectifyOptions): Rectified {
     if (aside > 0.35) warnings.push(message('capture.card-aside'));
   }
   const data = litEvenly(linear, [w, h], factorsOf(light, level, w, h), gains, encodeTable);
-  if (seen.confidence < 0.65) warnings.push(message('capture.corners-uncertain'));
+  if (seen.inside) warnings.push(message('capture.perhaps-inside'));
+  else if (seen.confidence < 0.65) warnings.push(message('capture.corners-uncertain'));
   return {
     found: !given,
     corners: corners.map((p) => [p[0], p[1]]),

@@ -46,7 +46,7 @@ async function ofPieces(tx: Transaction, { teacherId, studyId }: Where, changes:
     const [row] = await tx.select({ state: pieces.state }).from(pieces).where(eq(pieces.id, id));
     if (!row) continue;
     const isNew = c.before === null || c.after === null;
-    if (!isNew && touches(c, 'corners', 'placedByHand', 'paperWidthMm', 'paperHeightMm')) {
+    if (!isNew && touches(c, 'capture', 'corners', 'placedByHand', 'paperWidthMm', 'paperHeightMm')) {
       await tx
         .update(pieces)
         .set({ state: 'waiting', version: sql`${pieces.version} + 1` })

@@ -8,7 +8,7 @@ import { unlessTaken } from '../database/failures';
 import { logged, loggedRemoval } from '../edits/log';
 import { sentence, conflict, notFound, UserError } from '../errors';
 import { checkPicture } from '../pictures/decode';
-import { putPicture } from '../pictures/store';
+import { pictureOf, putPicture } from '../pictures/store';
 import { askToProcess } from '../queue/asking';
 import { comparisons, findingNotes, jobs, landmarkSets, pictures, pieces, ruleAnswers, students } from '../schema';
 import { printedMm } from '../../core/lesson/sheets';
@@ -31,8 +31,11 @@ interface NewPiece {
   size?: 'sheet' | 'print' | 'none';
 }
 
+/** How a piece comes, and on what sheet. */
+type Coming = Pick<NewPiece, 'capture' | 'size' | 'paperWidthMm' | 'paperHeightMm'>;
+
 /** The sheet of a file that comes whole, in the file's own shape: as long as the study's, or as long as it prints. */
-function sheetOfFile({ width, height }: { width: number; height: number }, { size, paperWidthMm, paperHeightMm }: NewPiece) {
+function sheetOfFile({ width, height }: { width: number; height: number }, { size, paperWidthMm, paperHeightMm }: Coming) {
   const long = size === 'print' ? printedMm(Math.max(width, height)) : Math.max(paperWidthMm, paperHeightMm);
   const k = long / Math.max(width, height);
   return { paperWidthMm: width * k, paperHeightMm: height * k, sized: size !== 'none' };
@@ -104,6 +107,30 @@ export function changeSheet(
     if (piece.version !== version) throw conflict('piece');
     await logged(tx, about(teacherId, piece, 'sheet', message('edits.sheet')), [itself(id)], () =>
       tx.update(pieces).set(sheet).where(eq(pieces.id, id)),
+    );
+  });
+}
+
+/** Says that a piece came another way than was thought when it was handed in; it is made ready and measured anew, on the study's sheet. */
+export function changeCapture(
+  teacherId: string,
+  id: string,
+  version: number,
+  { capture, size }: { capture: PieceRow['capture']; size: NonNullable<NewPiece['size']> },
+): Promise<void> {
+  return within(pieceOf, teacherId, id, async (tx, piece) => {
+    if (piece.version !== version) throw conflict('piece');
+    const photo = await pictureOf(tx, teacherId, piece.photoId);
+    const { paperWidthMm, paperHeightMm } = await studyOf(teacherId, piece.studyId);
+    const sheet =
+      capture === 'photograph'
+        ? { paperWidthMm, paperHeightMm, sized: true }
+        : sheetOfFile(photo, { size: capture === 'object' ? 'none' : size, paperWidthMm, paperHeightMm });
+    await logged(tx, about(teacherId, piece, 'capture', message('edits.capture')), [itself(id)], () =>
+      tx
+        .update(pieces)
+        .set({ capture, ...sheet, corners: null, placedByHand: false })
+        .where(eq(pieces.id, id)),
     );
   });
 }

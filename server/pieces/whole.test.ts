@@ -5,14 +5,14 @@ import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import type { Comparison } from '../../core/style/compare';
 import { leave, newStudy, newTeacher, sheetBytes } from '../../tests/support/school';
-import { pieceOf } from '../accounts/ownership';
+import { pieceOf, studyOf } from '../accounts/ownership';
 import { database } from '../database/connection';
 import { ensureProfile } from '../pictures/readings';
 import { readPicture } from '../pictures/serve';
 import { comparisons, pictures } from '../schema';
 import { workOf } from '../accounts/ownership';
 import { addWork } from '../studies/works';
-import { addPiece } from './pieces';
+import { addPiece, changeCapture } from './pieces';
 import { comparePiece, processPiece } from './processing';
 
 afterAll(leave);
@@ -79,4 +79,23 @@ test('a phone’s own kind of photograph is shown in a browser before and after 
   await processPiece(teacher, id);
   expect(await pieceOf(teacher, id)).toMatchObject({ state: 'ready' });
   await asBrowsersShow();
+});
+
+test('what was handed in as a photograph of a sheet can be taken whole, and back, on the study’s sheet', async () => {
+  const teacher = await newTeacher();
+  const study = await newStudy(teacher);
+  const { id, version } = await made(teacher, study, {}, 640, 400);
+  await changeCapture(teacher, id, version, { capture: 'whole', size: 'sheet' });
+  const waiting = await pieceOf(teacher, id);
+  expect(waiting).toMatchObject({ state: 'waiting', capture: 'whole', version: version + 1, corners: null, placedByHand: false });
+  await processPiece(teacher, id);
+  const whole = await pieceOf(teacher, id);
+  expect(whole).toMatchObject({ state: 'ready', corners: null, sized: true, messages: [] });
+  expect(whole.paperWidthMm / whole.paperHeightMm).toBeCloseTo(1.6, 6);
+  await expect(changeCapture(teacher, id, version, { capture: 'object', size: 'none' })).rejects.toMatchObject({ status: 409 });
+  await changeCapture(teacher, id, whole.version, { capture: 'object', size: 'sheet' });
+  expect(await pieceOf(teacher, id)).toMatchObject({ capture: 'object', sized: false });
+  await changeCapture(teacher, id, whole.version + 1, { capture: 'photograph', size: 'sheet' });
+  const { paperWidthMm, paperHeightMm } = await studyOf(teacher, study);
+  expect(await pieceOf(teacher, id)).toMatchObject({ capture: 'photograph', sized: true, paperWidthMm, paperHeightMm });
 });

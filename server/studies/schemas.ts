@@ -80,6 +80,16 @@ export const sheetSchema = object({
   paperHeightMm: mm('paperHeightMm').required(),
 });
 
+export const captureSchema = object({
+  version: number().integer().required(),
+  capture: string()
+    .oneOf(['photograph', 'whole', 'object'] as const, saying('piece.capture'))
+    .required(),
+  size: string()
+    .oneOf(['sheet', 'print', 'none'] as const, saying('piece.size'))
+    .required(),
+});
+
 /** What is deleted for good is named by whoever deletes it. */
 export const deletionSchema = object({ name: string().max(190).required(saying('delete.name')) });
 

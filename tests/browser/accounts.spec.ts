@@ -108,6 +108,7 @@ test('another teacher gets 404 on every page and every route of a study, and no 
     ['PATCH', `/api/pieces/${piece}`],
     ['PUT', `/api/pieces/${piece}/corners`],
     ['PUT', `/api/pieces/${piece}/sheet`],
+    ['PUT', `/api/pieces/${piece}/capture`],
     ['PUT', `/api/pieces/${piece}/notes`],
     ['POST', `/api/pieces/${piece}/notes`],
     ['GET', `/api/landmarks/piece/${piece}`],

@@ -17,11 +17,10 @@ import { useChange } from '../shared/server/useChange';
 import { PICTURE_FILES } from '../shared/pictureFiles';
 import { SheetField } from '../studies/SheetField';
 import { CornerEditor } from './CornerEditor';
-import { kindOfPiece, Piece, pieceState, pieceTitle } from './piece';
+import { Coming, HowItComes } from './HowItComes';
+import { kindOfPiece, perhapsWhole, Piece, pieceState, pieceTitle } from './piece';
 import { useSay } from '../words/Words';
 
-const CAPTURES: readonly Piece['capture'][] = ['photograph', 'whole', 'object'];
-const SIZES = ['sheet', 'print', 'none'] as const;
 const KINDS: readonly Piece['kind'][] = ['warm-up', 'copy', 'original'];
 
 interface Props {
@@ -36,15 +35,15 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
   const piece = pieces.find((p) => p.id === current) ?? null;
   const [student, setStudent] = useState(roster[0]?.id ?? '');
   const [kind, setKind] = useState<Piece['kind']>('original');
-  const [capture, setCapture] = useState<Piece['capture']>('photograph');
-  const [size, setSize] = useState<(typeof SIZES)[number]>('sheet');
+  const [coming, setComing] = useState<Coming>({ capture: 'photograph', size: 'sheet' });
+  const { capture } = coming;
   const { uploads, take: upload, forget } = useUploads();
   const { act, problem } = useChange();
   const people = roster.length ? roster : [{ id: '', name: null }];
   const base = `/studies/${studyId}/pieces`;
   const take = (files: FileList | null) =>
     void upload(files, (file, onProgress) =>
-      sendPicture(`/api/studies/${studyId}/pieces`, file, file.name, { studentId: student, kind, capture, size }, onProgress),
+      sendPicture(`/api/studies/${studyId}/pieces`, file, file.name, { studentId: student, kind, ...coming }, onProgress),
     );
   const roll = (
     <ul className="grid content-start gap-x-6 gap-y-2 h-full w-full overflow-y-auto sm:grid-cols-2 xl:grid-cols-3">
@@ -117,32 +116,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
             </option>
           ))}
         </select>
-        <select
-          aria-label={say('pieces.capture')}
-          className="select w-full"
-          value={capture}
-          onChange={(e) => setCapture(e.target.value as Piece['capture'])}
-        >
-          {CAPTURES.map((c) => (
-            <option key={c} value={c}>
-              {say(`pieces.captures.${c}`)}
-            </option>
-          ))}
-        </select>
-        {capture === 'whole' && (
-          <select
-            aria-label={say('pieces.size')}
-            className="select w-full"
-            value={size}
-            onChange={(e) => setSize(e.target.value as (typeof SIZES)[number])}
-          >
-            {SIZES.map((s) => (
-              <option key={s} value={s}>
-                {say(`pieces.sizes.${s}`)}
-              </option>
-            ))}
-          </select>
-        )}
+        <HowItComes coming={coming} onComing={setComing} />
         <label className="btn btn-primary">
           <Camera aria-hidden className="size-5" />
           {say(capture === 'whole' ? 'pieces.chooseFile' : 'pieces.choose')}
@@ -164,6 +138,7 @@ export function PiecesBench({ studyId, roster, pieces, current }: Props) {
           <p className="first-letter:uppercase">{say(pieceState(piece, piece.halted ? [] : piece.messages))}</p>
           {piece.halted && <MeasureAgain studyId={studyId} subjectId={piece.id} halted={piece.halted} />}
           {piece.capture === 'photograph' ? <OwnSheet key={`${piece.id}:${piece.version}`} piece={piece} /> : <CameWhole piece={piece} />}
+          <CameOtherwise key={`capture ${piece.id}:${piece.version}`} piece={piece} />
           {piece.rectifiedId && (
             <p>
               <Link className="link" href={`${base}?piece=${piece.id}&points=${templateToOpen()}`}>
@@ -224,6 +199,32 @@ function CameWhole({ piece }: { piece: Piece }) {
       </p>
       {piece.capture === 'object' && <p className="text-sm">{say('pieces.objectOnly')}</p>}
     </>
+  );
+}
+
+/** A piece that came another way than was said when it was handed in; open where what was found in it is doubtful. */
+function CameOtherwise({ piece }: { piece: Piece }) {
+  const say = useSay();
+  const { act, busy, refused, other } = useChange();
+  const doubtful = perhapsWhole(piece);
+  const [coming, setComing] = useState<Coming>({ capture: doubtful ? 'whole' : piece.capture, size: 'sheet' });
+  return (
+    <details className="my-2" open={doubtful || undefined}>
+      <summary className="cursor-pointer">{say('pieces.otherCapture')}</summary>
+      <div className="grid gap-2 py-2">
+        <HowItComes coming={coming} onComing={setComing} />
+        <p className="text-sm">{say(`pieces.hows.${coming.capture}`)}</p>
+        <Notice said={refused('capture') ?? refused('size') ?? other(['capture', 'size'])} />
+        <button
+          type="button"
+          className="btn btn-sm justify-self-start"
+          disabled={busy || (coming.capture === piece.capture && coming.capture !== 'whole')}
+          onClick={() => void act(() => send('PUT', `/api/pieces/${piece.id}/capture`, { version: piece.version, ...coming }))}
+        >
+          {say('pieces.takeSo')}
+        </button>
+      </div>
+    </details>
   );
 }
 

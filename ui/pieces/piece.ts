@@ -44,6 +44,10 @@ export const pieceState = ({ state }: Pick<Piece, 'state'>, messages: readonly M
     ? message('pieces.state', { state: message(`pieces.states.${state}`), told: several(messages) })
     : message('pieces.stateAlone', { state: message(`pieces.states.${state}`) });
 
+/** No sheet was found, or only what may be a field inside the picture: perhaps the picture fills the photograph. */
+export const perhapsWhole = ({ capture, state, messages }: Pick<Piece, 'capture' | 'state' | 'messages'>): boolean =>
+  capture === 'photograph' && (state === 'no-sheet' || messages.some((m) => m.key === 'capture.perhaps-inside'));
+
 export const kindOfPiece = (kind: Piece['kind']): Message => message(`pieces.kinds.${kind}`);
 
 /** Whose piece it is, a name or whoever studies alone. */

@@ -224,6 +224,8 @@ export const make = {
 
 export const pieces = {
   otherSheet: 'Ein anderes Blatt',
+  otherCapture: 'Sie kam anders',
+  takeSo: 'So übernehmen',
   madeOn: 'Gemacht auf',
   kinds: { 'warm-up': 'Übung', copy: 'Kopie', original: 'Original' },
   short: { 'warm-up': 'Ü{n, number}', copy: 'K{n, number}', original: 'O{n, number}' },

@@ -9,6 +9,7 @@ export const edits = {
   swatches: '{n, plural, one {eine Farbe} other {# Farben}} von „{name}“ mit einem Foto',
   removeMaterial: '„{name}“ aus dem Schrank nehmen',
   against: 'Werke wählen, gegen die eine Arbeit gehalten wird',
+  capture: 'wie eine Arbeit kam',
   corners: 'Ecken eines Fotos',
   sheet: 'das Blatt einer Arbeit',
   note: 'eine Notiz zu einem Ergebnis',

@@ -123,4 +123,6 @@ export const capture = {
   'little-ground': 'Es ist zu wenig leeres Blatt da, um das Licht zu beurteilen; das Licht blieb, wie es war.',
   'card-aside': 'Die Graukarte liegt weit vom Blatt entfernt; ihr Licht kann ein anderes sein.',
   'corners-uncertain': 'Die Ecken sind unsicher; bitte von Hand prüfen.',
+  'perhaps-inside':
+    'Was gefunden wurde, ist vielleicht ein Feld im Bild und kein Blatt: Seine Seiten gehen über die Ecken hinaus, oder es hat nicht die Form des Papiers. Bitte die Ecken von Hand setzen oder sagen, dass es ganz kam.',
 } as const;

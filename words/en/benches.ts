@@ -221,6 +221,8 @@ export const make = {
 
 export const pieces = {
   otherSheet: 'Another sheet',
+  otherCapture: 'It came another way',
+  takeSo: 'Take it so',
   madeOn: 'Made on',
   kinds: { 'warm-up': 'warm-up', copy: 'copy', original: 'original' },
   short: { 'warm-up': 'w{n, number}', copy: 'c{n, number}', original: 'o{n, number}' },

@@ -9,6 +9,7 @@ export const edits = {
   swatches: '{n, plural, one {one colour} other {# colours}} of “{name}” by photograph',
   removeMaterial: 'taking “{name}” out of the cupboard',
   against: 'choosing the works a piece is held against',
+  capture: 'how a piece came',
   corners: 'corners of a photograph',
   sheet: 'the sheet of a piece',
   note: 'a note on a finding',

@@ -119,4 +119,6 @@ export const capture = {
   'little-ground': 'There is too little bare sheet to judge the light by; the light was left as it is.',
   'card-aside': 'The grey card lies far from the sheet; its light may differ.',
   'corners-uncertain': 'The corners are uncertain; check them by hand.',
+  'perhaps-inside':
+    'What was found may be a field inside the picture and no sheet: its sides go on past its corners, or it is not of the paper’s shape. Set the corners by hand, or say that it came whole.',
 } as const;

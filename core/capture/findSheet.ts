@@ -136,14 +136,24 @@ const MOST_GOING_ON = 2;
 /** A sheet seen at a slant looks longer or shorter by a third at most; a field inside a picture may have any shape. */
 const MOST_SLANT = 1.35;
 
-/** How many of the eight ends of a quadrilateral's sides go on past its corners. */
+/** A side within this part of the long side of the photograph's own is that of the photograph. */
+const OWN_SIDE = 0.015;
+
+/**
+ * How many of the eight ends of a quadrilateral's sides go on past its corners. Where any does, a side that is the photograph's own counts as two: a
+ * field that runs out of a picture ends there.
+ */
 function goingOn(e: EdgeMap, quad: readonly Point[]): number {
   let n = 0;
+  let own = 0;
+  const near = OWN_SIDE * Math.max(e.width, e.height);
   quad.forEach((a, i) => {
     const b = quad[(i + 1) % 4];
     const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
     const [ux, uy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
     const far = CORNER + BEYOND * Math.max(e.width, e.height);
+    const runsAlong = (k: 0 | 1, length: number) => Math.max(a[k], b[k]) < near || Math.min(a[k], b[k]) > length - near;
+    if (runsAlong(0, e.width) || runsAlong(1, e.height)) own++;
     for (const [[x, y], way] of [
       [a, -1],
       [b, 1],
@@ -154,7 +164,7 @@ function goingOn(e: EdgeMap, quad: readonly Point[]): number {
       if (seen && support(e, at(CORNER), [endX, endY]).share > GOES_ON) n++;
     }
   });
-  return n;
+  return n && n + 2 * own;
 }
 
 function clockwise(points: readonly Point[]): Point[] {

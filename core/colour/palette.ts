@@ -55,7 +55,8 @@ const square = (a: readonly number[], b: readonly number[]) => (a[0] - b[0]) ** 
 /** Colours of 5 bits a channel with the exact mean of their pixels; `index` gives each pixel's bin, −1 where it is left out. */
 function histogramBins(image: RgbImage, flatness: Float32Array, leftOut: Mask | null): { bins: Bin[]; index: Int32Array } {
   const slots = new Int32Array(32768).fill(-1);
-  const bins: Bin[] = [];
+  const keys: number[] = [];
+  const [all, flat, sums] = [new Int32Array(32768), new Float64Array(32768), new Float64Array(3 * 32768)];
   const index = new Int32Array(image.width * image.height);
   const d = image.data;
   for (let i = 0, j = 0; i < index.length; i++, j += 3) {
@@ -64,23 +65,18 @@ function histogramBins(image: RgbImage, flatness: Float32Array, leftOut: Mask | 
       continue;
     }
     const key = ((d[j] >> 3) << 10) | ((d[j + 1] >> 3) << 5) | (d[j + 2] >> 3);
-    let at = slots[key];
-    if (at < 0) {
-      at = slots[key] = bins.length;
-      bins.push({ ok: [0, 0, 0], linear: [0, 0, 0], all: 0, flat: 0 });
-    }
-    const bin = bins[at];
-    bin.all++;
-    bin.flat += flatness[i];
-    bin.linear[0] += linearFromByte[d[j]];
-    bin.linear[1] += linearFromByte[d[j + 1]];
-    bin.linear[2] += linearFromByte[d[j + 2]];
-    index[i] = at;
+    if (slots[key] < 0) slots[key] = keys.push(key) - 1;
+    all[key]++;
+    flat[key] += flatness[i];
+    sums[3 * key] += linearFromByte[d[j]];
+    sums[3 * key + 1] += linearFromByte[d[j + 1]];
+    sums[3 * key + 2] += linearFromByte[d[j + 2]];
+    index[i] = slots[key];
   }
-  for (const bin of bins) {
-    bin.linear = bin.linear.map((c) => c / bin.all) as Triple;
-    bin.ok = oklabFromLinear(...bin.linear);
-  }
+  const bins = keys.map((key): Bin => {
+    const linear = [0, 1, 2].map((c) => sums[3 * key + c] / all[key]) as Triple;
+    return { ok: oklabFromLinear(...linear), linear, all: all[key], flat: flat[key] };
+  });
   return { bins, index };
 }
 

@@ -1,6 +1,6 @@
 /** Knows how a picture sits on its sheet: the worked area, its centre, margins, and the basic shape it fills. */
-import { components } from '../raster/components';
 import { closedOver } from '../raster/filters';
+import { withoutSpecks } from '../raster/kernels/layers';
 import { Mask, Plane, Point } from '../raster/image';
 import { convexHull, signedArea } from '../proportion/polygon';
 import { fitShapes, FULL_KINDS, ShapeKind } from '../proportion/shapes';
@@ -23,12 +23,8 @@ export interface Composition {
 export function workedArea(depart: Plane | null, width: number, height: number): Mask {
   if (!depart) return { width, height, data: new Uint8Array(width * height).fill(1) };
   const reach = Math.max(2, Math.round(Math.max(width, height) * 0.012));
-  const { data } = closedOver((i) => depart.data[i] > BARE, width, height, reach);
-  const { labels, list } = components({ width, height, data });
-  const keep = new Uint8Array(list.length + 1);
-  for (const c of list) keep[c.label] = c.area > 0.0004 * width * height ? 1 : 0;
-  for (let i = 0; i < data.length; i++) data[i] = data[i] && keep[labels[i]] ? 1 : 0;
-  return { width, height, data };
+  const closed = closedOver((i) => depart.data[i] > BARE, width, height, reach);
+  return withoutSpecks(closed, Math.floor(0.0004 * width * height) + 1);
 }
 
 const keptCount = (all: number, leftOut: Mask | null): number =>

@@ -1,15 +1,17 @@
 /** Widths of lines drawn with coverage integrated over the pixel, also finer than one. */
 import { blankPatch, drawLine } from '../../tests/support/patches';
 import { RgbImage } from '../raster/image';
-import { readWidths, WidthReading } from './lineWidth';
+import { seededRandom } from '../raster/statistics';
+import { distanceInside } from '../raster/distance';
+import { depthAt, readWidths, WidthReading } from './lineWidth';
 import { workUp } from './workup';
 
 const SHEET = [92.9, -0.3, 6.7];
 const INK = [30, 32, 45] as const;
 
 function widths(image: RgbImage): WidthReading | null {
-  const { depart, skeleton, inside, field } = workUp(image, SHEET);
-  return readWidths(depart, skeleton, inside, field);
+  const { depart, skeleton, lines, field } = workUp(image, SHEET);
+  return readWidths(depart, skeleton, lines, field);
 }
 
 /** Lines 26 px apart that lean by 20°, each as wide as `width` says along it, 0–1. */
@@ -69,4 +71,13 @@ test('too little line says nothing', () => {
     INK,
   );
   expect(widths(image)).toBeNull();
+});
+
+test('how deep a px lies in a mask is what the distance transform of the whole says', () => {
+  const random = seededRandom(4);
+  const [width, height] = [47, 31];
+  const mask = { width, height, data: Uint8Array.from({ length: width * height }, () => (random() < 0.93 ? 1 : 0)) };
+  const whole = distanceInside(mask);
+  for (let i = 0; i < mask.data.length; i++) expect(depthAt(mask, i)).toBeCloseTo(whole.data[i], 5);
+  expect(depthAt({ width: 5, height: 4, data: new Uint8Array(20).fill(1) }, 7)).toBe(Infinity);
 });

@@ -1,5 +1,5 @@
 /** Knows how wide lines are: darkness integrated across the stroke at points of its centre line, which holds below a pixel. */
-import { Plane } from '../raster/image';
+import { Mask, Plane } from '../raster/image';
 import { sampleBilinear } from '../raster/resample';
 import { sortedQuantile } from '../raster/statistics';
 import { Skeleton } from '../raster/thin';
@@ -14,15 +14,35 @@ export interface WidthReading {
 }
 
 const STEP = 0.5;
+/** Half of the widest line, px. */
+const WIDEST = 200;
 /** Points of the centre line measured at most, evenly chosen. */
 const POINTS = 700;
 
+/** How far px `i` lies from the nearest unset one, px; Infinity where none is unset. Asked of few px of thin lines, it is sooner found than for all. */
+export function depthAt({ width: w, height: h, data }: Mask, i: number): number {
+  const x = i % w;
+  const y = (i - x) / w;
+  let best = data[i] ? Infinity : 0;
+  // Squares round it, one px farther each time, until none farther out can be nearer.
+  for (let k = 1; k * k < best && k < Math.max(w, h); k++)
+    for (let dy = -k; dy <= k; dy++) {
+      const row = y + dy;
+      if (row < 0 || row >= h) continue;
+      for (let dx = -k, step = Math.abs(dy) === k ? 1 : 2 * k; dx <= k; dx += step) {
+        const d = dx * dx + dy * dy;
+        if (d < best && x + dx >= 0 && x + dx < w && !data[row * w + x + dx]) best = d;
+      }
+    }
+  return Math.sqrt(best);
+}
+
 /**
- * Widths in px of the lines whose centre line is given: `marks` is high on marks, `inside` their distance transform,
+ * Widths in px of the lines whose centre line is given: `marks` is high on marks, `lines` is what of them is line,
  * `field` their direction. The darkest fifth of the centre line says how dark full ink is, so that a line too fine to
  * reach its own darkness is not read too broad. Null with fewer than 20 points.
  */
-export function readWidths(marks: Plane, skeleton: Skeleton, inside: Plane, field: OrientationField): WidthReading | null {
+export function readWidths(marks: Plane, skeleton: Skeleton, lines: Mask, field: OrientationField): WidthReading | null {
   const { width: w, height: h } = marks;
   const at: number[] = [];
   const set = skeleton.data;
@@ -46,7 +66,7 @@ export function readWidths(marks: Plane, skeleton: Skeleton, inside: Plane, fiel
     const t = (field.angle[i] * Math.PI) / 180;
     // Square to the stroke, in pixel axes.
     const [nx, ny] = [Math.sin(t), Math.cos(t)];
-    const far = 2.2 * inside.data[i] + 2.5;
+    const far = 2.2 * Math.min(WIDEST, depthAt(lines, i)) + 2.5;
     const profile: number[] = [];
     for (let d = -far; d <= far + 1e-9; d += STEP) profile.push(sampleBilinear(marks, x + d * nx, y + d * ny));
     const middle = profile.length >> 1;

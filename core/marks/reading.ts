@@ -8,7 +8,6 @@ import { crossingOf, gatherEvidence } from './evidence';
 import { CROSSED, decideKind, DRAWN, EVEN, HATCHED, isLikely, MARK_KINDS, MarkKind, ONE_WAY, STROKES, weighKinds } from './kinds';
 import { addCourses, coursesOf, crossingAmong } from './crossing';
 import { distributionsOf, MarkDistributions } from './distributions';
-import { BARE } from './ink';
 import { readWidths, WidthReading } from './lineWidth';
 import { axialMean, Direction, principalDirections } from './orientation';
 import { Across, wayAcross } from './spacing';
@@ -113,7 +112,7 @@ function patchOf(image: RgbImage, ground: readonly number[] | null, scale: MarkS
   const [e] = gatherEvidence(work, [wholeOf(work)]);
   const belief = weighKinds(e);
   const lined = isLikely(belief, STROKES);
-  const width = isLikely(belief, DRAWN) ? readWidths(work.depart, work.skeleton, work.inside, work.field) : null;
+  const width = isLikely(belief, DRAWN) ? readWidths(work.depart, work.skeleton, work.lines, work.field) : null;
   const spacing = isLikely(belief, HATCHED) ? e.spacing : null;
   const strokes = isLikely(belief, ONE_WAY) ? work.follow() : work.strokes;
   const long = lined ? longEnough(strokes, width) : [];
@@ -250,7 +249,7 @@ export function readOverall(
       t.evidence.density.forEach((v, k) => (into[k] += v));
       if (hatchedTiles.length) windows.angle.push(t.evidence.meanAngle);
     }
-    const width = readWidths(work.depart, work.skeleton, work.inside, work.field);
+    const width = readWidths(work.depart, work.skeleton, work.lines, work.field);
     if (width) {
       windows.width.push(width);
       windows.weight.push(lined);
@@ -290,18 +289,13 @@ function acrossIn({ depart }: Workup, tiles: readonly TileReading[], [ox, oy]: R
 
 const clearer = (a: Across | null, b: Across | null): Across | null => (a && b ? (b.crests.length > a.crests.length ? b : a) : (a ?? b));
 
-/** Tone (Lab units from the ground, softened by 8 px) over which a place between marks is worked too. */
-const WORKED_TONE = 4;
-
-/** What of a window is worked: all of it where no bare sheet is known. */
-function workedIn(work: Workup, [ox, oy]: Rect, leftOut: Mask | null): Mask {
-  const { width, height, depart, tone, groundKnown } = work;
+/** What of a window is worked and not left out. */
+function workedIn({ worked }: Workup, [ox, oy]: Rect, leftOut: Mask | null): Mask {
+  if (!leftOut) return worked;
+  const { width, height } = worked;
   const out = mask(width, height);
-  for (let y = 0; y < height; y++)
-    for (let x = 0, i = y * width; x < width; x++, i++) {
-      if (leftOut?.data[(oy + y) * leftOut.width + ox + x]) continue;
-      out.data[i] = !groundKnown || depart.data[i] > BARE || tone.data[i] > WORKED_TONE ? 1 : 0;
-    }
+  for (let y = 0, i = 0; y < height; y++)
+    for (let x = 0; x < width; x++, i++) out.data[i] = leftOut.data[(oy + y) * leftOut.width + ox + x] ? 0 : worked.data[i];
   return out;
 }
 

@@ -1,9 +1,10 @@
 /** Knows how far colour strays from its line: the distance of colour borders to the drawn line that runs beside them. */
 import { LabPlanes } from '../colour/lab';
-import { erodeMin, gaussian } from '../raster/filters';
+import { erodeMin, gaussian, gaussianSoftening } from '../raster/filters';
 import { depthBetween } from '../raster/kernels/kernels';
+import { filledRise } from '../raster/kernels/layers';
 import { Plane, plane, Point } from '../raster/image';
-import { colourRise, derivativeKernels, gaussianGradient, Gradient } from '../raster/gradient';
+import { derivativeKernels, gaussianGradient, Gradient } from '../raster/gradient';
 import { mean, standardDeviation } from '../raster/statistics';
 
 export interface ColourSlack {
@@ -18,8 +19,8 @@ export interface ColourSlack {
 /** How far beside a line its sides are looked for, px, and how dark it must stand out (L*). */
 const LINE_REACH = 5;
 const LINE_DEPTH = 9;
-/** Softness (px) of what is filled in under a line. */
-const FILL = 1.5;
+/** How soft is what is filled in under a line: 1.5 px. */
+const FILL = gaussianSoftening(1.5);
 /** Contrast of a colour border over 6 px (Lab) above which it counts. */
 const BORDER = 9;
 /** A border rises at least so steeply, Lab a px. */
@@ -50,17 +51,6 @@ function lineDepth(lightness: Plane): Plane {
   return depthBetween(gaussian(lightness, 0.8), gaussian(lightness, 4), LINE_REACH, Int32Array.from(new Set(steps)));
 }
 
-/** The plane with line pixels filled from beside them (normalised convolution: Knutsson and Westin 1993). */
-function withoutLines(source: Plane, keep: Plane, kept: Plane): Plane {
-  const weighted = plane(source.width, source.height);
-  const [from, to, by, share] = [source.data, weighted.data, keep.data, kept.data];
-  for (let i = 0; i < to.length; i++) to[i] = from[i] * by[i];
-  const near = gaussian(weighted, FILL);
-  const out = near.data;
-  for (let i = 0; i < out.length; i++) out[i] = share[i] > 0.003 ? out[i] / share[i] : from[i];
-  return near;
-}
-
 /**
  * Colour slack of a form-size picture; null where fewer than half of the colour borders have a line beside them.
  * A line counts as a border's own when it is the nearest within 2 % of the long side that runs the same way to 25°.
@@ -76,9 +66,8 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   }
   if (lines < LEAST_LINES * keep.data.length) return null;
   const clear = erodeMin(keep, 1);
-  const kept = gaussian(clear, FILL);
-  const fields = [L, a, b].map((p) => withoutLines(p, clear, kept));
-  const { steepness, nx, ny } = colourRise(fields, derivativeKernels(1.2), STEEP);
+  const { fields, rise } = filledRise([L, a, b], clear, FILL, { ...derivativeKernels(1.2), least: STEEP });
+  const { steepness, nx, ny } = rise;
   const across = gaussianGradient(depth, 1.2);
   const reach = Math.max(6, Math.round(FAR * Math.max(w, h)));
   const distances: number[] = [];

@@ -3,7 +3,6 @@ import { gaussian, gaussianSoftening } from '../raster/filters';
 import { Build, buildOf } from './build';
 import { closeUp } from './closeUp';
 import { Component, componentIn } from '../raster/components';
-import { distanceInside } from '../raster/distance';
 import { Mask, Plane, RgbImage } from '../raster/image';
 import { layersOf } from '../raster/kernels/layers';
 import { Skeleton } from '../raster/thin';
@@ -27,8 +26,9 @@ export interface Workup {
   rise: Plane;
   noise: number;
   marked: Mask;
+  /** Marked, or in a tone between marks; all of it where no bare sheet is known. */
+  worked: Mask;
   lines: Mask;
-  inside: Plane;
   field: OrientationField;
   skeleton: Skeleton;
   strokes: Stroke[];
@@ -47,6 +47,9 @@ const INSIDE = 5;
 
 /** How lines are found: by Sauvola over a square of 23 px, his k low since strokes are paler than print. */
 const LINES = { radius: 11, k: 0.12 };
+
+/** Tone (Lab units from the ground, softened by 8 px) over which a place between marks is worked too. */
+const WORKED_TONE = 4;
 
 const [FINE, , MIDDLE, COARSE] = BAND_EDGES.map(gaussianSoftening);
 const TONE = gaussianSoftening(8);
@@ -67,8 +70,9 @@ export function workUp(image: RgbImage, ground: readonly number[] | null): Worku
     speck: SPECK,
     aside: ASIDE,
     inside: ground ? INSIDE : null,
+    workedTone: ground ? WORKED_TONE : null,
   };
-  const { marked, lines, list, covered, tone, texture, rise, beside } = layersOf(depart, how, componentIn(width, height));
+  const { marked, worked, lines, list, covered, tone, texture, rise, beside } = layersOf(depart, how, componentIn(width, height));
   const { strokes, skeleton } = traceStrokes(lines, depart, 6);
   return {
     width,
@@ -80,8 +84,8 @@ export function workUp(image: RgbImage, ground: readonly number[] | null): Worku
     rise,
     noise,
     marked,
+    worked,
     lines,
-    inside: distanceInside(lines),
     field: orientationField(depart, noise),
     skeleton,
     strokes,

@@ -87,7 +87,10 @@ export function weightedQuantile(values: readonly number[], weights: readonly nu
 export function histogramQuantiles(data: Float32Array, low: number, high: number, wanted: readonly number[]): number[] {
   const bins = new Uint32Array(1024);
   const scale = 1024 / (high - low);
-  for (let i = 0; i < data.length; i++) bins[Math.min(1023, Math.max(0, Math.floor((data[i] - low) * scale)))]++;
+  for (let i = 0; i < data.length; i++) {
+    const at = (data[i] - low) * scale;
+    bins[at < 0 ? 0 : at < 1024 ? at | 0 : 1023]++;
+  }
   return wanted.map((q) => {
     const target = q * data.length;
     let seen = 0;

@@ -7,7 +7,10 @@ export { sauvolaMask as sauvola } from './kernels/kernels';
 export function histogram(data: ArrayLike<number>, low: number, high: number, bins: number): Float64Array {
   const counts = new Float64Array(bins);
   const scale = bins / (high - low);
-  for (let i = 0; i < data.length; i++) counts[Math.min(bins - 1, Math.max(0, Math.floor((data[i] - low) * scale)))]++;
+  for (let i = 0; i < data.length; i++) {
+    const at = (data[i] - low) * scale;
+    counts[at < 0 ? 0 : at < bins ? at | 0 : bins - 1]++;
+  }
   return counts;
 }
 

@@ -342,25 +342,40 @@ export interface Rise {
   ny: Float32Array;
 }
 
-/** The steepest change of several channels together, each derived along one axis and softened across it; normals where it is at least `least`. */
-export function steepestRise(channels: readonly Plane[], derive: Float32Array, soften: Float32Array, least: number): Rise {
-  const { width: w, height: h } = channels[0];
+/** A derivative's two kernels, and the rise from which a border has a normal. */
+export interface Derivation {
+  derive: Float32Array;
+  soften: Float32Array;
+  least: number;
+}
+
+/** The steepest change of channels that lie at some addresses. */
+export function riseAt(arena: Arena, channels: readonly number[], w: number, h: number, { derive, soften, least }: Derivation): Rise {
   const n = w * h;
   const r = derive.length >> 1;
-  return once((arena) => {
-    const { run } = arena;
-    const [from, dx, dy, xx, yy, xy] = Array.from({ length: 6 }, () => arena.room(4 * n));
-    const [d, s, work] = [arena.write(derive), arena.write(soften), arena.room(4 * separableWork(w, h, r, r))];
-    channels.forEach((channel, k) => {
-      arena.put(from, channel.data);
-      run.separable(from, dx, w, h, d, r, s, r, work);
-      run.separable(from, dy, w, h, s, r, d, r, work);
-      run.addGradient(dx, dy, xx, yy, xy, n, k === 0);
-    });
-    run.steepest(xx, yy, xy, n, least);
-    return { steepness: arena.floats(xx, n), nx: arena.floats(yy, n), ny: arena.floats(xy, n) };
+  const { run } = arena;
+  const [dx, dy, xx, yy, xy] = Array.from({ length: 5 }, () => arena.room(4 * n));
+  const [d, s, work] = [arena.write(derive), arena.write(soften), arena.room(4 * separableWork(w, h, r, r))];
+  channels.forEach((from, k) => {
+    run.separable(from, dx, w, h, d, r, s, r, work);
+    run.separable(from, dy, w, h, s, r, d, r, work);
+    run.addGradient(dx, dy, xx, yy, xy, n, k === 0);
   });
+  run.steepest(xx, yy, xy, n, least);
+  return { steepness: arena.floats(xx, n), nx: arena.floats(yy, n), ny: arena.floats(xy, n) };
 }
+
+/** The steepest change of several channels together, each derived along one axis and softened across it; normals where it is at least `least`. */
+export const steepestRise = (channels: readonly Plane[], derive: Float32Array, soften: Float32Array, least: number): Rise =>
+  once((arena) =>
+    riseAt(
+      arena,
+      channels.map((c) => arena.write(c.data)),
+      channels[0].width,
+      channels[0].height,
+      { derive, soften, least },
+    ),
+  );
 
 export interface NearestForm {
   /** Number of the nearest of the others; −1 for none. */

@@ -3,7 +3,20 @@
  * to the next never leaves the compiled loops' memory.
  */
 import { Mask, Plane } from '../image';
-import { besideAt, Beside, componentsAt, eachComponent, FromComponent, sauvolaAt, softenAt, Softening, spreadAt } from './kernels';
+import {
+  besideAt,
+  Beside,
+  componentsAt,
+  Derivation,
+  eachComponent,
+  FromComponent,
+  Rise,
+  riseAt,
+  sauvolaAt,
+  softenAt,
+  Softening,
+  spreadAt,
+} from './kernels';
 import { Arena, once } from './memory';
 
 /** How marks are told from the sheet: softened by `soft`, over `bare`, and over `part` of the highest within `reach` px or with nothing bare there. */
@@ -29,10 +42,14 @@ export interface Layering {
   aside: number;
   /** Within so many px nothing is bare where a px counts as covered; null where that is not asked. */
   inside: number | null;
+  /** Tone over which a px between marks is worked too; null where all is. */
+  workedTone: number | null;
 }
 
 export interface MarkLayers<T> {
   marked: Mask;
+  /** Over `bare`, or in a tone over `workedTone`. */
+  worked: Mask;
   lines: Mask;
   /** What hangs together of the lines. */
   list: T[];
@@ -78,7 +95,10 @@ export function layersOf<T>({ width, height, data }: Plane, how: Layering, each:
     const soft = (by: Softening) => softAt(arena, from, width, height, by);
     const [fine, softer, middle, coarse] = [soft(how.fine), soft(how.marking.softer), soft(how.middle), soft(how.coarse)];
     const marked = markedAt(arena, from, softer, width, height, how.marking);
-    const [lines, strokes, covered, lowest, rise] = [arena.room(n), arena.room(n), arena.room(n), arena.room(4 * n), arena.room(4 * n)];
+    const [lines, strokes, covered, worked] = [arena.room(n), arena.room(n), arena.room(n), arena.room(n)];
+    const [lowest, rise] = [arena.room(4 * n), arena.room(4 * n)];
+    const tone = soft(how.tone);
+    if (how.workedTone !== null) run.either(from, how.marking.bare, tone, how.workedTone, worked, n);
     sauvolaAt(arena, fine, lines, width, height, how.lines);
     const { labels, sums, count } = componentsAt(arena, lines, width, height);
     run.large(labels, sums, strokes, n, how.speck);
@@ -93,13 +113,53 @@ export function layersOf<T>({ width, height, data }: Plane, how: Layering, each:
     const mask = (at: number): Mask => ({ width, height, data: arena.bytes(at, n) });
     return {
       marked: mask(marked),
+      worked: how.workedTone === null ? { width, height, data: new Uint8Array(n).fill(1) } : mask(worked),
       lines: mask(lines),
       list: eachComponent(arena, sums, count, each),
       covered: how.inside === null ? null : arena.bytes(covered, n),
-      tone: plane(soft(how.tone)),
+      tone: plane(tone),
       texture: plane(softer),
       rise: plane(rise),
       beside,
     };
   });
 }
+
+/** A mask without what hangs together of fewer than `least` px. */
+export const withoutSpecks = ({ width, height, data }: Mask, least: number): Mask =>
+  once((arena) => {
+    const to = arena.room(width * height);
+    const { labels, sums } = componentsAt(arena, arena.write(data), width, height);
+    arena.run.large(labels, sums, to, width * height, least);
+    return { width, height, data: arena.bytes(to, width * height) };
+  });
+
+/**
+ * Channels filled in from beside where `keep` is 0, by normalised convolution (Knutsson and Westin 1993) with `fill`, and their steepest
+ * change together, as `steepestRise` tells it. Where nothing that is kept is near, a channel stays as it is.
+ */
+export function filledRise(channels: readonly Plane[], keep: Plane, fill: Softening, by: Derivation): { fields: Plane[]; rise: Rise } {
+  const { width, height } = keep;
+  const n = width * height;
+  return once((arena) => {
+    const { run } = arena;
+    const weights = arena.write(keep.data);
+    const near = softAt(arena, weights, width, height, fill);
+    const product = arena.room(4 * n);
+    const at = channels.map(({ data }) => {
+      const from = arena.write(data);
+      const to = arena.room(4 * n);
+      run.times(from, weights, product, n);
+      softenAt(arena, product, to, width, height, fill);
+      run.shared(to, near, from, n, LEAST_NEAR);
+      return to;
+    });
+    return {
+      rise: riseAt(arena, at, width, height, by),
+      fields: at.map((p) => ({ width, height, data: arena.floats(p, n) })),
+    };
+  });
+}
+
+/** With less of what is kept near it, a px is left as it is. */
+const LEAST_NEAR = 0.003;

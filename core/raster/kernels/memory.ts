@@ -135,6 +135,9 @@ interface Exports {
   ): void;
   marks(soft: number, highest: number, lowest: number, to: number, n: number, bare: number, part: number): void;
   over(from: number, to: number, n: number, least: number): void;
+  either(a: number, least: number, b: number, most: number, to: number, n: number): void;
+  times(a: number, b: number, to: number, n: number): void;
+  shared(sums: number, weights: number, plain: number, n: number, least: number): void;
   less(a: number, b: number, n: number): void;
   slope(from: number, to: number, w: number, h: number): void;
   large(labels: number, sums: number, to: number, n: number, least: number): void;

@@ -10,6 +10,6 @@ export { apart, gather, lab } from './colour';
 export { components, sauvola, thin } from './outline';
 export { bandSums, borderSums, countUnder, crests, rise, runSums, sizeSums } from './closeUp';
 export { nearestForms } from './forms';
-export { large, less, marks, over, slope } from './layers';
+export { either, large, less, marks, over, shared, slope, times } from './layers';
 export { lit, squared } from './sheet';
 export { besideLines, depth, pieceSums, strips } from './window';

@@ -55,3 +55,31 @@ export function large(labels: usize, sums: usize, to: usize, n: i32, least: f64)
     store<u8>(to + <usize>i, label > 0 && load<f64>(sums + <usize>((label - 1) * 64)) >= least ? 1 : 0);
   }
 }
+
+/** Px over `least` in one plane or over `most` in another. */
+export function either(a: usize, least: f32, b: usize, most: f32, to: usize, n: i32): void {
+  for (let i: i32 = 0; i < n; i += 4) {
+    const at = (<usize>i) << 2;
+    storeBits(to + <usize>i, v128.or(f32x4.gt(v128.load(a + at), f32x4.splat(least)), f32x4.gt(v128.load(b + at), f32x4.splat(most))));
+  }
+}
+
+/** a · b. */
+export function times(a: usize, b: usize, to: usize, n: i32): void {
+  for (let i: i32 = 0; i < n; i += 4) {
+    const at = (<usize>i) << 2;
+    v128.store(to + at, f32x4.mul(v128.load(a + at), v128.load(b + at)));
+  }
+}
+
+/** Sums over their weights, in place; where the weight is not over `least`, what lies at `plain`. */
+export function shared(sums: usize, weights: usize, plain: usize, n: i32, least: f32): void {
+  const few = f32x4.splat(least);
+  for (let i: i32 = 0; i < n; i += 4) {
+    const at = (<usize>i) << 2;
+    const weight = v128.load(weights + at);
+    const enough = f32x4.gt(weight, few);
+    const mean = f32x4.div(v128.load(sums + at), f32x4.max(weight, few));
+    v128.store(sums + at, v128.bitselect(mean, v128.load(plain + at), enough));
+  }
+}

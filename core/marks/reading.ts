@@ -208,7 +208,7 @@ function surfaceReading(surfaces: readonly SurfaceEnergy[]): OverallMarks['surfa
   return { mean, spread };
 }
 
-/** Reads the worked part of a whole mark-size picture, less what is left out, on a sheet whose tone may change. Deterministic; at most 18 windows of 384 px. */
+/** Reads the worked part of a whole mark-size picture, less what is left out, on a sheet whose tone may change. Deterministic; at most 18 windows of some 384 px. */
 export function readOverall(
   image: RgbImage,
   ground: readonly number[] | null,

@@ -24,7 +24,7 @@ function along(length: number): { at: number; own: [number, number] }[] {
   return at.map((v, i) => ({ at: v, own: [i ? border(i) : 0, i + 1 < n ? border(i + 1) : length] }));
 }
 
-/** Windows that cover a mark-size picture, row by row. */
+/** Windows that cover a mark-size picture, row by row, lying over each other so that what crosses a border is seen whole. */
 export function coveringWindows(width: number, height: number): Window[] {
   const [w, h] = [Math.min(width, WINDOW), Math.min(height, WINDOW)];
   return along(height).flatMap((row) =>
@@ -35,9 +35,17 @@ export function coveringWindows(width: number, height: number): Window[] {
   );
 }
 
-/** Windows that cover the picture, or an even choice of them where it is large. */
+/** Begins of windows of one size side by side along a side, at most a px over each other. */
+function sideBySide(length: number): { size: number; at: number[] } {
+  const n = Math.max(1, Math.round(length / WINDOW));
+  const size = Math.ceil(length / n);
+  return { size, at: Array.from({ length: n }, (_, i) => (n > 1 ? Math.round((i * (length - size)) / (n - 1)) : 0)) };
+}
+
+/** Windows that cover the picture without lying over each other, so that no place counts twice; an even choice of them where it is large. */
 export function chooseWindows(width: number, height: number): Rect[] {
-  const all = coveringWindows(width, height).map((window) => window.rect);
+  const [across, down] = [sideBySide(width), sideBySide(height)];
+  const all = down.at.flatMap((y) => across.at.map((x): Rect => [x, y, across.size, down.size]));
   if (all.length <= MOST_WINDOWS) return all;
   // Golden-ratio steps through the list spread the choice over rows and columns alike.
   const step = Math.max(1, Math.round(all.length * 0.381966));
@@ -100,8 +108,7 @@ function told(
 }
 
 export function tilesOf(work: Workup, [ox, oy]: Rect, width: number, height: number, leftOut: Mask | null): TileReading[] {
-  const nx = Math.max(1, Math.floor(work.width / TILE));
-  const ny = Math.max(1, Math.floor(work.height / TILE));
+  const [nx, ny] = [work.width, work.height].map((v) => Math.max(1, Math.round(v / TILE)));
   const rects: Rect[] = [];
   for (let j = 0; j < ny; j++)
     for (let i = 0; i < nx; i++) {

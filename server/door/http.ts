@@ -46,9 +46,9 @@ export function refuse(thrown: unknown): Response {
   const known = helpfully(thrown);
   if (known instanceof UserError) {
     const { status, said, field, retryAfter } = known;
-    // What we refuse ourselves until later, with many at once, is expected and needs no stack.
-    if (status >= 500)
-      log.warn(thrown === known && retryAfter !== null ? { status, why: known.message } : { err: thrown }, 'request refused');
+    // What we put off ourselves, with many at once, is expected: whoever asked comes again.
+    if (thrown === known && retryAfter !== null) log.info({ status, why: known.message }, 'request put off');
+    else if (status >= 500) log.warn({ err: thrown }, 'request refused');
     return json(refusal(said, field), status, retryAfter === null ? {} : { 'retry-after': String(retryAfter) });
   }
   log.error({ err: thrown }, 'request failed');

@@ -1,23 +1,11 @@
-/** How long a full profile of a 12-megapixel JPEG takes, against decoding and reducing it with the image library alone. */
+/** How long a full profile of the JPEG named on the command line takes, and how much memory, against decoding and reducing it with the image library alone. */
+import { readFileSync } from 'node:fs';
 import { Profiler, Session } from 'node:inspector';
 import sharp from 'sharp';
-import { ANSGRAVE } from '../../atelier/hand';
-import { renderDrawing } from '../../atelier/render';
-import { drawScene, MASTER_SCENES } from '../../atelier/scenes';
 import { median } from '../../core/raster/statistics';
 import { measurePicture } from '../../core/style/profile';
 
-const [WIDTH_MM, HEIGHT_MM, WIDTH_PX] = [300, 225, 4000];
 const ROUNDS = 5;
-
-/** The picture everything is timed on: the first demo scene at 4000 × 3000 px. */
-async function picture(): Promise<Buffer> {
-  const drawing = drawScene(MASTER_SCENES[0].scene, ANSGRAVE, WIDTH_MM, HEIGHT_MM);
-  const image = await renderDrawing(drawing, WIDTH_PX / WIDTH_MM, 5, 11);
-  return sharp(Buffer.from(image.data), { raw: { width: image.width, height: image.height, channels: 3 } })
-    .jpeg({ quality: 92 })
-    .toBuffer();
-}
 
 const timed = async (work: () => Promise<unknown>): Promise<number> => {
   const begun = performance.now();
@@ -27,7 +15,7 @@ const timed = async (work: () => Promise<unknown>): Promise<number> => {
 
 sharp.concurrency(1);
 sharp.cache(false);
-const jpeg = await picture();
+const jpeg = readFileSync(process.argv[2]);
 
 /** Full-resolution decode to raw, then the reduction: so nothing is shrunk while loading. */
 async function base(): Promise<void> {

@@ -59,35 +59,55 @@ function presence(labels: Uint8Array, width: number, height: number, clusters: r
   });
 }
 
+/** By how much the limits below are lowered or raised to see whether what was decided hangs on them. */
+const DOUBT = 0.15;
+
 /** Papers and cards are pale, or toned and dull; a deep strong colour that does not rule the picture is paint. */
-function likeASheet({ lab: [L, a, b], share }: GroundCandidate, lightest: number): boolean {
-  return L >= 62 || Math.hypot(a, b) <= 18 || share >= 0.35 || L > lightest - 10;
+function likeASheet({ lab: [L, a, b], share }: GroundCandidate, lightest: number, strict: number): boolean {
+  return L >= 62 * strict || Math.hypot(a, b) <= 18 / strict || share >= 0.35 * strict || L > lightest - 10 / strict;
 }
 
-/**
- * Index of the ground among the clusters, or null where no colour behaves like a bare sheet. A sheet shows on all four
- * borders, or nearly everywhere between the marks. Of two such colours the lighter is the sheet unless far rarer.
- */
-export function findGround(labels: Uint8Array, clusters: readonly GroundCandidate[], width: number, height: number): number | null {
-  const seen = presence(labels, width, height, clusters);
+/** The colour that behaves most like a bare sheet, by limits `strict` times as high as usual; null for none. */
+function mostLikeASheet(seen: readonly Presence[], clusters: readonly GroundCandidate[], strict: number): number | null {
   let best = null as number | null;
   let bestScore = 0;
   const lightest = Math.max(...clusters.filter((c) => c.share >= 0.04).map((c) => c.lab[0]));
   seen.forEach(({ sides, spread, inside }, k) => {
-    const shown = sides.filter((s) => s >= 0.12).length;
+    const shown = sides.filter((s) => s >= 0.12 * strict).length;
     const border = (sides[0] + sides[1] + sides[2] + sides[3]) / 4;
-    if (clusters[k].share < 0.04 || !(shown === 4 || (shown >= 2 && spread >= 0.8))) return;
+    if (clusters[k].share < 0.04 * strict || !(shown === 4 || (shown >= 2 && spread >= Math.min(0.95, 0.8 * strict)))) return;
     // A band all round that is not met inside is a painted frame, unless it is the lightest there is: a bare margin.
-    if (inside < FRAME && clusters[k].lab[0] < lightest - 3) return;
-    if (!likeASheet(clusters[k], lightest)) return;
+    if (inside < FRAME * strict && clusters[k].lab[0] < lightest - 3 / strict) return;
+    if (!likeASheet(clusters[k], lightest, strict)) return;
     const score = (0.35 + border) * (0.2 + spread) * (0.75 + clusters[k].lab[0] / 200);
     if (score > bestScore) {
       bestScore = score;
       best = k;
     }
   });
-  if (best === null) return null;
+  return best;
+}
+
+export interface FoundGround {
+  /** Index among the clusters, or null where no colour behaves like a bare sheet. */
+  index: number | null;
+  /** Limits a little lower or higher decide the same. */
+  sure: boolean;
+}
+
+/**
+ * Which of the clusters is the bare sheet. A sheet shows on all four borders, or nearly everywhere between the marks. Of two such colours the
+ * lighter is the sheet unless far rarer.
+ */
+export function findGround(labels: Uint8Array, clusters: readonly GroundCandidate[], width: number, height: number): FoundGround {
+  const seen = presence(labels, width, height, clusters);
+  const [best, ...others] = [1, 1 - DOUBT, 1 + DOUBT].map((strict) => mostLikeASheet(seen, clusters, strict));
+  const sheets = sheetsOf(clusters);
+  // Two halves of one sheet are no doubt.
+  const alike = (other: number | null) => (best === null || other === null ? best === other : sheets[best][other] === 1);
+  const sure = others.every(alike);
+  if (best === null) return { index: null, sure };
   // Of the colours that are one sheet, the one most of it has.
-  const one = sheetsOf(clusters)[best];
-  return clusters.reduce((most, c, k) => (one[k] && c.share > clusters[most].share ? k : most), best);
+  const one = sheets[best];
+  return { index: clusters.reduce((most, c, k) => (one[k] && c.share > clusters[most].share ? k : most), best), sure };
 }

@@ -21,6 +21,8 @@ export interface Palette {
   entries: PaletteEntry[];
   /** The bare paper, card or canvas, when there is one: index into entries. */
   ground: number | null;
+  /** Whether a little more or less of it would have been taken for the same. */
+  groundSure: boolean;
   /** For every pixel of the form-size picture the entry it belongs to; LEFT_OUT for none. */
   labels: Uint8Array;
 }
@@ -289,7 +291,7 @@ export function readPalette(image: RgbImage, lightness: Plane, most: number, lef
   clusters.forEach((c, k) => c.bins.forEach((b) => (binLabel[b] = k)));
   const labels = new Uint8Array(index.length);
   for (let i = 0; i < labels.length; i++) labels[i] = index[i] < 0 ? LEFT_OUT : binLabel[index[i]];
-  const ground = findGround(labels, clusters, image.width, image.height);
+  const { index: ground, sure: groundSure } = findGround(labels, clusters, image.width, image.height);
   const entries = clusters.map((c, k) => ({
     hex: hexFromLab(c.lab),
     lab: c.lab,
@@ -298,5 +300,5 @@ export function readPalette(image: RgbImage, lightness: Plane, most: number, lef
     ground: k === ground,
     accent: c.accent,
   }));
-  return { entries, ground, labels };
+  return { entries, ground, groundSure, labels };
 }

@@ -20,7 +20,7 @@ export interface KindModel extends KindCoefficients {
 export type Reliability = readonly (readonly [number, number])[];
 
 export const KIND_MODEL: KindModel = {
-  code: 'ea0958be0514e41e',
+  code: '8d303d73e19f8e37',
   clues: [
     'coverage',
     'lines',
@@ -230,14 +230,13 @@ export const KIND_MODEL: KindModel = {
   ],
   reliabilityAmong: [
     [0, 0],
-    [0.371, 0.496],
-    [0.473, 0.62],
-    [0.559, 0.669],
-    [0.652, 0.76],
-    [0.757, 0.868],
-    [0.849, 0.876],
-    [0.932, 0.95],
-    [0.981, 0.983],
+    [0.354, 0.496],
+    [0.451, 0.562],
+    [0.522, 0.711],
+    [0.614, 0.744],
+    [0.761, 0.851],
+    [0.912, 0.926],
+    [0.974, 0.983],
     [1, 0.983],
   ],
 };

@@ -139,9 +139,10 @@ export interface OverallMarks {
   shares: (Record<MarkKind, number> & { untold: number }) | null;
   /** Kinds and how finished the place is (0 untouched), where they were read, centres 0–1 of the picture, for the map. */
   map: { x: number; y: number; kind: MarkKind | null; detail: number }[];
-  /** Sampling error of each number as its windows or strokes show it: of the mean for direction and coverage, of the median for straightness, of one window for sizes. */
+  /** Sampling error of each number as its windows or strokes show it: of the mean for direction and coverage, of the median for straightness and evenness, of one window for sizes. */
   spread: {
     spacing: number | null;
+    spacingVariation: number | null;
     lineWidth: number | null;
     strokeLength: number | null;
     straightness: number | null;
@@ -160,6 +161,9 @@ export interface OverallMarks {
 
 /** Share of the worked area that must be hatched before the whole picture has a spacing, and be in strokes before they are told of. */
 const [LEAST_HATCHED, LEAST_STROKED] = [0.08, 0.15];
+
+/** How far evenness may be off that was read at fewer than five places. */
+const FEW_VARIATIONS = 0.1;
 
 /** Fewer strokes than this in a whole picture say nothing of how it is drawn. */
 const LEAST_STROKES = 20;
@@ -370,6 +374,7 @@ function summarise(
     map: tiles.map((t) => ({ x: t.centre[0], y: t.centre[1], kind: t.kind, detail: t.detail })),
     spread: {
       spacing: own(rangeSpread(windows.spacing)),
+      spacingVariation: spacing === null ? null : (medianError(windows.variation) ?? FEW_VARIATIONS),
       lineWidth: own(rangeSpread(windows.width.map((w) => w.px))),
       strokeLength: own(rangeSpread(windows.length)),
       straightness: followedStrokes.straightness === null ? null : medianError(uncut(long).map((s) => s.straightness)),

@@ -207,6 +207,18 @@ function mainDirection([first, second]: readonly Direction[]): number | null {
   return !first || (second && second.weight > AS_STRONG * first.weight) ? null : first.angle;
 }
 
+/** What hangs on which colour the bare sheet is: not told where that is not sure, since the next saving may decide it otherwise. */
+const HANGS_ON_SHEET: ReadonlySet<string> = new Set([
+  'marks.coverage',
+  'colour.groundL',
+  'colour.groundChroma',
+  'composition.centreX',
+  'composition.centreY',
+  'composition.coverage',
+  'composition.margin',
+  'composition.envelope',
+]);
+
 function collect(g: Gathered): FeatureSet {
   const r = g.marks.reading;
   let [dark, light] = [0, 0];
@@ -227,7 +239,7 @@ function collect(g: Gathered): FeatureSet {
     'marks.crossing': [r.crossing],
     'marks.coherence': [r.directions.length ? r.coherence : null],
     'marks.spacing': [r.spacing?.permille ?? null, permille(spread.spacing, r.spacing)],
-    'marks.spacingVariation': [r.spacing?.variation ?? null],
+    'marks.spacingVariation': [r.spacing?.variation ?? null, spread.spacingVariation],
     'marks.lineWidth': [line?.permille ?? null, permille(spread.lineWidth, line)],
     'marks.lineSwell': [line && line.thin > 0 ? line.thick / line.thin : null],
     'marks.strokeLength': [r.strokeLength?.permille ?? null, permille(spread.strokeLength, r.strokeLength)],
@@ -264,12 +276,13 @@ function collect(g: Gathered): FeatureSet {
   for (const band of SURFACE_BANDS) values[`marks.${band}`] = [g.marks.surface?.mean[band] ?? null, g.marks.surface?.spread[band]];
   for (const k of TEXTURE_NAMES) values[`marks.${k}`] = [g.marks.texture?.value[k] ?? null, g.marks.texture?.spread[k]];
   for (const kind of [...MARK_KINDS, 'untold'] as const) values[`marks.share.${kind}`] = [g.marks.shares?.[kind] ?? null];
-  const read = Object.fromEntries(
+  const features = Object.fromEntries(
     Object.keys(FEATURES).map((name): [string, Feature] => {
       const { group, unit } = featureSpec(name)!;
-      const [value, sampled] = values[name];
+      const [read, sampled] = values[name];
+      const value = !g.palette.groundSure && HANGS_ON_SHEET.has(name) ? null : read;
       return [name, { group, value, unit, spread: value === null ? null : readingSpread(name, unit, value, sampled) }];
     }),
   );
-  return withProportions(read, g.proportions);
+  return withProportions(features, g.proportions);
 }

@@ -1,4 +1,4 @@
-/** Every picture of the six hands against itself at other sizes and on other grounds: the same picture is told next to nothing. */
+/** Every picture of the six hands against itself at other sizes and on other grounds: the same picture is told nothing. */
 import sharp, { type Sharp } from 'sharp';
 import { SAMPLE_HANDS } from '../../atelier/hands';
 import { RgbImage } from '../../core/raster/image';
@@ -17,17 +17,10 @@ const OTHERWISE: Readonly<Record<string, (image: RgbImage) => Sharp>> = {
   'on grey': (i) => raw(i).extend({ top: 40, left: 40, right: 40, bottom: 40, background: '#777777' }),
 };
 
-/**
- * Works that cover their sheet show none for sure: what is taken for it, and with it what counts as worked, can change with the
- * size. Of 124 comparisons one is told something, and hangs on that; a goal, not yet reached, is none.
- */
-const HANGS_ON_THE_SHEET = /coverage|envelope|ground|margin/;
-
 test.each(SAMPLE_HANDS)(
-  '$name: next to nothing is told at half and a third of the size, on a mount, on grey',
+  '$name: nothing is told at half and a third of the size, on a mount, on grey',
   async (hand) => {
     const told: string[] = [];
-    const doubtful: string[] = [];
     for (const work of hand.works) {
       const { image } = await hand.draw(work, 2);
       const itself = measurer(image, work.widthMm);
@@ -37,16 +30,12 @@ test.each(SAMPLE_HANDS)(
         const [source, piece] = [itself.at(rung), other.at(rung)];
         const { findings, closeness, ownInvention } = compare([source], piece, { as: 'copy' });
         for (const f of findings.filter((f) => f.distance !== 0))
-          (HANGS_ON_THE_SHEET.test(f.feature) ? doubtful : told).push(
-            `${work.title} ${name}: ${f.feature} ${f.master.mid.toFixed(2)} → ${f.piece.toFixed(2)} (${f.distance.toFixed(2)})`,
-          );
+          told.push(`${work.title} ${name}: ${f.feature} ${f.master.mid.toFixed(2)} → ${f.piece.toFixed(2)} (${f.distance.toFixed(2)})`);
         expect(closeness.overall).toBeGreaterThan(85);
         expect(ownInvention).toBeLessThan(5);
       }
     }
-    if (told.length + doubtful.length) console.log([...told, ...doubtful].join('\n'));
-    expect(told.length).toBe(0);
-    expect(doubtful.length).toBeLessThanOrEqual(1);
+    expect(told).toEqual([]);
   },
   300_000,
 );

@@ -8,6 +8,7 @@ import { measureName, OwnKinds } from '../core/proportion/measures';
 import { OwnTemplate } from '../core/proportion/ownTemplate';
 import { isTemplate } from '../core/proportion/templates';
 import { RgbImage } from '../core/raster/image';
+import { isSheetSure } from '../core/style/features';
 import { measurePicture, Profile, ProfileOptions } from '../core/style/profile';
 import { proportionFeature } from '../core/style/proportionNames';
 import { tellReading, tellWhole } from '../core/style/readings';
@@ -120,7 +121,12 @@ function plainProfile(p: Profile, say: Say): string {
   );
   const { outlined, sharp, soft, lost } = p.edges;
   return [
-    p.ground ? message('headless.ground', { hex: typed(p.ground.hex), share: share(p.ground.share) }) : message('headless.noGround'),
+    p.ground
+      ? message(isSheetSure(p.features) ? 'headless.ground' : 'headless.groundDoubt', {
+          hex: typed(p.ground.hex),
+          share: share(p.ground.share),
+        })
+      : message('headless.noGround'),
     message('headless.colours', { list: several(list) }),
     message('headless.values', { key: p.values.key, dark: figure(p.values.dark), light: figure(p.values.light) }),
     tellWhole(p.marks.overall.kind),

@@ -164,3 +164,6 @@ export interface Feature {
 }
 
 export type FeatureSet = Record<string, Feature>;
+
+/** Whether it was sure what of a picture is its bare sheet, or that there is none. */
+export const isSheetSure = (features: FeatureSet): boolean => features['composition.coverage']?.value !== null;

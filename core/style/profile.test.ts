@@ -2,7 +2,9 @@
 import sharp from 'sharp';
 import { drawnPicture, rasterOf } from '../../tests/support/pictures';
 import { Point, RgbImage } from '../raster/image';
+import { isSheetSure } from './features';
 import { measurePicture } from './profile';
+import { tellColour } from './readings';
 
 const raw = ({ width, height, data }: RgbImage) => sharp(Buffer.from(data), { raw: { width, height, channels: 3 } });
 let image: RgbImage;
@@ -73,4 +75,27 @@ test.each([10, 14, 18, 24, 28])('a whole sheet hatched every %i px has that spac
   const across = spacing * Math.cos(Math.atan2(300, 520));
   expect(profile.marks.overall.spacing!.px / across).toBeGreaterThan(0.97);
   expect(profile.marks.overall.spacing!.px / across).toBeLessThan(1.03);
+});
+
+test.each([
+  [0.125, false],
+  [0.4, true],
+])('with bare paper on %d of each side the sheet is sure: %p, and only then is told what hangs on it', (share, sure) => {
+  const [width, height] = [480, 360];
+  const blue = [40, 70, 160];
+  const data = new Uint8Array(3 * width * height);
+  const open = (v: number, length: number) => v >= length / 2 && v < length / 2 + share * length;
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const rim = x < 20 || y < 20 || x >= width - 20 || y >= height - 20;
+      data.set(rim && !open(x, width) && !open(y, height) ? blue : [238, 232, 218], 3 * (y * width + x));
+    }
+  const { profile } = measurePicture({ width, height, data }, { frame: [0, 0, width, height] });
+  expect(profile.ground).not.toBeNull();
+  expect(isSheetSure(profile.features)).toBe(sure);
+  for (const name of ['composition.coverage', 'composition.margin', 'colour.groundL', 'marks.coverage'])
+    expect(profile.features[name].value !== null).toBe(sure);
+  expect(profile.features['value.mean'].value).not.toBeNull();
+  const said = tellColour({ ...profile, sheetSure: sure }).map((t) => t.said.key);
+  expect(said).toContain(sure ? 'readings.ground' : 'readings.groundDoubt');
 });

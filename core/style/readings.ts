@@ -112,6 +112,8 @@ export interface ColourRead {
   values: ValueReading;
   temperature: TemperatureShares;
   chroma: { mean: number };
+  /** Whether the palette's ground is surely the bare sheet. */
+  sheetSure: boolean;
 }
 
 /** A colour under this share is no main colour; warm and cool this near to each other keep the balance. */
@@ -128,12 +130,13 @@ function tellBalance({ warm, cool, balance }: TemperatureShares): Message {
 export const tellValues = ({ key, dark, light }: ValueReading): Message =>
   message('readings.values', { key, dark: figure(dark), light: figure(light) });
 
-export function tellColour({ palette, values, temperature, chroma }: ColourRead): Telling[] {
+export function tellColour({ palette, values, temperature, chroma, sheetSure }: ColourRead): Telling[] {
   const colours = named(palette);
   const ground = colours.find((c) => c.ground);
   const accents = colours.filter(isVividAccent);
   const out: Telling[] = [];
-  if (ground) out.push({ feature: 'colour.groundL', said: message('readings.ground', { colour: ground.name }) });
+  if (ground)
+    out.push({ feature: 'colour.groundL', said: message(sheetSure ? 'readings.ground' : 'readings.groundDoubt', { colour: ground.name }) });
   out.push({ feature: 'colour.count', said: message('readings.count', { n: palette.filter((c) => c.share > MAIN_SHARE).length }) });
   if (accents.length) {
     const share = amount(

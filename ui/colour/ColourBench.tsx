@@ -38,6 +38,7 @@ interface Props {
     values: Values;
     temperature: TemperatureShares;
     chroma: { mean: number; p90: number };
+    sheetSure: boolean;
   } | null;
   /** What the readings rest on. */
   rests: Rests | null;
@@ -142,7 +143,11 @@ function Palette({ read, chosen, onChoose }: { read: NonNullable<Props['read']>;
   return (
     <section>
       <h2 className="text-lg font-semibold">{say('colour.palette')}</h2>
-      <p className="text-sm">{read.ground ? say('colour.bare', { share: amount(read.ground.share, 'share') }) : say('colour.noBare')}</p>
+      <p className="text-sm">
+        {read.ground
+          ? say(read.sheetSure ? 'colour.bare' : 'colour.bareDoubt', { share: amount(read.ground.share, 'share') })
+          : say('colour.noBare')}
+      </p>
       <ul className="mt-2 grid gap-1">
         {named(read.palette).map((c) => (
           <Place key={c.hex} as="li" of={{ layer: 'colours', colour: c.hex }}>

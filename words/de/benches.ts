@@ -134,6 +134,8 @@ export const colour = {
   waiting: 'Die Farben werden gemessen; sie erscheinen hier von selbst.',
   palette: 'Palette',
   bare: 'Das leere Blatt nimmt {share} ein. Eine Farbe wählen, um zu sehen, wie sie sich mischen lässt.',
+  bareDoubt:
+    'Was das leere Blatt sein kann, nimmt {share} ein; es ist von Farbe kaum zu unterscheiden. Eine Farbe wählen, um zu sehen, wie sie sich mischen lässt.',
   noBare: 'Es zeigt sich kein leeres Blatt. Eine Farbe wählen, um zu sehen, wie sie sich mischen lässt.',
   sheet: '(das Blatt)',
   accent: '(Akzent)',

@@ -4,6 +4,7 @@ export const headless = {
   group: '{group} {n}',
   groupNone: '{group}: nichts zu vergleichen',
   ground: 'Grund {hex}, {share} des Bildes.',
+  groundDoubt: 'Grund vielleicht {hex}, {share} des Bildes; er ist von Farbe kaum zu unterscheiden.',
   noGround: 'Es zeigt sich kein leerer Grund.',
   colours: 'Farben: {list}.',
   colour: '{name} {share}{accent, select, yes { (Akzent)} other {}}',

@@ -31,6 +31,7 @@ export const readings = {
   },
   finish: 'Am meisten ausgeführt ist es {most}, am wenigsten {least}.',
   ground: 'Der Ton des Blatts: {colour}.',
+  groundDoubt: 'Der Ton des Blatts ist vielleicht: {colour}; es ist von Farbe kaum zu unterscheiden.',
   count: '{n, plural, one {Eine Farbe macht} other {Etwa # Farben machen}} das meiste vom Bild aus.',
   accent: 'Ein kleiner Tupfer, {colour}, auf {share} des Blatts.',
   balance: {

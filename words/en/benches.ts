@@ -134,6 +134,7 @@ export const colour = {
   waiting: 'The colours are being measured; they appear here by themselves.',
   palette: 'Palette',
   bare: 'The bare sheet takes {share}. Choose a colour to see how to mix it.',
+  bareDoubt: 'What may be bare sheet takes {share}; it can hardly be told from paint. Choose a colour to see how to mix it.',
   noBare: 'No bare sheet shows. Choose a colour to see how to mix it.',
   sheet: '(the sheet)',
   accent: '(accent)',

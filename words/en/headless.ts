@@ -4,6 +4,7 @@ export const headless = {
   group: '{group} {n}',
   groupNone: '{group}: nothing to compare',
   ground: 'Ground {hex}, {share} of the picture.',
+  groundDoubt: 'Ground perhaps {hex}, {share} of the picture; it can hardly be told from paint.',
   noGround: 'No bare ground shows.',
   colours: 'Colours: {list}.',
   colour: '{name} {share}{accent, select, yes { (accent)} other {}}',

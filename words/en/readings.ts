@@ -29,6 +29,7 @@ export const readings = {
   },
   finish: 'Most is done in the {most}, least in the {least}.',
   ground: 'The sheet is toned {colour}.',
+  groundDoubt: 'The sheet may be toned {colour}; it can hardly be told from paint.',
   count: '{n, plural, one {One colour makes} other {About # colours make}} most of the picture.',
   accent: 'One small touch of {colour}, {share} of the sheet.',
   balance: {

@@ -1,3 +1,4 @@
+import { isSheetSure } from '@/core/style/features';
 import { ColourBench } from '@/ui/colour/ColourBench';
 import { NoWorks } from '@/ui/shared/NoWorks';
 import { listKits } from '@/server/cupboard/kits';
@@ -41,6 +42,7 @@ export default async function ColourPage({
     values: reading.profile.values,
     temperature: reading.profile.temperature,
     chroma: reading.profile.chroma,
+    sheetSure: isSheetSure(reading.profile.features),
   };
   return (
     <ColourBench

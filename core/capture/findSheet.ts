@@ -152,7 +152,7 @@ function goingOn(e: EdgeMap, quad: readonly Point[]): number {
     const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
     const [ux, uy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
     const far = CORNER + BEYOND * Math.max(e.width, e.height);
-    const runsAlong = (k: 0 | 1, length: number) => Math.max(a[k], b[k]) < near || Math.min(a[k], b[k]) > length - near;
+    const runsAlong = (k: 0 | 1, end: number) => Math.max(a[k], b[k]) < near || Math.min(a[k], b[k]) > end - near;
     if (runsAlong(0, e.width) || runsAlong(1, e.height)) own++;
     for (const [[x, y], way] of [
       [a, -1],

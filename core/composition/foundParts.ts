@@ -5,8 +5,8 @@ import { closedOver, gaussian } from '../raster/filters';
 import { Mask, plane, Point, RgbImage } from '../raster/image';
 import { rimOf } from '../raster/outline';
 import { reduceToLongSide } from '../raster/resample';
-import { median } from '../raster/statistics';
-import { histogram, multiOtsu } from '../raster/threshold';
+import { histogram, median } from '../raster/statistics';
+import { multiOtsu } from '../raster/threshold';
 
 export const FOUND_AS = ['colour', 'dark', 'drawn'] as const;
 export type FoundAs = (typeof FOUND_AS)[number];

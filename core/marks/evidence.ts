@@ -76,7 +76,7 @@ function waysIn(work: Workup, rect: Rect): { density: Float64Array; directions: 
   return { density, directions: principalDirections(density) };
 }
 
-/** The spacing of a piece alone, where it is lined: what its evidence would say of it. */
+/** The spacing of a piece alone: where it is lined, what its evidence would say of it. */
 export function spacingIn(work: Workup, rect: Rect): SpacingReading | null {
   const { directions } = waysIn(work, rect);
   return directions.length ? readSpacing(work.depart, rect, directions[0].angle) : null;

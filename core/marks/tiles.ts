@@ -15,11 +15,15 @@ export interface Window {
   own: Rect;
 }
 
+/** Where `n` windows of one size begin that are spread evenly over a side. */
+const spreadOver = (length: number, size: number, n: number): number[] =>
+  Array.from({ length: n }, (_, i) => (n > 1 ? Math.round((i * (length - size)) / (n - 1)) : 0));
+
 /** Begins of windows along one side, and where each one's own part begins and ends. */
 function along(length: number): { at: number; own: [number, number] }[] {
   const n = Math.max(1, Math.ceil(length / WINDOW));
   const size = Math.min(length, WINDOW);
-  const at = Array.from({ length: n }, (_, i) => (n > 1 ? Math.round((i * (length - size)) / (n - 1)) : 0));
+  const at = spreadOver(length, size, n);
   const border = (i: number) => Math.round((at[i - 1] + size + at[i]) / 2);
   return at.map((v, i) => ({ at: v, own: [i ? border(i) : 0, i + 1 < n ? border(i + 1) : length] }));
 }
@@ -39,7 +43,7 @@ export function coveringWindows(width: number, height: number): Window[] {
 function sideBySide(length: number): { size: number; at: number[] } {
   const n = Math.max(1, Math.round(length / WINDOW));
   const size = Math.ceil(length / n);
-  return { size, at: Array.from({ length: n }, (_, i) => (n > 1 ? Math.round((i * (length - size)) / (n - 1)) : 0)) };
+  return { size, at: spreadOver(length, size, n) };
 }
 
 /** Windows that cover the picture without lying over each other, so that no place counts twice; an even choice of them where it is large. */

@@ -1,13 +1,10 @@
 /** Knows how a plane rises: Scharr's optimal 3×3 filter, and Gaussian derivatives where direction must be exact. */
 import { separable } from './filters';
 import { Plane } from './image';
-import { Rise, steepestRise } from './kernels/kernels';
+import { Derivation, Rise, steepestRise } from './kernels/kernels';
 
 /** A derivative's two kernels: one derives along its axis, the other softens across it. */
-export interface Derivative {
-  derive: Float32Array;
-  soften: Float32Array;
-}
+export type Derivative = Omit<Derivation, 'least'>;
 
 export interface Gradient {
   dx: Plane;
@@ -47,6 +44,4 @@ export function gaussianGradient(source: Plane, sigma: number): Gradient {
 }
 
 /** The steepest change of several channels together (Di Zenzo 1986); unit normals where it is at least `least`, else 0, 0. */
-export function colourRise(channels: readonly Plane[], { derive, soften }: Derivative, least = 0): Rise {
-  return steepestRise(channels, derive, soften, least);
-}
+export const colourRise = (channels: readonly Plane[], by: Derivative, least = 0): Rise => steepestRise(channels, { ...by, least });

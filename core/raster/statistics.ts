@@ -83,14 +83,21 @@ export function weightedQuantile(values: readonly number[], weights: readonly nu
   return values[order[order.length - 1]];
 }
 
-/** Quantile of a plane from a 1024-bin histogram between `low` and `high`. */
-export function histogramQuantiles(data: Float32Array, low: number, high: number, wanted: readonly number[]): number[] {
-  const bins = new Uint32Array(1024);
-  const scale = 1024 / (high - low);
+/** Counts of values in `bins` equal bins between low and high; values outside fall into the end bins. */
+export function histogram(data: ArrayLike<number>, low: number, high: number, bins: number): Float64Array {
+  const counts = new Float64Array(bins);
+  const scale = bins / (high - low);
   for (let i = 0; i < data.length; i++) {
     const at = (data[i] - low) * scale;
-    bins[at < 0 ? 0 : at < 1024 ? at | 0 : 1023]++;
+    counts[at < 0 ? 0 : at < bins ? at | 0 : bins - 1]++;
   }
+  return counts;
+}
+
+/** Quantile of a plane from a 1024-bin histogram between `low` and `high`. */
+export function histogramQuantiles(data: Float32Array, low: number, high: number, wanted: readonly number[]): number[] {
+  const scale = 1024 / (high - low);
+  const bins = histogram(data, low, high, 1024);
   return wanted.map((q) => {
     const target = q * data.length;
     let seen = 0;

@@ -3,17 +3,6 @@ import { CoreError } from '../errors';
 
 export { sauvolaMask as sauvola } from './kernels/kernels';
 
-/** Counts of values in `bins` equal bins between low and high; values outside fall into the end bins. */
-export function histogram(data: ArrayLike<number>, low: number, high: number, bins: number): Float64Array {
-  const counts = new Float64Array(bins);
-  const scale = bins / (high - low);
-  for (let i = 0; i < data.length; i++) {
-    const at = (data[i] - low) * scale;
-    counts[at < 0 ? 0 : at < bins ? at | 0 : bins - 1]++;
-  }
-  return counts;
-}
-
 /**
  * Bin edges that part a histogram into `classes` with the largest between-class variance
  * (Otsu 1979; several levels by dynamic programming, exact). Returns classes − 1 rising bin indices;

@@ -34,11 +34,12 @@ interface NewPiece {
 /** How a piece comes, and on what sheet. */
 type Coming = Pick<NewPiece, 'capture' | 'size' | 'paperWidthMm' | 'paperHeightMm'>;
 
-/** The sheet of a file that comes whole, in the file's own shape: as long as the study's, or as long as it prints. */
-function sheetOfFile({ width, height }: { width: number; height: number }, { size, paperWidthMm, paperHeightMm }: Coming) {
-  const long = size === 'print' ? printedMm(Math.max(width, height)) : Math.max(paperWidthMm, paperHeightMm);
+/** A photographed sheet is the one given. What comes whole has its own shape, as long as that one or as it prints; an object has no size. */
+function sheetOf({ width, height }: { width: number; height: number }, { capture, size, paperWidthMm, paperHeightMm }: Coming) {
+  if (capture === 'photograph') return { paperWidthMm, paperHeightMm, sized: true };
+  const long = capture === 'whole' && size === 'print' ? printedMm(Math.max(width, height)) : Math.max(paperWidthMm, paperHeightMm);
   const k = long / Math.max(width, height);
-  return { paperWidthMm: width * k, paperHeightMm: height * k, sized: size !== 'none' };
+  return { paperWidthMm: width * k, paperHeightMm: height * k, sized: capture === 'whole' && size !== 'none' };
 }
 
 /** Takes in a photograph of a student's sheet; everything else happens in the background. */
@@ -47,7 +48,7 @@ export async function addPiece(teacherId: string, studyId: string, bytes: Buffer
   const checked = await checkPicture(bytes, name);
   const { size: _size, ...known } = given;
   const capture = given.capture ?? 'photograph';
-  const about = { ...known, capture, ...(capture === 'photograph' ? {} : sheetOfFile(checked, given)) };
+  const about = { ...known, capture, ...sheetOf(checked, { ...given, capture }) };
   const maker = about.studentId ?? '';
   const id = newId();
   const store = () =>
@@ -116,20 +117,17 @@ export function changeCapture(
   teacherId: string,
   id: string,
   version: number,
-  { capture, size }: { capture: PieceRow['capture']; size: NonNullable<NewPiece['size']> },
+  coming: Required<Pick<NewPiece, 'capture' | 'size'>>,
 ): Promise<void> {
   return within(pieceOf, teacherId, id, async (tx, piece) => {
     if (piece.version !== version) throw conflict('piece');
     const photo = await pictureOf(tx, teacherId, piece.photoId);
     const { paperWidthMm, paperHeightMm } = await studyOf(teacherId, piece.studyId);
-    const sheet =
-      capture === 'photograph'
-        ? { paperWidthMm, paperHeightMm, sized: true }
-        : sheetOfFile(photo, { size: capture === 'object' ? 'none' : size, paperWidthMm, paperHeightMm });
+    const sheet = sheetOf(photo, { ...coming, paperWidthMm, paperHeightMm });
     await logged(tx, about(teacherId, piece, 'capture', message('edits.capture')), [itself(id)], () =>
       tx
         .update(pieces)
-        .set({ capture, ...sheet, corners: null, placedByHand: false })
+        .set({ capture: coming.capture, ...sheet, corners: null, placedByHand: false })
         .where(eq(pieces.id, id)),
     );
   });

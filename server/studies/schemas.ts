@@ -80,8 +80,8 @@ export const sheetSchema = object({
   paperHeightMm: mm('paperHeightMm').required(),
 });
 
-export const captureSchema = object({
-  version: number().integer().required(),
+/** How a piece comes, and how large it is where no sheet tells. */
+export const comingSchema = object({
   capture: string()
     .oneOf(['photograph', 'whole', 'object'] as const, saying('piece.capture'))
     .required(),
@@ -89,6 +89,8 @@ export const captureSchema = object({
     .oneOf(['sheet', 'print', 'none'] as const, saying('piece.size'))
     .required(),
 });
+
+export const captureSchema = comingSchema.shape({ version: number().integer().required() });
 
 /** What is deleted for good is named by whoever deletes it. */
 export const deletionSchema = object({ name: string().max(190).required(saying('delete.name')) });

@@ -17,8 +17,9 @@ export interface CloseUp {
 interface Rest {
   close: CloseUp;
   instance: Instance;
-  /** Addresses of the planes by softness; the finest of a and b is not softened. */
+  /** Address of L*, not softened. */
   lightness: number;
+  /** Addresses of the planes by softness; the finest of a and b is not softened. */
   L: number[];
   a: number[];
   b: number[];

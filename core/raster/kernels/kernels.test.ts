@@ -352,12 +352,16 @@ test('three channels rise together, along the normal', () => {
     data: Float32Array.from({ length: w * h }, (_, i) => fx * (i % w) + fy * Math.floor(i / w)),
   });
   const { steepness, nx, ny } = steady(() =>
-    steepestRise([slope(3, -4), slope(6, -8), slope(0, 0)], Float32Array.of(-0.5, 0, 0.5), Float32Array.of(0, 1, 0), 1),
+    steepestRise([slope(3, -4), slope(6, -8), slope(0, 0)], {
+      derive: Float32Array.of(-0.5, 0, 0.5),
+      soften: Float32Array.of(0, 1, 0),
+      least: 1,
+    }),
   );
   const at = 15 * w + 20;
   expect(steepness[at]).toBeCloseTo(Math.sqrt(125), 3);
   expect([nx[at], ny[at]]).toEqual([expect.closeTo(0.6, 4), expect.closeTo(-0.8, 4)]);
-  const flat = steepestRise([slope(0.1, 0)], Float32Array.of(-0.5, 0, 0.5), Float32Array.of(0, 1, 0), 1);
+  const flat = steepestRise([slope(0.1, 0)], { derive: Float32Array.of(-0.5, 0, 0.5), soften: Float32Array.of(0, 1, 0), least: 1 });
   expect([flat.nx[at], flat.ny[at]]).toEqual([0, 0]);
 });
 

@@ -366,14 +366,14 @@ export function riseAt(arena: Arena, channels: readonly number[], w: number, h: 
 }
 
 /** The steepest change of several channels together, each derived along one axis and softened across it; normals where it is at least `least`. */
-export const steepestRise = (channels: readonly Plane[], derive: Float32Array, soften: Float32Array, least: number): Rise =>
+export const steepestRise = (channels: readonly Plane[], by: Derivation): Rise =>
   once((arena) =>
     riseAt(
       arena,
       channels.map((c) => arena.write(c.data)),
       channels[0].width,
       channels[0].height,
-      { derive, soften, least },
+      by,
     ),
   );
 

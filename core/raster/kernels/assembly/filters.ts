@@ -149,48 +149,44 @@ function columnMeans(from: usize, to: usize, w: i32, h: i32, r: i32, places: v12
   }
 }
 
+/** Four fours turned: the first numbers of all to `a`, the second to `b`, and so on; `a` last, so that places may be given twice. */
+function storeTurned(p: v128, q: v128, r: v128, s: v128, a: usize, b: usize, c: usize, d: usize): void {
+  const pq = v128.shuffle<f32>(p, q, 0, 4, 1, 5);
+  const rs = v128.shuffle<f32>(r, s, 0, 4, 1, 5);
+  const pqs = v128.shuffle<f32>(p, q, 2, 6, 3, 7);
+  const rss = v128.shuffle<f32>(r, s, 2, 6, 3, 7);
+  v128.store(d, v128.shuffle<f32>(pqs, rss, 2, 3, 6, 7));
+  v128.store(c, v128.shuffle<f32>(pqs, rss, 0, 1, 4, 5));
+  v128.store(b, v128.shuffle<f32>(pq, rs, 2, 3, 6, 7));
+  v128.store(a, v128.shuffle<f32>(pq, rs, 0, 1, 4, 5));
+}
+
 /** Four rows of n px, `row` bytes apart, in whole steps, px by px side by side; `rows` of them are there, the last one stands for what is not. */
 function laidTogether(from: usize, row: usize, rows: i32, to: usize, n: i32, places: v128): void {
-  const a = from;
-  const b = from + row * <usize>min(1, rows - 1);
-  const c = from + row * <usize>min(2, rows - 1);
-  const d = from + row * <usize>min(3, rows - 1);
+  const b = row * <usize>min(1, rows - 1);
+  const c = row * <usize>min(2, rows - 1);
+  const d = row * <usize>min(3, rows - 1);
   for (let x: i32 = 0; x < n; x += 4) {
-    const at = (<usize>x) << 2;
-    const p = inSteps(v128.load(a + at), places);
-    const q = inSteps(v128.load(b + at), places);
-    const r = inSteps(v128.load(c + at), places);
-    const s = inSteps(v128.load(d + at), places);
-    const pq = v128.shuffle<f32>(p, q, 0, 4, 1, 5);
-    const rs = v128.shuffle<f32>(r, s, 0, 4, 1, 5);
-    const pqs = v128.shuffle<f32>(p, q, 2, 6, 3, 7);
-    const rss = v128.shuffle<f32>(r, s, 2, 6, 3, 7);
+    const at = from + ((<usize>x) << 2);
+    const p = inSteps(v128.load(at), places);
+    const q = inSteps(v128.load(at + b), places);
+    const r = inSteps(v128.load(at + c), places);
+    const s = inSteps(v128.load(at + d), places);
     const out = to + ((<usize>x) << 4);
-    v128.store(out, v128.shuffle<f32>(pq, rs, 0, 1, 4, 5));
-    v128.store(out + 16, v128.shuffle<f32>(pq, rs, 2, 3, 6, 7));
-    v128.store(out + 32, v128.shuffle<f32>(pqs, rss, 0, 1, 4, 5));
-    v128.store(out + 48, v128.shuffle<f32>(pqs, rss, 2, 3, 6, 7));
+    storeTurned(p, q, r, s, out, out + 16, out + 32, out + 48);
   }
 }
 
 /** The same back: `rows` rows of n px. */
 function laidApart(from: usize, to: usize, row: usize, rows: i32, n: i32): void {
+  const b = row * <usize>min(1, rows - 1);
+  const c = row * <usize>min(2, rows - 1);
+  const d = row * <usize>min(3, rows - 1);
   let x: i32 = 0;
   for (; x + 4 <= n; x += 4) {
     const at = from + ((<usize>x) << 4);
-    const p = v128.load(at);
-    const q = v128.load(at + 16);
-    const r = v128.load(at + 32);
-    const s = v128.load(at + 48);
-    const pq = v128.shuffle<f32>(p, q, 0, 4, 1, 5);
-    const rs = v128.shuffle<f32>(r, s, 0, 4, 1, 5);
-    const pqs = v128.shuffle<f32>(p, q, 2, 6, 3, 7);
-    const rss = v128.shuffle<f32>(r, s, 2, 6, 3, 7);
     const out = to + ((<usize>x) << 2);
-    v128.store(out, v128.shuffle<f32>(pq, rs, 0, 1, 4, 5));
-    if (rows > 1) v128.store(out + row, v128.shuffle<f32>(pq, rs, 2, 3, 6, 7));
-    if (rows > 2) v128.store(out + 2 * row, v128.shuffle<f32>(pqs, rss, 0, 1, 4, 5));
-    if (rows > 3) v128.store(out + 3 * row, v128.shuffle<f32>(pqs, rss, 2, 3, 6, 7));
+    storeTurned(v128.load(at), v128.load(at + 16), v128.load(at + 32), v128.load(at + 48), out, out + b, out + c, out + d);
   }
   for (; x < n; x++)
     for (let k: i32 = 0; k < rows; k++) store<f32>(to + row * <usize>k + ((<usize>x) << 2), load<f32>(from + ((<usize>(4 * x + k)) << 2)));

@@ -3,12 +3,13 @@
  * what is seen of it, and the picture with that change taken out, so that bare is bare everywhere.
  */
 import { Rect, RgbImage } from '../raster/image';
+import { relit } from '../raster/kernels/kernels';
 import { fitSurface, shownAllOver, surfaceAt, SurfacePoint, surfaceTerms } from '../raster/secondOrder';
 import { median } from '../raster/statistics';
 import { ONE_SHEET } from './ground';
 import { labFromLinear, linearFromLab } from './lab';
 import { Palette } from './palette';
-import { byteFromLinear, linearFromByte, Triple } from './srgb';
+import { encodeTable, linearFromByte, Triple } from './srgb';
 
 export interface SheetTone {
   /** Weights of `surfaceTerms` for the logarithm of each channel's linear light. */
@@ -106,25 +107,15 @@ const KNOTS = 32;
  * Beyond where the sheet is seen it is taken to change no farther.
  */
 export function evened(part: RgbImage, tone: SheetTone, [x0, y0, w, h]: Rect, width: number, height: number): RgbImage {
-  const data = new Uint8Array(part.data.length);
   const knots = Math.ceil(w / KNOTS) + 1;
-  const gains = new Float64Array(3 * knots);
-  for (let y = 0; y < h; y++) {
+  const values = new Float64Array(3 * knots * h);
+  for (let y = 0, at = 0; y < h; y++)
     for (let k = 0; k < knots; k++) {
       const t = surfaceTerms((x0 + k * KNOTS) / width, (y0 + y) / height);
       for (let c = 0; c < 3; c++) {
         const light = Math.min(tone.bounds[1][c], Math.max(tone.bounds[0][c], surfaceAt(tone.surface[c], t)));
-        gains[3 * k + c] = tone.sheet[c] / Math.exp(light);
+        values[at++] = tone.sheet[c] / Math.exp(light);
       }
     }
-    for (let x = 0, at = 3 * y * w; x < w; x++) {
-      const k = 3 * Math.floor(x / KNOTS);
-      const along = (x % KNOTS) / KNOTS;
-      for (let c = 0; c < 3; c++, at++) {
-        const gain = gains[k + c] + along * (gains[k + 3 + c] - gains[k + c]);
-        data[at] = byteFromLinear(linearFromByte[part.data[at]] * gain);
-      }
-    }
-  }
-  return { width: w, height: h, data };
+  return relit(part, { every: KNOTS, knots, values }, linearFromByte, encodeTable);
 }

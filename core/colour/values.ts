@@ -2,7 +2,8 @@
 import { gaussian } from '../raster/filters';
 import { Mask, Plane, plane, Point, RgbImage } from '../raster/image';
 import { reducePlane } from '../raster/resample';
-import { histogram, histogramQuantiles } from '../raster/statistics';
+import { histogram } from '../raster/kernels/kernels';
+import { histogramQuantiles } from '../raster/statistics';
 import { multiOtsu } from '../raster/threshold';
 import { lightnessFromLuminance, luminanceFromLightness } from './lab';
 import { byteFromLinear, linearFromByte, luminancePlane } from './srgb';

@@ -5,7 +5,8 @@ import { closedOver, gaussian } from '../raster/filters';
 import { Mask, plane, Point, RgbImage } from '../raster/image';
 import { rimOf } from '../raster/outline';
 import { reduceToLongSide } from '../raster/resample';
-import { histogram, median } from '../raster/statistics';
+import { histogram } from '../raster/kernels/kernels';
+import { median } from '../raster/statistics';
 import { multiOtsu } from '../raster/threshold';
 
 export const FOUND_AS = ['colour', 'dark', 'drawn'] as const;

@@ -1,8 +1,8 @@
 /** Knows how to change a picture's size without inventing or losing light: area means in linear light. */
 import { CoreError } from '../errors';
 import { encodeTable, linearFromByte } from '../colour/srgb';
-import { Plane, plane, RgbImage } from './image';
-import { areaMeans, Span } from './kernels/kernels';
+import { Plane, RgbImage } from './image';
+import { areaMeans, planeMeans, Span } from './kernels/kernels';
 
 /** Smaller size whose long side is at most `longSide`; the same size when it is already. */
 function fittedSize(width: number, height: number, longSide: number): { width: number; height: number } {
@@ -55,26 +55,5 @@ export function sampleBilinear(source: Plane, x: number, y: number): number {
 }
 
 /** Area-mean reduction of a plane. */
-export function reducePlane(source: Plane, width: number, height: number): Plane {
-  const out = plane(width, height);
-  const [xs, ys] = [spans(source.width, width), spans(source.height, height)];
-  const firsts = Int32Array.from(xs, (s) => s.first);
-  const ends = Int32Array.from(xs, (s) => s.first + s.weights.length);
-  const shares = Float32Array.from(xs.flatMap((s) => Array.from(s.weights)));
-  const rows = new Float64Array(source.width);
-  const [from, to] = [source.data, out.data];
-  for (let y = 0, at = 0; y < height; y++) {
-    const { first, weights } = ys[y];
-    rows.fill(0);
-    for (let k = 0; k < weights.length; k++) {
-      const share = weights[k];
-      for (let x = 0, i = (first + k) * source.width; x < rows.length; x++, i++) rows[x] += share * from[i];
-    }
-    for (let x = 0, k = 0; x < width; x++) {
-      let sum = 0;
-      for (let i = firsts[x]; i < ends[x]; i++) sum += shares[k++] * rows[i];
-      to[at++] = sum;
-    }
-  }
-  return out;
-}
+export const reducePlane = (source: Plane, width: number, height: number): Plane =>
+  planeMeans(source, spans(source.width, width), spans(source.height, height));

@@ -1,4 +1,5 @@
 /** Knows the small statistics that readings share: quantiles, means, spreads, and a seeded random stream. */
+import { histogram } from './kernels/kernels';
 
 /** Linear-interpolated quantile (type 7 of Hyndman and Fan 1996) of numbers already sorted upward; NaN when empty. */
 export function sortedQuantile(sorted: ArrayLike<number>, q: number): number {
@@ -81,17 +82,6 @@ export function weightedQuantile(values: readonly number[], weights: readonly nu
     if (seen >= q * total) return values[i];
   }
   return values[order[order.length - 1]];
-}
-
-/** Counts of values in `bins` equal bins between low and high; values outside fall into the end bins. */
-export function histogram(data: ArrayLike<number>, low: number, high: number, bins: number): Float64Array {
-  const counts = new Float64Array(bins);
-  const scale = bins / (high - low);
-  for (let i = 0; i < data.length; i++) {
-    const at = (data[i] - low) * scale;
-    counts[at < 0 ? 0 : at < bins ? at | 0 : bins - 1]++;
-  }
-  return counts;
 }
 
 /** Quantile of a plane from a 1024-bin histogram between `low` and `high`. */

@@ -18,7 +18,8 @@ import { TEXTURE_NAMES } from '../marks/texture';
 import { LandmarkSet, OwnKinds, Proportion, proportionsOf } from '../proportion/measures';
 import { cropImage, Point, Rect, rectInside, RgbImage } from '../raster/image';
 import { keptOf } from '../raster/leftOut';
-import { histogram, histogramQuantiles } from '../raster/statistics';
+import { histogram, pairLengths } from '../raster/kernels/kernels';
+import { histogramQuantiles } from '../raster/statistics';
 import { Feature, FEATURES, featureSpec, FeatureSet } from './features';
 import { Layout, layoutOf } from './layout';
 import { markSheet, markSize, paintedPixels, prepare, Prepared, ReadAs } from './prepare';
@@ -98,7 +99,7 @@ export function measurePicture(image: RgbImage, options: ProfileOptions = {}): P
   const edges = readEdges(lab.L, mark.image, values.steps, leftOut);
   const composition = readComposition(worked, leftOut);
   const focus = focusOf(form, leftOut);
-  const chroma = chromaOf(keptOf(chromaPlane(lab), leftOut));
+  const chroma = chromaOf(keptOf(pairLengths(lab.a.data, lab.b.data), leftOut));
   const proportions = proportionsOf(options.landmarks ?? [], frame, options.own);
   const patches = (options.patches ?? []).map((patch) => ({
     patch,
@@ -151,12 +152,6 @@ function placed(marks: MarkDistributions, [dx, dy]: Rect): MarkDistributions {
 
 const lightnessShares = (lightness: Float32Array): number[] =>
   Array.from(histogram(lightness, 0, 100, 50), (n) => Math.round((1e5 * n) / lightness.length) / 1e5);
-
-function chromaPlane({ a, b }: LabPlanes): Float32Array {
-  const out = new Float32Array(a.data.length);
-  for (let i = 0; i < out.length; i++) out[i] = Math.sqrt(a.data[i] ** 2 + b.data[i] ** 2);
-  return out;
-}
 
 function chromaOf(c: Float32Array): { mean: number; p90: number } {
   let sum = 0;

@@ -151,6 +151,44 @@ export interface Span {
   weights: Float32Array;
 }
 
+/** Begins, lengths and weights of spans, one after another; gives where each begins. */
+function writeSpans(arena: Arena, spans: readonly Span[]): [firsts: number, counts: number, shares: number] {
+  const shares = new Float32Array(spans.reduce((n, s) => n + s.weights.length, 0));
+  let at = 0;
+  for (const s of spans) {
+    shares.set(s.weights, at);
+    at += s.weights.length;
+  }
+  const firsts = Int32Array.from(spans, (s) => s.first);
+  return [arena.write(firsts), arena.write(Int32Array.from(spans, (s) => s.weights.length)), arena.write(shares)];
+}
+
+/** Area means of a plane. */
+export function planeMeans({ width: w, data }: Plane, xs: readonly Span[], ys: readonly Span[]): Plane {
+  const [width, height] = [xs.length, ys.length];
+  return once((arena) => {
+    const [from, to, sums] = [arena.write(data), arena.room(4 * width * height), arena.room(8 * w)];
+    arena.run.reduced(from, w, to, width, height, ...writeSpans(arena, xs), ...writeSpans(arena, ys), sums);
+    return { width, height, data: arena.floats(to, width * height) };
+  });
+}
+
+/** Counts of numbers in `bins` equal bins between low and high; those outside fall into the end bins. */
+export const histogram = (data: Float32Array, low: number, high: number, bins: number): Int32Array =>
+  once((arena) => {
+    const [from, to] = [arena.write(data), arena.room(4 * bins)];
+    arena.run.binned(from, data.length, low, bins / (high - low), bins, to);
+    return arena.wholes(to, bins);
+  });
+
+/** Lengths of the pairs of numbers that stand at the same place. */
+export const pairLengths = (a: Float32Array, b: Float32Array): Float32Array =>
+  once((arena) => {
+    const [p, q, to] = [arena.write(a), arena.write(b), arena.room(4 * a.length)];
+    arena.run.lengths(p, q, to, a.length);
+    return arena.floats(to, a.length);
+  });
+
 /** Area means of sRGB bytes in linear light; `linear` is the table of 256 bytes' linear light, `encode` that of 16385 steps back. */
 export function areaMeans(image: RgbImage, xs: readonly Span[], ys: readonly Span[], linear: Float32Array, encode: Uint8Array): Uint8Array {
   return once((arena) => {
@@ -160,15 +198,8 @@ export function areaMeans(image: RgbImage, xs: readonly Span[], ys: readonly Spa
     const sums = arena.room(stride * 4);
     const width = xs.length * 3;
     const rows = arena.room(width * ys.length);
-    const firsts = arena.write(Int32Array.from(xs, (s) => s.first));
-    const lengths = arena.write(Int32Array.from(xs, (s) => s.weights.length));
-    const shares = new Float32Array(xs.reduce((n, s) => n + s.weights.length, 0));
-    let at = 0;
-    for (const s of xs) {
-      shares.set(s.weights, at);
-      at += s.weights.length;
-    }
-    const [weights, table, back, rowWeights] = [arena.write(shares), arena.write(linear), arena.write(encode), arena.room(most * 4)];
+    const [firsts, lengths, weights] = writeSpans(arena, xs);
+    const [table, back, rowWeights] = [arena.write(linear), arena.write(encode), arena.room(most * 4)];
     ys.forEach((span, y) => {
       const count = span.weights.length;
       arena.put(rgb, image.data.subarray(span.first * stride, (span.first + count) * stride));
@@ -460,5 +491,22 @@ export function litEvenly(
       out.set(arena.bytes(to, 3 * w), 3 * w * y);
     }
     return out;
+  });
+}
+
+/** Gains of the three channels' light at every so manyth px of each row, one more than fit in. */
+export interface Gains {
+  every: number;
+  knots: number;
+  /** Row by row, three to a knot. */
+  values: Float64Array;
+}
+
+/** A picture whose light is multiplied px by px; `linear` and `encode` are the tables of bytes there and, in 16385 steps, back. */
+export function relit({ width, height, data }: RgbImage, { every, knots, values }: Gains, linear: Float32Array, encode: Uint8Array): RgbImage {
+  return once((arena) => {
+    const [from, to, gains] = [arena.write(data), arena.room(data.length), arena.write(values)];
+    arena.run.relit(from, to, width, height, gains, knots, every, arena.write(linear), arena.write(encode));
+    return { width, height, data: arena.bytes(to, data.length) };
   });
 }

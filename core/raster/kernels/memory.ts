@@ -142,6 +142,33 @@ interface Exports {
   slope(from: number, to: number, w: number, h: number): void;
   large(labels: number, sums: number, to: number, n: number, least: number): void;
   lit(from: number, to: number, n: number, factors: number, red: number, green: number, blue: number, encode: number): void;
+  relit(
+    from: number,
+    to: number,
+    w: number,
+    h: number,
+    gains: number,
+    knots: number,
+    every: number,
+    linear: number,
+    encode: number,
+  ): void;
+  reduced(
+    from: number,
+    w: number,
+    to: number,
+    width: number,
+    height: number,
+    firsts: number,
+    counts: number,
+    shares: number,
+    rowFirsts: number,
+    rowCounts: number,
+    rowShares: number,
+    sums: number,
+  ): void;
+  binned(from: number, n: number, low: number, scale: number, bins: number, to: number): void;
+  lengths(a: number, b: number, to: number, n: number): void;
   crests(L: number, w: number, h: number, step: number, faint: number, taken: number, strength: number, crest: number, way: number): void;
 }
 

@@ -123,3 +123,26 @@ export function lit(from: usize, to: usize, n: i32, factors: usize, red: f32, gr
     store<u8>(out + 2, load<u8>(encode + <usize>i32x4.extract_lane(steps, 2)));
   }
 }
+
+/**
+ * Rows of w px of sRGB bytes, each px's light multiplied by what lies between the gains (three doubles) that stand for every `every`th px; `knots`
+ * of them a row, one more than fit in. `linear` and `encode` are the tables there and back.
+ */
+export function relit(from: usize, to: usize, w: i32, h: i32, gains: usize, knots: i32, every: i32, linear: usize, encode: usize): void {
+  for (let y: i32 = 0; y < h; y++)
+    for (let k: i32 = 0; k < knots - 1; k++) {
+      const here = gains + <usize>(24 * (y * knots + k));
+      const end = min(w, (k + 1) * every);
+      for (let c: i32 = 0; c < 3; c++) {
+        const gain = load<f64>(here + <usize>(8 * c));
+        const more = load<f64>(here + 24 + <usize>(8 * c)) - gain;
+        for (let x = k * every; x < end; x++) {
+          const at = <usize>(3 * (y * w + x) + c);
+          const along = <f64>(x - k * every) / <f64>every;
+          const light = <f64>load<f32>(linear + ((<usize>load<u8>(from + at)) << 2)) * (gain + along * more);
+          const step = <i32>(max(<f64>0, min(<f64>1, light)) * 16384 + 0.5);
+          store<u8>(to + at, load<u8>(encode + <usize>step));
+        }
+      }
+    }
+}

@@ -1,4 +1,5 @@
 /** Knows which colour is the bare sheet: the one met all over the picture and along its edges. */
+import type { Rect } from '../raster/image';
 
 interface GroundCandidate {
   share: number;
@@ -25,25 +26,39 @@ export const ONE_SHEET = 9;
 const sheetsOf = (clusters: readonly GroundCandidate[]): Uint8Array[] =>
   clusters.map(({ lab }) => Uint8Array.from(clusters, (o) => (Math.hypot(...lab.map((v, i) => v - o.lab[i])) < ONE_SHEET ? 1 : 0)));
 
+/** How many px have each of 256 labels, in each cell of the lattice: label by label, cell by cell. */
+function cellCountsOf(labels: Uint8Array, width: number, height: number): Int32Array {
+  const out = new Int32Array(256 * CELLS * CELLS);
+  const columns = Uint8Array.from({ length: width }, (_, x) => Math.floor((x * CELLS) / width));
+  for (let y = 0, i = 0; y < height; y++) {
+    const row = CELLS * Math.floor((y * CELLS) / height);
+    for (let x = 0; x < width; x++, i++) out[labels[i] * CELLS * CELLS + row + columns[x]]++;
+  }
+  return out;
+}
+
+/** How many px have each of 256 labels inside a rectangle. */
+function countsIn(labels: Uint8Array, width: number, [x0, y0, w, h]: Rect): Int32Array {
+  const out = new Int32Array(256);
+  for (let y = y0; y < y0 + h; y++) for (let i = y * width + x0, end = i + w; i < end; i++) out[labels[i]]++;
+  return out;
+}
+
 function presence(labels: Uint8Array, width: number, height: number, clusters: readonly GroundCandidate[]): Presence[] {
   const count = clusters.length;
   const sheets = sheetsOf(clusters);
   const strip = Math.max(1, Math.round(Math.min(width, height) * 0.015));
-  const cellCounts = Array.from({ length: count }, () => new Int32Array(CELLS * CELLS));
-  const cellSize = new Int32Array(CELLS * CELLS);
-  const sides = Array.from({ length: count }, () => [0, 0, 0, 0] as [number, number, number, number]);
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const k = labels[y * width + x];
-      if (k >= count) continue;
-      const cell = Math.floor((y * CELLS) / height) * CELLS + Math.floor((x * CELLS) / width);
-      cellCounts[k][cell]++;
-      cellSize[cell]++;
-      if (y < strip) sides[k][0]++;
-      if (x >= width - strip) sides[k][1]++;
-      if (y >= height - strip) sides[k][2]++;
-      if (x < strip) sides[k][3]++;
-    }
+  const cells = cellCountsOf(labels, width, height);
+  const cellCounts = clusters.map((_, k) => cells.subarray(k * CELLS * CELLS, (k + 1) * CELLS * CELLS));
+  const cellSize = Int32Array.from({ length: CELLS * CELLS }, (_, i) => cellCounts.reduce((s, own) => s + own[i], 0));
+  const strips: Rect[] = [
+    [0, 0, width, strip],
+    [width - strip, 0, strip, height],
+    [0, height - strip, width, strip],
+    [0, 0, strip, height],
+  ];
+  const bySide = strips.map((rect) => countsIn(labels, width, rect));
+  const sides = clusters.map((_, k) => bySide.map((counts) => counts[k]));
   // What was counted of each colour, summed over those that are one sheet with it.
   const together = <T extends ArrayLike<number>>(of: readonly T[], k: number, i: number) =>
     sheets[k].reduce((s, one, j) => s + one * of[j][i], 0);

@@ -2,6 +2,7 @@
 import { CoreError } from '../errors';
 import { gaussianGradient } from '../raster/gradient';
 import { Mask, Plane, RgbImage } from '../raster/image';
+import { metColours, pairLengths } from '../raster/kernels/kernels';
 import { median } from '../raster/statistics';
 import { ciede2000 } from './difference';
 import { findGround } from './ground';
@@ -56,44 +57,27 @@ const square = (a: readonly number[], b: readonly number[]) => (a[0] - b[0]) ** 
 
 /** Colours of 5 bits a channel with the exact mean of their pixels; `index` gives each pixel's bin, −1 where it is left out. */
 function histogramBins(image: RgbImage, flatness: Float32Array, leftOut: Mask | null): { bins: Bin[]; index: Int32Array } {
-  const slots = new Int32Array(32768).fill(-1);
-  const keys: number[] = [];
-  const [all, flat, sums] = [new Int32Array(32768), new Float64Array(32768), new Float64Array(3 * 32768)];
-  const index = new Int32Array(image.width * image.height);
-  const d = image.data;
-  for (let i = 0, j = 0; i < index.length; i++, j += 3) {
-    if (leftOut?.data[i]) {
-      index[i] = -1;
-      continue;
-    }
-    const key = ((d[j] >> 3) << 10) | ((d[j + 1] >> 3) << 5) | (d[j + 2] >> 3);
-    if (slots[key] < 0) slots[key] = keys.push(key) - 1;
-    all[key]++;
-    flat[key] += flatness[i];
-    sums[3 * key] += linearFromByte[d[j]];
-    sums[3 * key + 1] += linearFromByte[d[j + 1]];
-    sums[3 * key + 2] += linearFromByte[d[j + 2]];
-    index[i] = slots[key];
-  }
-  const bins = keys.map((key): Bin => {
-    const linear = [0, 1, 2].map((c) => sums[3 * key + c] / all[key]) as Triple;
-    return { ok: oklabFromLinear(...linear), linear, all: all[key], flat: flat[key] };
+  const { sums, index } = metColours(image, flatness, leftOut && leftOut.data, linearFromByte);
+  const bins = sums.map(([all, flat, ...light]): Bin => {
+    const linear = light.map((c) => c / all) as Triple;
+    return { ok: oklabFromLinear(...linear), linear, all, flat };
   });
   return { bins, index };
+}
+
+/** 1 where nothing rises, a half where it rises by `scale`. */
+function flatterThan(rise: Float32Array, scale: number): Float32Array {
+  const out = new Float32Array(rise.length);
+  for (let i = 0; i < out.length; i++) out[i] = 1 / (1 + (rise[i] * rise[i]) / (scale * scale));
+  return out;
 }
 
 /** How flat the picture is at each pixel, 0–1: edges and blends between two colours say little about either. */
 function flatnessOf(lightness: Plane): Float32Array {
   const { dx, dy } = gaussianGradient(lightness, 0.8);
-  const steep = new Float32Array(dx.data.length);
-  const sample: number[] = [];
-  for (let i = 0; i < steep.length; i++) {
-    steep[i] = Math.sqrt(dx.data[i] * dx.data[i] + dy.data[i] * dy.data[i]);
-    if (i % 17 === 0) sample.push(steep[i]);
-  }
-  const scale = Math.max(1.5, median(sample));
-  for (let i = 0; i < steep.length; i++) steep[i] = 1 / (1 + (steep[i] * steep[i]) / (scale * scale));
-  return steep;
+  const steep = pairLengths(dx.data, dy.data);
+  const scale = Math.max(1.5, median(Float64Array.from({ length: Math.ceil(steep.length / 17) }, (_, k) => steep[17 * k])));
+  return flatterThan(steep, scale);
 }
 
 function seedCentres(bins: readonly Bin[], total: number): Triple[] {
@@ -278,6 +262,13 @@ const VIVID = 30;
 /** A small touch of vivid colour, as a lantern is; a touch of white is an accent, too, but no such one. */
 export const isVividAccent = ({ accent, lch }: PaletteEntry): boolean => accent && lch[1] > VIVID;
 
+/** Each pixel's entry, by its bin. */
+function labelsOf(index: Int32Array, binLabel: Uint8Array): Uint8Array {
+  const labels = new Uint8Array(index.length);
+  for (let i = 0; i < labels.length; i++) labels[i] = index[i] < 0 ? LEFT_OUT : binLabel[index[i]];
+  return labels;
+}
+
 /**
  * The palette of a form-size picture: at most `most` colours (1–24), merged below ΔE00 5, shares summing to 1,
  * with small colours that stand far from everything else kept beside them as accents.
@@ -289,8 +280,7 @@ export function readPalette(image: RgbImage, lightness: Plane, most: number, lef
   const clusters = gather(bins, total, most);
   const binLabel = new Uint8Array(bins.length);
   clusters.forEach((c, k) => c.bins.forEach((b) => (binLabel[b] = k)));
-  const labels = new Uint8Array(index.length);
-  for (let i = 0; i < labels.length; i++) labels[i] = index[i] < 0 ? LEFT_OUT : binLabel[index[i]];
+  const labels = labelsOf(index, binLabel);
   const { index: ground, sure: groundSure } = findGround(labels, clusters, image.width, image.height);
   const entries = clusters.map((c, k) => ({
     hex: hexFromLab(c.lab),

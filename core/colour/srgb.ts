@@ -1,7 +1,8 @@
 /** Knows sRGB's transfer curve and hexadecimal notation (IEC 61966-2-1:1999). */
 import { CoreError } from '../errors';
 import { typed } from '../message';
-import { Plane, plane, RgbImage } from '../raster/image';
+import { Plane, RgbImage } from '../raster/image';
+import { weightedLight } from '../raster/kernels/kernels';
 
 export type Triple = [number, number, number];
 
@@ -53,13 +54,5 @@ export const linearFromHex = (hex: string): Triple => encodedFromHex(hex).map(li
 export const hexFromLinear = (linear: readonly number[]): string => hexFromEncoded(linear.map((c) => encodedFromLinear(Math.max(0, c))));
 
 /** Relative luminance Y (D65, 0–1) of every pixel. */
-export function luminancePlane(image: RgbImage): Plane {
-  const out = plane(image.width, image.height);
-  const d = image.data;
-  for (let i = 0, j = 0; i < out.data.length; i++, j += 3)
-    out.data[i] =
-      0.2126390058715103 * linearFromByte[d[j]] +
-      0.715168678767756 * linearFromByte[d[j + 1]] +
-      0.0721923153607337 * linearFromByte[d[j + 2]];
-  return out;
-}
+export const luminancePlane = (image: RgbImage): Plane =>
+  weightedLight(image, [0.2126390058715103, 0.715168678767756, 0.0721923153607337], linearFromByte);

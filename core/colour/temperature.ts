@@ -23,10 +23,16 @@ export interface TemperatureShares {
   balance: number | null;
 }
 
+/** How many px are of each of `TEMPERATURES`. */
+function countsOf(a: Float32Array, b: Float32Array, worked: Uint8Array | null): [warm: number, cool: number, neutral: number] {
+  const count = new Int32Array(3);
+  for (let i = 0; i < a.length; i++) if (!worked || worked[i]) count[temperatureAt(a[i], b[i])]++;
+  return [count[0], count[1], count[2]];
+}
+
 /** Area shares over the pixels that `worked` marks (all where null or empty); summing to 1. */
 export function temperatureShares({ a, b }: LabPlanes, worked: Uint8Array | null): TemperatureShares {
-  const count = [0, 0, 0];
-  for (let i = 0; i < a.data.length; i++) if (!worked || worked[i]) count[temperatureAt(a.data[i], b.data[i])]++;
+  const count = countsOf(a.data, b.data, worked);
   const n = count[0] + count[1] + count[2];
   if (n === 0) return worked ? temperatureShares({ L: a, a, b }, null) : { warm: 0, cool: 0, neutral: 1, balance: null };
   const [warm, cool, neutral] = count.map((v) => v / n);

@@ -3,7 +3,7 @@ import { gaussian } from '../raster/filters';
 import { Mask, Plane, plane, Point, RgbImage } from '../raster/image';
 import { reducePlane } from '../raster/resample';
 import { histogram } from '../raster/kernels/kernels';
-import { histogramQuantiles } from '../raster/statistics';
+import { histogramQuantiles, sumOf } from '../raster/statistics';
 import { multiOtsu } from '../raster/threshold';
 import { lightnessFromLuminance, luminanceFromLightness } from './lab';
 import { byteFromLinear, linearFromByte, luminancePlane } from './srgb';
@@ -27,9 +27,7 @@ export interface Values {
 /** Value reading of L* values with `count` steps by multi-level Otsu; count 2 to 12. */
 export function readValues(lightness: { data: Float32Array }, count: number): Values {
   const [dark, light] = histogramQuantiles(lightness.data, 0, 100, [0.02, 0.98]);
-  let sum = 0;
-  for (let i = 0; i < lightness.data.length; i++) sum += lightness.data[i];
-  const mean = sum / lightness.data.length;
+  const mean = sumOf(lightness.data) / lightness.data.length;
   const bins = histogram(lightness.data, 0, 100, 200);
   const cuts = [0, ...multiOtsu(bins, count).map((c) => c / 2), 100];
   const steps = cuts.slice(0, -1).map((from, i) => {

@@ -1,6 +1,5 @@
 /** Knows how a picture sits on its sheet: the worked area, its centre, margins, and the basic shape it fills. */
-import { closedOver } from '../raster/filters';
-import { withoutSpecks } from '../raster/kernels/layers';
+import { closedOver, withoutSpecks } from '../raster/kernels/layers';
 import { Mask, Plane, Point } from '../raster/image';
 import { convexHull, signedArea } from '../proportion/polygon';
 import { fitShapes, FULL_KINDS, ShapeKind } from '../proportion/shapes';
@@ -23,25 +22,21 @@ export interface Composition {
 export function workedArea(depart: Plane | null, width: number, height: number): Mask {
   if (!depart) return { width, height, data: new Uint8Array(width * height).fill(1) };
   const reach = Math.max(2, Math.round(Math.max(width, height) * 0.012));
-  const closed = closedOver((i) => depart.data[i] > BARE, width, height, reach);
-  return withoutSpecks(closed, Math.floor(0.0004 * width * height) + 1);
+  return withoutSpecks(closedOver(depart, BARE, reach), Math.floor(0.0004 * width * height) + 1);
 }
 
 const keptCount = (all: number, leftOut: Mask | null): number =>
   leftOut ? Math.max(1, all - leftOut.data.reduce((s, v) => s + v, 0)) : all;
 
-/** Composition of a worked area; the middle of the sheet with no coverage where nothing is worked. Coverage is of what is not left out. */
-export function readComposition({ width, height, data }: Mask, leftOut: Mask | null = null): Composition {
-  let n = 0;
-  let sx = 0;
-  let sy = 0;
+/** What is set of a mask: how many px, the sums of their middles, the box they lie in, and the corners of each row's first and last. */
+function extentOf({ width, height, data }: Mask) {
+  let [n, sx, sy] = [0, 0, 0];
   let [left, right, top, bottom] = [width, -1, height, -1];
   const rim: Point[] = [];
   for (let y = 0; y < height; y++) {
-    let first = -1;
-    let last = -1;
-    for (let x = 0; x < width; x++)
-      if (data[y * width + x]) {
+    let [first, last] = [-1, -1];
+    for (let x = 0, i = y * width; x < width; x++, i++)
+      if (data[i]) {
         n++;
         sx += x + 0.5;
         sy += y + 0.5;
@@ -55,6 +50,13 @@ export function readComposition({ width, height, data }: Mask, leftOut: Mask | n
     top = Math.min(top, y);
     bottom = Math.max(bottom, y + 1);
   }
+  return { n, sx, sy, left, right, top, bottom, rim };
+}
+
+/** Composition of a worked area; the middle of the sheet with no coverage where nothing is worked. Coverage is of what is not left out. */
+export function readComposition(worked: Mask, leftOut: Mask | null = null): Composition {
+  const { width, height } = worked;
+  const { n, sx, sy, left, right, top, bottom, rim } = extentOf(worked);
   const full: [number, number][] = [
     [0, 0],
     [1, 0],

@@ -1,11 +1,12 @@
 /** Knows the part of a picture that lies under a place: the region of one colour, the dark mass, or what is drawn on the sheet there. */
 import { LabPlanes, labPlanes } from '../colour/lab';
 import { simplified } from '../proportion/shapeList';
-import { closedOver, gaussian } from '../raster/filters';
-import { Mask, plane, Point, RgbImage } from '../raster/image';
+import { gaussian } from '../raster/filters';
+import { Mask, Plane, plane, Point, RgbImage } from '../raster/image';
 import { rimOf } from '../raster/outline';
 import { reduceToLongSide } from '../raster/resample';
 import { histogram } from '../raster/kernels/kernels';
+import { closedOver } from '../raster/kernels/layers';
 import { median } from '../raster/statistics';
 import { multiOtsu } from '../raster/threshold';
 
@@ -27,6 +28,9 @@ function distanceFrom({ L, a, b }: LabPlanes, [l, p, q]: readonly number[]) {
   for (let i = 0; i < out.data.length; i++) out.data[i] = Math.hypot(L.data[i] - l, a.data[i] - p, b.data[i] - q);
   return out;
 }
+
+/** What is low made high. */
+const negative = ({ width, height, data }: Plane): Plane => ({ width, height, data: data.map((v) => -v) });
 
 /** The sheet's colour where nobody has said it: the middle one along the picture's rim. */
 function rimColour({ L, a, b }: LabPlanes): number[] {
@@ -52,13 +56,13 @@ export function partAt(image: RgbImage, [x, y]: Point, as: FoundAs): Point[] | n
     // The step of value that the place belongs to; in the lightest nothing is dark.
     const limit = multiOtsu(histogram(soft.L.data, 0, 100, 100), 3).find((cut) => soft.L.data[at] < cut);
     if (limit === undefined) return null;
-    found = closedOver((i) => soft.L.data[i] < limit, w, h, reach);
+    found = closedOver(negative(soft.L), -limit, reach);
   } else if (as === 'colour') {
     const off = distanceFrom(soft, [soft.L.data[at], soft.a.data[at], soft.b.data[at]]);
-    found = closedOver((i) => off.data[i] < SAME, w, h, 1);
+    found = closedOver(negative(off), -SAME, 1);
   } else {
     const off = distanceFrom(soft, rimColour(soft));
-    found = closedOver((i) => off.data[i] > DRAWN, w, h, reach);
+    found = closedOver(off, DRAWN, reach);
   }
   const rim = rimOf(found, [sx, sy]);
   if (!rim || rim.length < 8) return null;

@@ -1,9 +1,10 @@
 /** Knows how the borders between tones are handled: outlined, sharp, soft or lost. */
 import { lightnessFromLuminance } from '../colour/lab';
 import { linearFromByte } from '../colour/srgb';
-import { stepIndex, ValueStep } from '../colour/values';
+import { ValueStep } from '../colour/values';
 import { dilateMax, erodeMin, gaussian } from '../raster/filters';
 import { Mask, Plane, Point, RgbImage } from '../raster/image';
+import { stepsOf } from '../raster/kernels/kernels';
 
 export interface EdgeShares {
   outlined: number;
@@ -25,6 +26,8 @@ const LOST_CONTRAST = 4;
 const RIDGE = 7;
 /** Rise from a tenth to nine tenths within this many mark-size px is sharp. */
 const SHARP_PX = 5;
+/** A border's two sides are looked at up to one px less than this, px of the form: beyond that another form may begin. */
+const MARGIN = 8;
 
 function lightnessAt(image: RgbImage, x: number, y: number): number {
   const xi = x < 0 ? 0 : Math.min(image.width - 1, (x + 0.5) | 0);
@@ -60,6 +63,15 @@ function handlingOf(profile: Float64Array, reach: number): EdgeHandling {
   return width <= SHARP_PX ? 'sharp' : 'soft';
 }
 
+/** Where a px is of another step than the one beside or below it; one in three says enough. */
+function borderPlaces(step: Uint8Array, w: number, h: number): number[] {
+  const out: number[] = [];
+  for (let y = MARGIN; y < h - MARGIN; y++)
+    for (let x = MARGIN + ((2 * (MARGIN + 2 * y)) % 3), i = y * w + x; x < w - MARGIN; x += 3, i += 3)
+      if (step[i] !== step[i + 1] || step[i] !== step[i + w]) out.push(i);
+  return out;
+}
+
 /**
  * Boundaries between value steps of the form-size lightness (thin dark lines closed over first), each judged on the
  * mark-size picture along its normal. Shares are of boundary length; all 0 where there is no boundary.
@@ -75,32 +87,30 @@ export function readEdges(
   const factor = mark.width / form.width;
   const points: BoundaryPoint[] = [];
   const count: EdgeShares = { outlined: 0, sharp: 0, soft: 0, lost: 0 };
-  const step = new Uint8Array(data.length);
-  for (let i = 0; i < step.length; i++) step[i] = stepIndex(data[i], steps);
-  // The normal is taken at form size, ±7 px: beyond that another form may begin.
-  const reachForm = 7;
-  for (let y = 8; y < h - 8; y++)
-    for (let x = 8; x < w - 8; x++) {
-      const i = y * w + x;
-      if (step[i] === step[i + 1] && step[i] === step[i + w]) continue;
-      // One boundary pixel in three says enough.
-      if ((x + 2 * y) % 3 || leftOut?.data[i]) continue;
-      const gx = data[i + 2] - data[i - 2];
-      const gy = data[i + 2 * w] - data[i - 2 * w];
-      const n = Math.sqrt(gx * gx + gy * gy);
-      if (n < 0.4) continue;
-      const reach = reachForm * factor;
-      const samples = Math.max(15, Math.min(57, Math.round(2 * reach) | 1));
-      const profile = new Float64Array(samples);
-      const [px, py, ux, uy] = [(x + 0.5) * factor - 0.5, (y + 0.5) * factor - 0.5, gx / n, gy / n];
-      for (let k = 0; k < samples; k++) {
-        const t = -reach + (2 * reach * k) / (samples - 1);
-        profile[k] = lightnessAt(mark, px + t * ux, py + t * uy);
-      }
-      const handling = handlingOf(profile, reach);
-      count[handling]++;
-      points.push({ at: [x, y], handling });
+  const step = stepsOf(
+    data,
+    steps.slice(0, -1).map((s) => s.to),
+  );
+  const reach = (MARGIN - 1) * factor;
+  const samples = Math.max(15, Math.min(57, Math.round(2 * reach) | 1));
+  const profile = new Float64Array(samples);
+  for (const i of borderPlaces(step, w, h)) {
+    if (leftOut?.data[i]) continue;
+    const x = i % w;
+    const y = (i - x) / w;
+    const gx = data[i + 2] - data[i - 2];
+    const gy = data[i + 2 * w] - data[i - 2 * w];
+    const n = Math.sqrt(gx * gx + gy * gy);
+    if (n < 0.4) continue;
+    const [px, py, ux, uy] = [(x + 0.5) * factor - 0.5, (y + 0.5) * factor - 0.5, gx / n, gy / n];
+    for (let k = 0; k < samples; k++) {
+      const t = -reach + (2 * reach * k) / (samples - 1);
+      profile[k] = lightnessAt(mark, px + t * ux, py + t * uy);
     }
+    const handling = handlingOf(profile, reach);
+    count[handling]++;
+    points.push({ at: [x, y], handling });
+  }
   const total = points.length;
   const share = (v: number) => (total > 0 ? v / total : 0);
   return {

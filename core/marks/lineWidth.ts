@@ -55,7 +55,7 @@ export function readWidths(marks: Plane, skeleton: Skeleton, lines: Mask, field:
   }
   if (at.length < 20) return null;
   const every = Math.max(1, Math.floor(at.length / POINTS));
-  const cores = at.map((i) => marks.data[i]).sort((a, b) => a - b);
+  const cores = Float32Array.from(at, (i) => marks.data[i]).sort();
   const full = sortedQuantile(cores, 0.8);
   const widths: number[] = [];
   for (let k = 0; k < at.length; k += every) {

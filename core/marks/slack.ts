@@ -5,7 +5,7 @@ import { depthBetween } from '../raster/kernels/kernels';
 import { filledRise } from '../raster/kernels/layers';
 import { Plane, plane, Point } from '../raster/image';
 import { derivativeKernels, gaussianGradient, Gradient } from '../raster/gradient';
-import { mean, standardDeviation } from '../raster/statistics';
+import { mean, standardDeviation, sumOf } from '../raster/statistics';
 
 export interface ColourSlack {
   /** Mean distance from a colour border to its line, form-size px. */
@@ -51,6 +51,22 @@ function lineDepth(lightness: Plane): Plane {
   return depthBetween(gaussian(lightness, 0.8), gaussian(lightness, 4), LINE_REACH, Int32Array.from(new Set(steps)));
 }
 
+/** 1 where there is no line, 0 on it. */
+function besideLines({ width, height, data }: Plane): Plane {
+  const out = plane(width, height);
+  for (let i = 0; i < data.length; i++) out.data[i] = data[i] > 0.75 * LINE_DEPTH ? 0 : 1;
+  return out;
+}
+
+/** Every third px that is steep enough for a border, at least `reach` from the frame. */
+function steepPlaces(steepness: Float32Array, w: number, h: number, reach: number): number[] {
+  const out: number[] = [];
+  for (let y = reach; y < h - reach; y++)
+    // Each row begins one px on from the last.
+    for (let x = reach + ((2 * (reach + 2 * y)) % 3), i = y * w + x; x < w - reach; x += 3, i += 3) if (steepness[i] >= STEEP) out.push(i);
+  return out;
+}
+
 /**
  * Colour slack of a form-size picture; null where fewer than half of the colour borders have a line beside them.
  * A line counts as a border's own when it is the nearest within 2 % of the long side that runs the same way to 25°.
@@ -58,13 +74,8 @@ function lineDepth(lightness: Plane): Plane {
 export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   const { width: w, height: h } = L;
   const depth = lineDepth(L);
-  const keep = plane(w, h);
-  let lines = 0;
-  for (let i = 0; i < keep.data.length; i++) {
-    keep.data[i] = depth.data[i] > 0.75 * LINE_DEPTH ? 0 : 1;
-    lines += 1 - keep.data[i];
-  }
-  if (lines < LEAST_LINES * keep.data.length) return null;
+  const keep = besideLines(depth);
+  if (keep.data.length - sumOf(keep.data) < LEAST_LINES * keep.data.length) return null;
   const clear = erodeMin(keep, 1);
   const { fields, rise } = filledRise([L, a, b], clear, FILL, { ...derivativeKernels(1.2), least: STEEP });
   const { steepness, nx, ny } = rise;
@@ -72,23 +83,22 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   const reach = Math.max(6, Math.round(FAR * Math.max(w, h)));
   const distances: number[] = [];
   let borders = 0;
-  for (let y = reach; y < h - reach; y++)
-    for (let x = reach; x < w - reach; x++) {
-      const i = y * w + x;
-      if (steepness[i] < STEEP || (x + 2 * y) % 3) continue;
-      const [ux, uy] = [nx[i], ny[i]];
-      const at = (k: number) => Math.round(y + k * uy) * w + Math.round(x + k * ux);
-      let crest = true;
-      for (let k = 1; crest && k <= CREST; k++) crest = steepness[at(k)] <= steepness[i] && steepness[at(-k)] <= steepness[i];
-      if (!crest) continue;
-      const [p, q] = [at(-6), at(6)];
-      let squared = 0;
-      for (const { data } of fields) squared += (data[p] - data[q]) ** 2;
-      if (squared < BORDER * BORDER) continue;
-      borders++;
-      const off = nearestLine(depth, across, at, [ux, uy], reach);
-      if (off !== null) distances.push(off);
-    }
+  for (const i of steepPlaces(steepness, w, h, reach)) {
+    const x = i % w;
+    const y = (i - x) / w;
+    const [ux, uy] = [nx[i], ny[i]];
+    const at = (k: number) => Math.round(y + k * uy) * w + Math.round(x + k * ux);
+    let crest = true;
+    for (let k = 1; crest && k <= CREST; k++) crest = steepness[at(k)] <= steepness[i] && steepness[at(-k)] <= steepness[i];
+    if (!crest) continue;
+    const [p, q] = [at(-6), at(6)];
+    let squared = 0;
+    for (const { data } of fields) squared += (data[p] - data[q]) ** 2;
+    if (squared < BORDER * BORDER) continue;
+    borders++;
+    const off = nearestLine(depth, across, at, [ux, uy], reach);
+    if (off !== null) distances.push(off);
+  }
   if (borders < LEAST_POINTS || distances.length < LEAST_LINED * borders) return null;
   const eighth = Math.ceil(distances.length / 8);
   const parts = Array.from({ length: 8 }, (_, k) => distances.slice(k * eighth, (k + 1) * eighth)).filter((d) => d.length > 4);

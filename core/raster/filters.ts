@@ -1,6 +1,6 @@
 /** Knows how to smooth planes: Gaussians by direct kernel or by repeated boxes, with edges repeated. */
-import { Mask, mask, Plane, plane } from './image';
-import { dilateMax, erodeMin, softened, Softening } from './kernels/kernels';
+import { Plane } from './image';
+import { softened, Softening } from './kernels/kernels';
 
 export { box, dilateMax, erodeMin, separable } from './kernels/kernels';
 
@@ -28,14 +28,4 @@ export function gaussianSoftening(sigma: number): Softening {
 /** Gaussian blur, sigma in px. */
 export function gaussian(source: Plane, sigma: number): Plane {
   return sigma <= 0 ? { ...source, data: source.data.slice() } : softened(source, gaussianSoftening(sigma));
-}
-
-/** Pixels for which `where` holds, with gaps and bays narrower than twice the reach closed over (dilation, then erosion). */
-export function closedOver(where: (i: number) => boolean, width: number, height: number, reach: number): Mask {
-  const bits = plane(width, height);
-  for (let i = 0; i < bits.data.length; i++) bits.data[i] = where(i) ? 1 : 0;
-  const closed = erodeMin(dilateMax(bits, reach), reach);
-  const out = mask(width, height);
-  for (let i = 0; i < out.data.length; i++) out.data[i] = closed.data[i] > 0.5 ? 1 : 0;
-  return out;
 }

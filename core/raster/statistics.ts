@@ -52,6 +52,13 @@ export function mean(values: readonly number[]): number {
   return s / values.length;
 }
 
+/** Sum of the many numbers of a plane. */
+export function sumOf(data: Float32Array): number {
+  let s = 0;
+  for (let i = 0; i < data.length; i++) s += data[i];
+  return s;
+}
+
 /** Sample standard deviation (n − 1); 0 for fewer than two values. */
 export function standardDeviation(values: readonly number[]): number {
   if (values.length < 2) return 0;

@@ -2,9 +2,8 @@
  * Knows the points of a picture by which another print, turning or mirroring of the very same picture is found again: corners at several
  * sizes, each described by the slopes around it (after Harris and Stephens 1988 and Lowe 2004).
  */
-import { lightnessPlane } from '../colour/lab';
 import { gaussian } from '../raster/filters';
-import { Plane, RgbImage } from '../raster/image';
+import { Plane } from '../raster/image';
 import { nearestForms } from '../raster/kernels/kernels';
 import { reducePlane } from '../raster/resample';
 
@@ -160,16 +159,15 @@ export function unpacked({ places, forms }: PackedPoints): Keypoint[] {
   });
 }
 
-/** At most 180 points of a form-size picture, strongest of each size first. */
-export function keypointsOf(form: RgbImage): Keypoint[] {
-  const whole = lightnessPlane(form);
+/** At most 180 points of a form-size picture, given by its L*, strongest of each size first. */
+export function keypointsOf(form: Plane): Keypoint[] {
   const out: Keypoint[] = [];
   for (let l = 0; l < LEVELS; l++) {
     const long = LONG_SIDE * SHRINK ** l;
     const factor = Math.min(1, long / Math.max(form.width, form.height));
     const [w, h] = [Math.round(form.width * factor), Math.round(form.height * factor)];
     if (Math.min(w, h) < 2 * REACH + 10) break;
-    const slopes = slopesOf(reducePlane(whole, w, h));
+    const slopes = slopesOf(reducePlane(form, w, h));
     for (const [x, y] of cornersOf(slopes)) {
       const turn = turnAt(slopes, x, y);
       out.push({ x: (x + 0.5) / w - 0.5, y: (y + 0.5 - h / 2) / w, size: REACH / w, turn, form: formAt(slopes, x, y, turn) });

@@ -1,6 +1,7 @@
 import { seededRandom } from '../raster/statistics';
 import { RgbImage } from '../raster/image';
 import { inventionOf } from './invention';
+import { lightnessPlane } from '../colour/lab';
 import { Layout, layoutOf } from './layout';
 import { registerLayouts } from './register';
 
@@ -17,7 +18,7 @@ function scene(blobs: readonly Blob[], width = 480, height = 320): Layout {
           data.fill(dark, 3 * (y * width + x), 3 * (y * width + x) + 3);
           worked.data[y * width + x] = 1;
         }
-  return layoutOf({ width, height, data } as RgbImage, worked);
+  return layoutOf(lightnessPlane({ width, height, data }), worked);
 }
 
 const blobs = (seed: number): Blob[] => {

@@ -1,7 +1,6 @@
 /** Knows where a picture's darks and forms lie, small enough to lay one layout over another and see how alike they are. */
-import { lightnessPlane } from '../colour/lab';
 import { gaussian } from '../raster/filters';
-import { Mask, Plane, RgbImage } from '../raster/image';
+import { Mask, Plane } from '../raster/image';
 import { reducePlane } from '../raster/resample';
 import { keypointsOf, packed, PackedPoints } from './keypoints';
 
@@ -20,23 +19,23 @@ export interface Layout {
   points: PackedPoints;
 }
 
-/** Layout of a form-size picture on a lattice of at most 48 cells. */
-export function layoutOf(form: RgbImage, worked: Mask): Layout {
+/** Layout of a form-size picture, given by its L*, on a lattice of at most 48 cells. */
+export function layoutOf(form: Plane, worked: Mask): Layout {
   const lattice = {
     w: Math.max(8, Math.round((SIDE * form.width) / Math.max(form.width, form.height))),
     h: Math.max(8, Math.round((SIDE * form.height) / Math.max(form.width, form.height))),
   };
   const w = Math.min(form.width, lattice.w);
   const h = Math.min(form.height, lattice.h);
-  const dark = lightnessPlane(form);
-  for (let i = 0; i < dark.data.length; i++) dark.data[i] = 100 - dark.data[i];
+  const light = reducePlane(form, w, h);
+  const dark: Plane = { ...light, data: light.data.map((L) => 100 - L) };
   const round = (p: Plane, f: number) => Array.from({ length: p.data.length }, (_, i) => Math.round(p.data[i] * f * 10) / 10);
-  const bits: Plane = { width: form.width, height: form.height, data: Float32Array.from(worked.data) };
+  const bits: Plane = { width: form.width, height: form.height, data: new Float32Array(worked.data) };
   return {
     width: w,
     height: h,
     tall: form.height / form.width,
-    weight: round(gaussian(reducePlane(dark, w, h), 0.8), 1),
+    weight: round(gaussian(dark, 0.8), 1),
     shape: round(reducePlane(bits, w, h), 100),
     points: packed(keypointsOf(form)),
   };

@@ -19,7 +19,7 @@ import { LandmarkSet, OwnKinds, Proportion, proportionsOf } from '../proportion/
 import { cropImage, Point, Rect, rectInside, RgbImage } from '../raster/image';
 import { keptOf } from '../raster/leftOut';
 import { histogram, pairLengths } from '../raster/kernels/kernels';
-import { histogramQuantiles } from '../raster/statistics';
+import { histogramQuantiles, sumOf } from '../raster/statistics';
 import { Feature, FEATURES, featureSpec, FeatureSet } from './features';
 import { Layout, layoutOf } from './layout';
 import { markSheet, markSize, paintedPixels, prepare, Prepared, ReadAs } from './prepare';
@@ -139,7 +139,7 @@ export function measurePicture(image: RgbImage, options: ProfileOptions = {}): P
     sharpness,
     kinds: marks.map,
     focus: focus.at,
-    layout: layoutOf(form, worked),
+    layout: layoutOf(lab.L, worked),
     distributions: { ...placed(marks.distributions, frame), lightness: lightnessShares(lightness) },
   };
 }
@@ -153,11 +153,10 @@ function placed(marks: MarkDistributions, [dx, dy]: Rect): MarkDistributions {
 const lightnessShares = (lightness: Float32Array): number[] =>
   Array.from(histogram(lightness, 0, 100, 50), (n) => Math.round((1e5 * n) / lightness.length) / 1e5);
 
-function chromaOf(c: Float32Array): { mean: number; p90: number } {
-  let sum = 0;
-  for (let i = 0; i < c.length; i++) sum += c[i];
-  return { mean: sum / c.length, p90: histogramQuantiles(c, 0, 180, [0.9])[0] };
-}
+const chromaOf = (c: Float32Array): { mean: number; p90: number } => ({
+  mean: sumOf(c) / c.length,
+  p90: histogramQuantiles(c, 0, 180, [0.9])[0],
+});
 
 /** Colour nearer to its line than so many px may as well lie on it: blur, a line's own width and saving do as much. */
 const LEAST_SLACK = 3;
@@ -213,12 +212,19 @@ const HANGS_ON_SHEET: ReadonlySet<string> = new Set([
   'composition.envelope',
 ]);
 
+/** How many values lie under and over two limits. */
+function beyond(values: Float32Array, low: number, high: number): { dark: number; light: number } {
+  let [dark, light] = [0, 0];
+  for (let i = 0; i < values.length; i++) {
+    dark += values[i] < low ? 1 : 0;
+    light += values[i] > high ? 1 : 0;
+  }
+  return { dark, light };
+}
+
 function collect(g: Gathered): FeatureSet {
   const r = g.marks.reading;
-  let [dark, light] = [0, 0];
-  for (let i = 0; i < g.lightness.length; i++)
-    if (g.lightness[i] < 35) dark++;
-    else if (g.lightness[i] > 75) light++;
+  const { dark, light } = beyond(g.lightness, 35, 75);
   const entropy = -g.palette.entries.reduce((s, e) => s + (e.share > 0 ? e.share * Math.log(e.share) : 0), 0);
   const accent = vividShare(g.palette.entries);
   const permille = (px: number | null | undefined, size: { permille: number; px: number } | null) =>

@@ -151,6 +151,45 @@ export interface Span {
   weights: Float32Array;
 }
 
+/** In which of the steps that end at `ends` (rising; the last has no end) each number lies; at most 256 of them. */
+export const stepsOf = (data: Float32Array, ends: readonly number[]): Uint8Array =>
+  once((arena) => {
+    const [from, to] = [arena.write(data), arena.room(data.length)];
+    arena.run.steps(from, data.length, arena.write(Float32Array.from(ends)), ends.length, to);
+    return arena.bytes(to, data.length);
+  });
+
+/** Weighted sum of each px's linear light; `linear` is the table of 256 bytes' linear light. */
+export function weightedLight({ width, height, data }: RgbImage, weights: readonly [number, number, number], linear: Float32Array): Plane {
+  const n = width * height;
+  return once((arena) => {
+    const [from, to] = [arena.write(data), arena.room(4 * n)];
+    arena.run.luminance(from, n, arena.write(linear), ...weights, to);
+    return { width, height, data: arena.floats(to, n) };
+  });
+}
+
+/** Colours of 5 bits a channel, in the order they are met. */
+export interface MetColours {
+  /** Of each: px, their weights, and the sums of the three channels' linear light. */
+  sums: Float64Array[];
+  /** Each px's colour, −1 where it is left out. */
+  index: Int32Array;
+}
+
+const COLOURS = 32768;
+
+/** The colours of a picture; `linear` is the table of 256 bytes' linear light. */
+export function metColours({ data }: RgbImage, weights: Float32Array, leftOut: Uint8Array | null, linear: Float32Array): MetColours {
+  const n = weights.length;
+  return once((arena) => {
+    const [rgb, w, out, table] = [arena.write(data), arena.write(weights), leftOut ? arena.write(leftOut) : 0, arena.write(linear)];
+    const [slots, sums, index] = [arena.room(4 * COLOURS), arena.room(40 * Math.min(n, COLOURS)), arena.room(4 * n)];
+    const count = arena.run.colours(rgb, n, w, out, table, slots, sums, index);
+    return { sums: Array.from({ length: count }, (_, k) => arena.doubles(sums + 40 * k, 5).slice()), index: arena.wholes(index, n) };
+  });
+}
+
 /** Begins, lengths and weights of spans, one after another; gives where each begins. */
 function writeSpans(arena: Arena, spans: readonly Span[]): [firsts: number, counts: number, shares: number] {
   const shares = new Float32Array(spans.reduce((n, s) => n + s.weights.length, 0));
@@ -268,7 +307,7 @@ export const eachComponent = <T>(arena: Arena, sums: number, count: number, each
 
 /** Labels and sums of the components of a mask at an address, and their number. */
 export function componentsAt(arena: Arena, mask: number, w: number, h: number): { labels: number; sums: number; count: number } {
-  const [labels, stack] = [arena.room(4 * w * h), arena.room(4 * w * h)];
+  const [labels, stack] = [arena.room(4 * w * h), arena.room(4 * (w + 1) * h)];
   // Two components are never neighbours: at most one in four px starts one.
   const sums = arena.room(COMPONENT * ((w + 1) >> 1) * ((h + 1) >> 1));
   return { labels, sums, count: arena.run.components(mask, labels, w, h, sums, stack) };

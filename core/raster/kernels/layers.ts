@@ -125,6 +125,17 @@ export function layersOf<T>({ width, height, data }: Plane, how: Layering, each:
   });
 }
 
+/** Px over `least`, with gaps and bays narrower than twice the reach closed over (dilation, then erosion). */
+export const closedOver = ({ width, height, data }: Plane, least: number, reach: number): Mask =>
+  once((arena) => {
+    const n = width * height;
+    const [from, widened, closed, to] = [arena.write(data), arena.room(4 * n), arena.room(4 * n), arena.room(n)];
+    spreadAt(arena, from, widened, width, height, reach, false);
+    spreadAt(arena, widened, closed, width, height, reach, true);
+    arena.run.over(closed, to, n, least);
+    return { width, height, data: arena.bytes(to, n) };
+  });
+
 /** A mask without what hangs together of fewer than `least` px. */
 export const withoutSpecks = ({ width, height, data }: Mask, least: number): Mask =>
   once((arena) => {

@@ -169,6 +169,18 @@ interface Exports {
   ): void;
   binned(from: number, n: number, low: number, scale: number, bins: number, to: number): void;
   lengths(a: number, b: number, to: number, n: number): void;
+  steps(from: number, n: number, ends: number, count: number, to: number): void;
+  luminance(rgb: number, n: number, linear: number, red: number, green: number, blue: number, to: number): void;
+  colours(
+    rgb: number,
+    n: number,
+    weights: number,
+    leftOut: number,
+    linear: number,
+    slots: number,
+    sums: number,
+    index: number,
+  ): number;
   crests(L: number, w: number, h: number, step: number, faint: number, taken: number, strength: number, crest: number, way: number): void;
 }
 

@@ -94,66 +94,96 @@ export function thin(data: usize, w: i32, h: i32, spare: usize, alive: usize, dr
 /** Bytes of one component’s sums: six doubles (area, x, y, xx, xy, yy) and four whole numbers (left, top, right, bottom). */
 const COMPONENT: i32 = 64;
 
+/** Whether a px is set and has no label yet. */
+function isNew(mask: usize, labels: usize, i: i32): bool {
+  return load<u8>(mask + <usize>i) != 0 && load<i32>(labels + ((<usize>i) << 2)) == 0;
+}
+
+/** Puts the first px of every run of new ones among those from i to `end` on the stack; gives its new height. */
+function firstsOfRuns(mask: usize, labels: usize, i: i32, end: i32, stack: usize, top: i32): i32 {
+  let before = false;
+  for (; i <= end; i++) {
+    const here = isNew(mask, labels, i);
+    if (here && !before) {
+      store<i32>(stack + ((<usize>top) << 2), i);
+      top++;
+    }
+    before = here;
+  }
+  return top;
+}
+
 /**
  * Labels from 1 on of set pixels that hang together (eight neighbours), in scan order; gives their number and writes their sums to
- * `sums`. `stack` holds w · h whole numbers.
+ * `sums`. They are filled run by run of their rows. `stack` holds (w + 1) · h whole numbers:
+ * two rows of p and q runs have at most p + q − 1 pairs that touch, each of which puts one on it.
  */
 export function components(mask: usize, labels: usize, w: i32, h: i32, sums: usize, stack: usize): i32 {
-  const n = w * h;
-  memory.fill(labels, 0, (<usize>n) << 2);
+  memory.fill(labels, 0, (<usize>(w * h)) << 2);
   let count: i32 = 0;
-  for (let start: i32 = 0; start < n; start++) {
-    if (!load<u8>(mask + <usize>start) || load<i32>(labels + ((<usize>start) << 2))) continue;
-    count++;
-    let area: f64 = 0;
-    let sx: f64 = 0;
-    let sy: f64 = 0;
-    let sxx: f64 = 0;
-    let sxy: f64 = 0;
-    let syy: f64 = 0;
-    let left = w;
-    let right: i32 = 0;
-    let upper = h;
-    let bottom: i32 = 0;
-    let top: i32 = 1;
-    store<i32>(labels + ((<usize>start) << 2), count);
-    store<i32>(stack, start);
-    while (top > 0) {
-      top--;
-      const i = load<i32>(stack + ((<usize>top) << 2));
-      const x = i % w;
-      const y = i / w;
-      area++;
-      sx += <f64>x;
-      sy += <f64>y;
-      sxx += <f64>(x * x);
-      sxy += <f64>(x * y);
-      syy += <f64>(y * y);
-      left = min(left, x);
-      right = max(right, x);
-      upper = min(upper, y);
-      bottom = max(bottom, y);
-      const x0 = x > 0 ? -1 : 0;
-      const x1 = x < w - 1 ? 1 : 0;
-      for (let dy: i32 = y > 0 ? -1 : 0; dy <= (y < h - 1 ? 1 : 0); dy++)
-        for (let j = i + dy * w + x0, end = i + dy * w + x1; j <= end; j++) {
-          if (!load<u8>(mask + <usize>j) || load<i32>(labels + ((<usize>j) << 2))) continue;
-          store<i32>(labels + ((<usize>j) << 2), count);
-          store<i32>(stack + ((<usize>top) << 2), j);
-          top++;
+  for (let row: i32 = 0; row < h; row++)
+    for (let start = row * w, last = start + w; start < last; start++) {
+      if (!isNew(mask, labels, start)) continue;
+      count++;
+      let area: i32 = 0;
+      let sx: f64 = 0;
+      let sy: f64 = 0;
+      let sxx: f64 = 0;
+      let sxy: f64 = 0;
+      let syy: f64 = 0;
+      let left = w;
+      let right: i32 = 0;
+      let upper = h;
+      let bottom: i32 = 0;
+      let top: i32 = 1;
+      store<i32>(stack, start);
+      while (top > 0) {
+        top--;
+        const seed = load<i32>(stack + ((<usize>top) << 2));
+        if (load<i32>(labels + ((<usize>seed) << 2))) continue;
+        const y = seed / w;
+        const first = y * w;
+        let from = seed;
+        while (from > first && load<u8>(mask + <usize>(from - 1))) from--;
+        let to = seed;
+        while (to < first + w - 1 && load<u8>(mask + <usize>(to + 1))) to++;
+        // Whole numbers: their sums are exact in any order.
+        let along: i64 = 0;
+        let squares: i64 = 0;
+        for (let i = from; i <= to; i++) {
+          store<i32>(labels + ((<usize>i) << 2), count);
+          const x = <i64>(i - first);
+          along += x;
+          squares += x * x;
         }
+        const run = to - from + 1;
+        area += run;
+        sx += <f64>along;
+        sy += <f64>y * <f64>run;
+        sxx += <f64>squares;
+        sxy += <f64>along * <f64>y;
+        syy += <f64>y * <f64>y * <f64>run;
+        left = min(left, from - first);
+        right = max(right, to - first);
+        upper = min(upper, y);
+        bottom = max(bottom, y);
+        // What touches the run from above and below, its corners too.
+        const a = max(from - 1, first);
+        const b = min(to + 1, first + w - 1);
+        if (y > 0) top = firstsOfRuns(mask, labels, a - w, b - w, stack, top);
+        if (y < h - 1) top = firstsOfRuns(mask, labels, a + w, b + w, stack, top);
+      }
+      const to = sums + <usize>((count - 1) * COMPONENT);
+      store<f64>(to, <f64>area);
+      store<f64>(to + 8, sx);
+      store<f64>(to + 16, sy);
+      store<f64>(to + 24, sxx);
+      store<f64>(to + 32, sxy);
+      store<f64>(to + 40, syy);
+      store<i32>(to + 48, left);
+      store<i32>(to + 52, upper);
+      store<i32>(to + 56, right);
+      store<i32>(to + 60, bottom);
     }
-    const to = sums + <usize>((count - 1) * COMPONENT);
-    store<f64>(to, area);
-    store<f64>(to + 8, sx);
-    store<f64>(to + 16, sy);
-    store<f64>(to + 24, sxx);
-    store<f64>(to + 32, sxy);
-    store<f64>(to + 40, syy);
-    store<i32>(to + 48, left);
-    store<i32>(to + 52, upper);
-    store<i32>(to + 56, right);
-    store<i32>(to + 60, bottom);
-  }
   return count;
 }

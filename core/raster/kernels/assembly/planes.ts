@@ -78,3 +78,62 @@ export function lengths(a: usize, b: usize, to: usize, n: i32): void {
     v128.store64_lane(to + at, f32x4.demote_f64x2_zero(f64x2.sqrt(f64x2.add(f64x2.mul(p, p), f64x2.mul(q, q)))), 0);
   }
 }
+
+/** In which of the steps that end at `ends` (`count` of them, rising; the last has no end) each of n numbers lies; writes up to three bytes past the end. */
+export function steps(from: usize, n: i32, ends: usize, count: i32, to: usize): void {
+  for (let i: i32 = 0; i < n; i += 4) {
+    const v = v128.load(from + ((<usize>i) << 2));
+    let step = i32x4.splat(0);
+    for (let k: i32 = 0; k < count; k++) step = i32x4.sub(step, f32x4.ge(v, v128.load32_splat(ends + ((<usize>k) << 2))));
+    const halves = i16x8.narrow_i32x4_u(step, step);
+    v128.store32_lane(to + <usize>i, i8x16.narrow_i16x8_u(halves, halves), 0);
+  }
+}
+
+/** Weighted sums of the linear light of n px of sRGB bytes. */
+export function luminance(rgb: usize, n: i32, linear: usize, red: f64, green: f64, blue: f64, to: usize): void {
+  for (let i: i32 = 0; i < n; i++) {
+    const at = rgb + <usize>(3 * i);
+    const sum =
+      red * <f64>load<f32>(linear + ((<usize>load<u8>(at)) << 2)) +
+      green * <f64>load<f32>(linear + ((<usize>load<u8>(at + 1)) << 2)) +
+      blue * <f64>load<f32>(linear + ((<usize>load<u8>(at + 2)) << 2));
+    store<f32>(to + ((<usize>i) << 2), <f32>sum);
+  }
+}
+
+/**
+ * Numbers the colours of n px of sRGB bytes, of 5 bits a channel, in the order in which they are met, and gives how many there are. At `sums` five
+ * doubles of each: px, their `weights`, and the three channels' linear light. `index` is each px's number, −1 where `leftOut` (0 for none) is set;
+ * `slots` holds 32768 whole numbers.
+ */
+export function colours(rgb: usize, n: i32, weights: usize, leftOut: usize, linear: usize, slots: usize, sums: usize, index: usize): i32 {
+  memory.fill(slots, 255, 131072);
+  let count: i32 = 0;
+  for (let i: i32 = 0; i < n; i++) {
+    const to = index + ((<usize>i) << 2);
+    if (leftOut && load<u8>(leftOut + <usize>i)) {
+      store<i32>(to, -1);
+      continue;
+    }
+    const at = rgb + <usize>(3 * i);
+    const red = <usize>load<u8>(at);
+    const green = <usize>load<u8>(at + 1);
+    const blue = <usize>load<u8>(at + 2);
+    const slot = slots + (((red >> 3) << 12) | ((green >> 3) << 7) | ((blue >> 3) << 2));
+    let k = load<i32>(slot);
+    if (k < 0) {
+      k = count++;
+      store<i32>(slot, k);
+      memory.fill(sums + <usize>(40 * k), 0, 40);
+    }
+    const own = sums + <usize>(40 * k);
+    store<f64>(own, load<f64>(own) + 1);
+    store<f64>(own + 8, load<f64>(own + 8) + <f64>load<f32>(weights + ((<usize>i) << 2)));
+    store<f64>(own + 16, load<f64>(own + 16) + <f64>load<f32>(linear + (red << 2)));
+    store<f64>(own + 24, load<f64>(own + 24) + <f64>load<f32>(linear + (green << 2)));
+    store<f64>(own + 32, load<f64>(own + 32) + <f64>load<f32>(linear + (blue << 2)));
+    store<i32>(to, k);
+  }
+  return count;
+}

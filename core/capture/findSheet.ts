@@ -58,6 +58,15 @@ interface Line {
   votes: number;
 }
 
+const [COS, SIN] = [Math.cos, Math.sin].map((of) => Float64Array.from({ length: 180 }, (_, t) => of((t * Math.PI) / 180)));
+
+/** Number of the largest of some numbers, the first of them. */
+function largestOf(data: Float32Array): number {
+  let best = 0;
+  for (let i = 1; i < data.length; i++) if (data[i] > data[best]) best = i;
+  return best;
+}
+
 /** Hough lines (Duda and Hart 1972) with each crest voting only near its own normal; strongest first. */
 function houghLines(e: EdgeMap, most: number): Line[] {
   const diagonal = Math.hypot(e.width, e.height);
@@ -72,16 +81,14 @@ function houghLines(e: EdgeMap, most: number): Line[] {
       const normal = ((Math.atan2(e.ny[i], e.nx[i]) * 180) / Math.PI + 360) % 180;
       for (let d = -3; d <= 3; d++) {
         const t = (Math.round(normal) + d + 180) % 180;
-        const r = (t * Math.PI) / 180;
-        const rho = Math.round((x * Math.cos(r) + y * Math.sin(r) + diagonal) / step);
+        const rho = Math.round((x * COS[t] + y * SIN[t] + diagonal) / step);
         grid.data[t * rhos + rho] += weight;
       }
     }
   const lines: Line[] = [];
   const taken = grid.data;
   while (lines.length < most) {
-    let best = 0;
-    for (let i = 1; i < taken.length; i++) if (taken[i] > taken[best]) best = i;
+    const best = largestOf(taken);
     if (taken[best] < 0.06 * Math.min(e.width, e.height)) break;
     const t = Math.floor(best / rhos);
     const r = best % rhos;

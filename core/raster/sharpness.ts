@@ -1,6 +1,7 @@
 /** Knows how much of a picture's pixel count is real: an enlarged or blurred picture holds less than its pixels say. */
 import { lightnessPlane } from '../colour/lab';
 import { cropImage, Rect, RgbImage } from './image';
+import { Taps, weighed } from './kernels/kernels';
 import { quantile } from './statistics';
 
 const TILE = 128;
@@ -15,12 +16,6 @@ const FACTORS = [1.3, 1.5, 1.8, 2.15, 2.6, 3.1, 3.7, 4.5, 5.4, 6.5, 8];
 const LOST = 0.22;
 /** Contrasts under this, in L*, tell nothing. */
 const LEAST_CONTRAST = 6;
-
-interface Taps {
-  first: Int32Array;
-  weights: Float32Array;
-  count: number;
-}
 
 /** The cubic of Catmull and Rom (1974). */
 function cubic(t: number): number {
@@ -50,38 +45,20 @@ function roundTrip(n: number, factor: number): [Taps, Taps] {
   return [tapsAt(n / ratio, (i) => (i + 0.5) * ratio - 0.5, ratio), tapsAt(n, (i) => (i + 0.5) / ratio - 0.5, 1)];
 }
 
-/** Weighs `lines` lines of `n` samples each, `step` apart within a line and `stride` from line to line. */
-function along(
-  source: Float32Array,
-  n: number,
-  lines: number,
-  stride: number,
-  step: number,
-  { first, weights, count }: Taps,
-): Float32Array {
-  const m = first.length;
-  const out = new Float32Array(m * lines);
-  for (let i = 0; i < m; i++) {
-    const from = first[i];
-    for (let k = 0; k < count; k++) {
-      const w = weights[i * count + k];
-      if (w === 0) continue;
-      const j = Math.min(n - 1, Math.max(0, from + k)) * step;
-      for (let l = 0, at = i, p = j; l < lines; l++, at += m, p += stride) out[at] += w * source[p];
-    }
-  }
-  return out;
-}
-
 /** What a square tile loses when it is made smaller and large again: absolute differences, along rows or along columns. */
 function lossOf(tile: Float32Array, size: number, [down, up]: [Taps, Taps]): Float32Array {
-  const less = down.first.length;
-  const rows = along(along(tile, size, size, size, 1, down), less, size, less, 1, up);
-  const columns = along(along(tile, size, size, 1, size, down), less, size, less, 1, up);
+  const [columns, rows] = [tile, turned(tile, size)].map((lines) => weighed(weighed(lines, size, down), size, up));
   const lost = new Float32Array(size * size);
   for (let y = 0, i = 0; y < size; y++)
-    for (let x = 0; x < size; x++, i++) lost[i] = Math.max(Math.abs(tile[i] - rows[i]), Math.abs(tile[i] - columns[x * size + y]));
+    for (let x = 0; x < size; x++, i++) lost[i] = Math.max(Math.abs(tile[i] - columns[i]), Math.abs(tile[i] - rows[x * size + y]));
   return lost;
+}
+
+/** A square's columns as rows. */
+function turned(square: Float32Array, size: number): Float32Array {
+  const out = new Float32Array(size * size);
+  for (let y = 0, i = 0; y < size; y++) for (let x = 0; x < size; x++, i++) out[x * size + y] = square[i];
+  return out;
 }
 
 /** Tiles with the strongest contrasts, well spread. */

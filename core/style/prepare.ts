@@ -89,13 +89,14 @@ function checkedFrame(image: RgbImage, frame: Rect | null): Rect | null {
 
 /** Takes a picture in; `colours` is the most its palette has. */
 export function prepare(image: RgbImage, as: ReadAs, colours = COLOURS): Prepared {
-  const reduced = reduceToLongSide(image, FORM_SIDE);
+  // Where the frame is given, the whole picture need not be looked at.
+  const reduced = as.frame ? undefined : reduceToLongSide(image, FORM_SIDE);
   const resolution = resolutionOf(image, as, reduced);
   const { frame, sharpness, widthMm } = resolution;
   const proper = frame[2] === image.width && frame[3] === image.height ? image : cropImage(image, frame);
   const outlines = (as.leftOut ?? []).map((o) => o.map(([x, y]): Point => [x - frame[0], y - frame[1]]));
   const { image: read, leftOut: leftOutOf } = withoutPlaces(atRung(proper, resolution, as.rung ?? null), proper.width, outlines);
-  const form = read === image ? reduced : reduceToLongSide(read, FORM_SIDE);
+  const form = read === image && reduced ? reduced : reduceToLongSide(read, FORM_SIDE);
   const leftOut = leftOutOf(form);
   const lab = labPlanes(form);
   const palette = readPalette(form, lab.L, colours, leftOut);

@@ -80,7 +80,7 @@ const raw = (image: RgbImage) =>
   });
 
 export async function encodePng(image: RgbImage): Promise<Buffer> {
-  return raw(image).png({ compressionLevel: 4 }).toBuffer();
+  return raw(image).png({ compressionLevel: 3 }).toBuffer();
 }
 
 /** A JPEG for screens with its long side at most `side`. */

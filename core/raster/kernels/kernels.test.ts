@@ -14,17 +14,24 @@ import {
   dilateMax,
   distance,
   erodeMin,
+  histogram,
   labOf,
   lightnessOf,
   litEvenly,
+  metColours,
   nearestForms,
+  pairLengths,
   pieceSums,
+  relit,
   separable,
   softened,
   squaredUp,
   steepestRise,
+  stepsOf,
   strips,
   tensor,
+  weighed,
+  weightedLight,
 } from './kernels';
 
 const SIZES = [
@@ -421,6 +428,99 @@ test.each([1, 2, 3])('a leaning sheet squared up by %i × %i samples a px, past 
         sum += plainSample(photo, (1.1 * u + 0.2 * v - 3) / q - 0.5, (-0.15 * u + 0.9 * v + 2) / q - 0.5, c, n === 1);
       }
       expect(Math.abs(sheet[3 * (y * w + x) + c] - sum / (n * n))).toBeLessThan(1e-5);
+    }
+});
+
+test.each([
+  ['reduced so far that no square fits in', [40, 1, 0, -2, 30, 0, 0, 0, 1], 1e-4],
+  // At u + v = 16.3 nothing is seen; close to it places run off to all sides.
+  ['across the horizon', [3, 1, 20, 2, 9, 40, 1, 1, -16.3], 1e-3],
+] as const)('a sheet %s', (_, toPhoto, near) => {
+  const random = seededRandom(9);
+  const photo: RgbImage = { width: 700, height: 500, data: Uint8Array.from({ length: 3 * 700 * 500 }, () => 256 * random()) };
+  const [w, h] = [17, 15];
+  const { sheet } = steady(() => ({ sheet: squaredUp(photo, toPhoto, [w, h], 2, linearFromByte) }));
+  const [a, b, c, d, e, f, g, i, k] = toPhoto;
+  for (let y = 0; y < h; y++)
+    for (let x = 0; x < w; x++) {
+      let sum = 0;
+      for (const [u, v] of [0.25, 0.75].flatMap((p) => [0.25, 0.75].map((q) => [x + p, y + q]))) {
+        const q = g * u + i * v + k;
+        sum += plainSample(photo, (a * u + b * v + c) / q - 0.5, (d * u + e * v + f) / q - 0.5, 1, false) / 4;
+      }
+      expect(Math.abs(sheet[3 * (y * w + x) + 1] - sum)).toBeLessThan(near);
+    }
+});
+
+test.each([1, 5, 32])('each px of a picture lit by what holds at every %ith of its row', (every) => {
+  const random = seededRandom(4);
+  const [width, height] = [41, 3];
+  const knots = Math.ceil(width / every) + 1;
+  const picture: RgbImage = { width, height, data: Uint8Array.from({ length: 3 * width * height }, () => 256 * random()) };
+  const values = Float64Array.from({ length: 3 * knots * height }, () => 2 * random());
+  const { data } = steady(() => ({ data: relit(picture, { every, knots, values }, linearFromByte, encodeTable).data }));
+  for (let i = 0; i < data.length; i++) {
+    const [x, y] = [Math.floor(i / 3) % width, Math.floor(i / (3 * width))];
+    const at = 3 * (y * knots + Math.floor(x / every)) + (i % 3);
+    const gain = values[at] + (x % every) * (1 / every) * (values[at + 3] - values[at]);
+    expect(data[i]).toBe(byteFromLinear(linearFromByte[picture.data[i]] * gain));
+  }
+});
+
+test.each(SIZES)('counts, lengths and steps of %i × %i numbers', (w, h) => {
+  const [p, q] = [noise(w, h), noise(w, h, 5)];
+  // What lies outside falls into the end bins.
+  const counts = [...steady(() => histogram(p.data, 10, 90, 16))];
+  const plain = Array.from(counts, () => 0);
+  for (const v of p.data) plain[Math.max(0, Math.min(15, Math.floor((v - 10) / 5)))]++;
+  expect(counts).toEqual(plain);
+  const { lengths } = steady(() => ({ lengths: pairLengths(p.data, q.data) }));
+  lengths.forEach((v, i) => expect(v).toBe(Math.fround(Math.sqrt(p.data[i] ** 2 + q.data[i] ** 2))));
+  const ends = [12.5, 40, 71.5];
+  const { steps } = steady(() => ({ steps: stepsOf(p.data, ends) }));
+  steps.forEach((k, i) => expect(k).toBe(ends.filter((end) => p.data[i] >= end).length));
+  expect([...stepsOf(p.data, [])].every((k) => k === 0)).toBe(true);
+});
+
+test('the colours of a picture in the order they are met, and its light', () => {
+  const random = seededRandom(6);
+  const [width, height] = [53, 19];
+  const n = width * height;
+  const picture: RgbImage = { width, height, data: Uint8Array.from({ length: 3 * n }, () => 40 * random()) };
+  const weights = Float32Array.from({ length: n }, () => random());
+  const leftOut = Uint8Array.from({ length: n }, () => (random() < 0.2 ? 1 : 0));
+  const { sums, index } = steady(() => metColours(picture, weights, leftOut, linearFromByte));
+  const seen = new Map<string, number[]>();
+  for (let i = 0; i < n; i++) {
+    const rgb = [...picture.data.slice(3 * i, 3 * i + 3)];
+    if (leftOut[i]) {
+      expect(index[i]).toBe(-1);
+      continue;
+    }
+    const key = rgb.map((v) => v >> 3).join();
+    if (!seen.has(key)) seen.set(key, [seen.size, 0, 0, 0, 0, 0]);
+    const own = seen.get(key)!;
+    [1, weights[i], ...rgb.map((v) => linearFromByte[v])].forEach((v, k) => (own[k + 1] += v));
+    expect(index[i]).toBe(own[0]);
+  }
+  expect(sums.map((s) => [...s])).toEqual([...seen.values()].map((own) => own.slice(1)));
+  expect(metColours(picture, weights, new Uint8Array(n).fill(1), linearFromByte).sums).toEqual([]);
+  const light = weightedLight(picture, [0.2, 0.7, 0.1], linearFromByte);
+  light.data.forEach((v, i) => {
+    const [r, g, b] = [0, 1, 2].map((c) => linearFromByte[picture.data[3 * i + c]]);
+    expect(v).toBe(Math.fround(0.2 * r + 0.7 * g + 0.1 * b));
+  });
+});
+
+test.each(SIZES)('rows of a %i × %i plane weighed, past its first and its last too', (w, h) => {
+  const source = noise(w, h);
+  const taps = { first: Int32Array.of(-2, 0, h >> 1, h - 1), weights: Float32Array.from({ length: 12 }, (_, i) => Math.sin(i + 1)), count: 3 };
+  const { sums } = steady(() => ({ sums: weighed(source.data, w, taps) }));
+  for (let i = 0; i < 4; i++)
+    for (let x = 0; x < w; x++) {
+      let sum = 0;
+      for (let k = 0; k < 3; k++) sum = Math.fround(sum + taps.weights[3 * i + k] * source.data[clampIndex(taps.first[i] + k, h) * w + x]);
+      expect(sums[i * w + x]).toBe(sum);
     }
 });
 

@@ -159,6 +159,21 @@ export const stepsOf = (data: Float32Array, ends: readonly number[]): Uint8Array
     return arena.bytes(to, data.length);
   });
 
+/** Of which numbers, from which on, each of some sums is made, `count` weights after another. */
+export interface Taps {
+  first: Int32Array;
+  weights: Float32Array;
+  count: number;
+}
+
+/** Weighted sums down the columns of a plane `width` wide; the outermost rows stand for what is not there. */
+export const weighed = (data: Float32Array, width: number, { first, weights, count }: Taps): Float32Array =>
+  once((arena) => {
+    const [from, to] = [arena.write(data), arena.room(4 * width * first.length)];
+    arena.run.weighed(from, width, data.length / width, to, first.length, arena.write(first), arena.write(weights), count);
+    return arena.floats(to, width * first.length);
+  });
+
 /** Weighted sum of each px's linear light; `linear` is the table of 256 bytes' linear light. */
 export function weightedLight({ width, height, data }: RgbImage, weights: readonly [number, number, number], linear: Float32Array): Plane {
   const n = width * height;
@@ -483,6 +498,8 @@ export function nearestForms(
 
 /** Rows of a sheet that are in the compiled loops' memory at a time: few enough to stay small, many enough to be worth the call. */
 const BAND = 64;
+/** Px of a photograph whose light is taken out at once: so many that the squares of a sheet that is reduced tenfold still fit in. */
+const TAKEN_OUT = 160_000;
 
 /**
  * A photograph of sRGB bytes resampled into a w × h px sheet of linear light, three numbers a px: the mean of n × n samples each, bilinear
@@ -498,10 +515,10 @@ export function squaredUp(
   const out = new Float32Array(3 * w * h);
   return once((arena) => {
     const [rgb, by, table] = [arena.write(photo.data), arena.write(Float64Array.from(toPhoto)), arena.write(linear)];
-    const to = arena.room(12 * w * BAND);
+    const [to, part] = [arena.room(12 * w * BAND), arena.room(16 * TAKEN_OUT)];
     for (let y = 0; y < h; y += BAND) {
       const rows = Math.min(BAND, h - y);
-      arena.run.squared(rgb, photo.width, photo.height, to, w, y, rows, n, by, table);
+      arena.run.squared(rgb, photo.width, photo.height, to, w, y, rows, n, by, table, part, TAKEN_OUT);
       out.set(arena.glance(to, 3 * w * rows), 3 * w * y);
     }
     return out;

@@ -6,7 +6,7 @@ import { Plane } from '../image';
 import { seededRandom } from '../statistics';
 import { sauvola } from '../threshold';
 import { besideLines } from './kernels';
-import { filledRise, Layering, layersOf, markedBy, withoutSpecks } from './layers';
+import { closedOver, filledRise, Layering, layersOf, markedBy, withoutSpecks } from './layers';
 
 const SIZES = [
   [131, 77],
@@ -107,4 +107,12 @@ test.each(SIZES)('channels of %i × %i px filled in from beside what is left out
   expect(near.data.some((v) => v <= 0.003)).toBe(true);
   fields.forEach((f, k) => same(f.data, plain[k].data, 1e-3));
   same(rise.steepness, colourRise(plain, derivativeKernels(1.2), 0.5).steepness, 1e-3);
+});
+
+test.each(SIZES)('what is over a limit on %i × %i px, closed over', (w, h) => {
+  const plane = strokes(w, h);
+  const bits: Plane = { ...plane, data: plane.data.map((v) => (v > 20 ? 1 : 0)) };
+  const closed = erodeMin(dilateMax(bits, 3), 3).data;
+  expect([...closedOver(plane, 20, 3).data]).toEqual([...closed]);
+  expect(closed.reduce((s, v) => s + v, 0)).toBeGreaterThan(bits.data.reduce((s, v) => s + v, 0));
 });

@@ -132,6 +132,8 @@ interface Exports {
     n: number,
     h: number,
     linear: number,
+    part: number,
+    room: number,
   ): void;
   marks(soft: number, highest: number, lowest: number, to: number, n: number, bare: number, part: number): void;
   over(from: number, to: number, n: number, least: number): void;
@@ -170,6 +172,7 @@ interface Exports {
   binned(from: number, n: number, low: number, scale: number, bins: number, to: number): void;
   lengths(a: number, b: number, to: number, n: number): void;
   steps(from: number, n: number, ends: number, count: number, to: number): void;
+  weighed(from: number, w: number, n: number, to: number, m: number, firsts: number, weights: number, count: number): void;
   luminance(rgb: number, n: number, linear: number, red: number, green: number, blue: number, to: number): void;
   colours(
     rgb: number,

@@ -11,6 +11,6 @@ export { components, sauvola, thin } from './outline';
 export { bandSums, borderSums, countUnder, crests, rise, runSums, sizeSums } from './closeUp';
 export { nearestForms } from './forms';
 export { either, large, less, marks, over, shared, slope, times } from './layers';
-export { binned, colours, lengths, luminance, reduced, steps } from './planes';
+export { binned, colours, lengths, luminance, reduced, steps, weighed } from './planes';
 export { lit, relit, squared } from './sheet';
 export { besideLines, depth, pieceSums, strips } from './window';

@@ -137,3 +137,28 @@ export function colours(rgb: usize, n: i32, weights: usize, leftOut: usize, line
   }
   return count;
 }
+
+/**
+ * Weighted sums down the columns of a plane of n rows of w numbers: row i of m is the sum of `count` rows from `firsts[i]` on (the outermost ones
+ * stand for what is not there) by `weights`, each sum rounded as it grows.
+ */
+export function weighed(from: usize, w: i32, n: i32, to: usize, m: i32, firsts: usize, weights: usize, count: i32): void {
+  const row = (<usize>w) << 2;
+  memory.fill(to, 0, row * <usize>m);
+  for (let i: i32 = 0; i < m; i++) {
+    const first = load<i32>(firsts + ((<usize>i) << 2));
+    const out = to + row * <usize>i;
+    for (let k: i32 = 0; k < count; k++) {
+      const weight = <f64>load<f32>(weights + ((<usize>(i * count + k)) << 2));
+      if (weight == 0) continue;
+      const line = from + row * <usize>min(n - 1, max(0, first + k));
+      const both = f64x2.splat(weight);
+      let x: usize = 0;
+      for (; x + 8 <= row; x += 8) {
+        const sum = f64x2.add(firstTwo(out + x), f64x2.mul(both, firstTwo(line + x)));
+        v128.store64_lane(out + x, f32x4.demote_f64x2_zero(sum), 0);
+      }
+      if (x < row) store<f32>(out + x, <f32>(<f64>load<f32>(out + x) + weight * <f64>load<f32>(line + x)));
+    }
+  }
+}

@@ -24,6 +24,9 @@ interface Rest {
   a: number[];
   b: number[];
   rise: number;
+  /** Room for a mask, and the one that lies there: many sums in turn ask for the same. */
+  mask: number;
+  masked: Uint8Array | null;
   free: number;
 }
 
@@ -45,7 +48,7 @@ function laidOut(close: CloseUp): Rest {
   const arena = new Arena(own);
   const plane = () => arena.room(4 * w * h);
   const [L, a, b] = [close.softness.map(plane), close.softness.map(plane), close.softness.map(plane)];
-  const [rise, lightness] = [plane(), plane()];
+  const [rise, lightness, mask] = [plane(), plane(), arena.room(w * h)];
   const { free } = arena;
   labAt(arena, close.image, close.linear, [lightness, a[0], b[0]]);
   close.softness.forEach((by, k) => {
@@ -61,10 +64,10 @@ function laidOut(close: CloseUp): Rest {
       softenAt(new Arena(own, free), from, to, w, h, by);
   });
   own.run.rise(L[RISE_AT], a[RISE_AT], b[RISE_AT], rise, w, h);
-  return (resting = { close, instance: own, lightness, L, a, b, rise, free });
+  return (resting = { close, instance: own, lightness, L, a, b, rise, mask, masked: null, free });
 }
 
-/** The sums of a close-up's px; `only` marks those that count (all where null), `rect` lies inside the picture. */
+/** The sums of a close-up's px; `only` marks those that count (all where null) and is not written to afterwards, `rect` lies inside the picture. */
 export interface Sums {
   /** L* of every px, and distance in Lab of every px from a colour; none of them softened. */
   lightness: () => Plane;
@@ -91,7 +94,11 @@ export function sumsOf(close: CloseUp): Sums {
   const asked = (only: Uint8Array | null, count: number, work: (to: number, only: number) => void): Float64Array => {
     const arena = new Arena(rest.instance, rest.free);
     const to = arena.room(8 * count);
-    work(to, only ? arena.write(only) : 0);
+    if (only && rest.masked !== only) {
+      arena.put(rest.mask, only);
+      rest.masked = only;
+    }
+    work(to, only ? rest.mask : 0);
     return arena.doubles(to, count).slice();
   };
   const { lightness, L, a, b, rise } = rest;

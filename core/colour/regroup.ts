@@ -4,7 +4,7 @@ import { gaussian } from '../raster/filters';
 import { plane, RgbImage } from '../raster/image';
 import { labFromHex, labPlanes, lightnessPlane, luminanceFromLightness } from './lab';
 import { byteFromLinear, encodedFromHex, hexFromEncoded } from './srgb';
-import { readValues, squint, stepIndex } from './values';
+import { readValues, squint, stepIndices } from './values';
 
 export interface Regrouped {
   image: RgbImage;
@@ -66,11 +66,10 @@ export function inMastersValues(reference: RgbImage, master: RgbImage, count: nu
   const theirs = lightnessPlane(master);
   const { steps } = readValues(theirs, count);
   const sums = steps.map(() => ({ L: 0, n: 0 }));
-  for (const L of theirs.data) {
-    const s = sums[stepIndex(L, steps)];
-    s.L += L;
-    s.n++;
-  }
+  stepIndices(theirs.data, steps).forEach((k, i) => {
+    sums[k].L += theirs.data[i];
+    sums[k].n++;
+  });
   const soft = squint(reference, 0.004 * Math.max(reference.width, reference.height));
   const lightness = lightnessPlane(soft);
   const bands = asShapes(

@@ -4,7 +4,7 @@ import { labFromHex, labPlanes, lightnessPlane } from './lab';
 import { colourName } from './names';
 import { linearFromByte } from './srgb';
 import { temperatureOf, temperatureShares } from './temperature';
-import { focusOf, posterise, readValues, squint, stepIndex } from './values';
+import { focusOf, posterise, readValues, squint, stepIndices } from './values';
 
 /** A picture of equal greys side by side. */
 function bands(greys: readonly number[], wide = 40, height = 60): RgbImage {
@@ -22,7 +22,7 @@ test('as many steps as greys put each grey in its own step, with its own share',
   expect(v.steps[0].from).toBe(0);
   expect(v.steps[3].to).toBe(100);
   v.steps.slice(1).forEach((s, i) => expect(s.from).toBe(v.steps[i].to));
-  [20, 90, 160, 235].forEach((g, i) => expect(stepIndex(lightness(g), v.steps)).toBe(i));
+  [20, 90, 160, 235].forEach((g, i) => expect(stepIndices(Float32Array.of(lightness(g)), v.steps)[0]).toBe(i));
   expect(v.mean).toBeCloseTo(greys.reduce((s, g) => s + lightness(g), 0) / 5, 3);
   expect(v.range).toBeCloseTo(v.light - v.dark, 9);
 });

@@ -2,7 +2,7 @@
 import { gaussian } from '../raster/filters';
 import { Mask, Plane, plane, Point, RgbImage } from '../raster/image';
 import { reducePlane } from '../raster/resample';
-import { histogram } from '../raster/kernels/kernels';
+import { histogram, stepsOf } from '../raster/kernels/kernels';
 import { histogramQuantiles, sumOf } from '../raster/statistics';
 import { multiOtsu } from '../raster/threshold';
 import { lightnessFromLuminance, luminanceFromLightness } from './lab';
@@ -38,12 +38,12 @@ export function readValues(lightness: { data: Float32Array }, count: number): Va
   return { mean, dark, light, range: light - dark, key: mean < 40 ? 'low' : mean > 65 ? 'high' : 'middle', steps };
 }
 
-/** Which step each pixel falls in. */
-export function stepIndex(lightness: number, steps: readonly ValueStep[]): number {
-  let i = 0;
-  while (i < steps.length - 1 && lightness >= steps[i].to) i++;
-  return i;
-}
+/** Which step each L* falls in. */
+export const stepIndices = (lightness: Float32Array, steps: readonly ValueStep[]): Uint8Array =>
+  stepsOf(
+    lightness,
+    steps.slice(0, -1).map((s) => s.to),
+  );
 
 /** The picture as its value steps: every pixel takes the grey of its step's middle. */
 export function posterise(lightness: Plane, steps: readonly ValueStep[]): RgbImage {
@@ -52,7 +52,7 @@ export function posterise(lightness: Plane, steps: readonly ValueStep[]): RgbIma
     const L = steps.length === 1 ? 50 : 8 + (88 * i) / (steps.length - 1);
     return byteFromLinear(luminanceFromLightness(L));
   });
-  for (let i = 0; i < lightness.data.length; i++) data.fill(greys[stepIndex(lightness.data[i], steps)], i * 3, i * 3 + 3);
+  stepIndices(lightness.data, steps).forEach((k, i) => data.fill(greys[k], i * 3, i * 3 + 3));
   return { width: lightness.width, height: lightness.height, data };
 }
 

@@ -1,10 +1,9 @@
 /** Knows how the borders between tones are handled: outlined, sharp, soft or lost. */
 import { lightnessFromLuminance } from '../colour/lab';
 import { linearFromByte } from '../colour/srgb';
-import { ValueStep } from '../colour/values';
+import { stepIndices, ValueStep } from '../colour/values';
 import { dilateMax, erodeMin, gaussian } from '../raster/filters';
-import { Mask, Plane, Point, RgbImage } from '../raster/image';
-import { stepsOf } from '../raster/kernels/kernels';
+import { everyThirdFrom, Mask, Plane, Point, RgbImage } from '../raster/image';
 
 export interface EdgeShares {
   outlined: number;
@@ -67,7 +66,7 @@ function handlingOf(profile: Float64Array, reach: number): EdgeHandling {
 function borderPlaces(step: Uint8Array, w: number, h: number): number[] {
   const out: number[] = [];
   for (let y = MARGIN; y < h - MARGIN; y++)
-    for (let x = MARGIN + ((2 * (MARGIN + 2 * y)) % 3), i = y * w + x; x < w - MARGIN; x += 3, i += 3)
+    for (let x = everyThirdFrom(MARGIN, y), i = y * w + x; x < w - MARGIN; x += 3, i += 3)
       if (step[i] !== step[i + 1] || step[i] !== step[i + w]) out.push(i);
   return out;
 }
@@ -87,10 +86,7 @@ export function readEdges(
   const factor = mark.width / form.width;
   const points: BoundaryPoint[] = [];
   const count: EdgeShares = { outlined: 0, sharp: 0, soft: 0, lost: 0 };
-  const step = stepsOf(
-    data,
-    steps.slice(0, -1).map((s) => s.to),
-  );
+  const step = stepIndices(data, steps);
   const reach = (MARGIN - 1) * factor;
   const samples = Math.max(15, Math.min(57, Math.round(2 * reach) | 1));
   const profile = new Float64Array(samples);

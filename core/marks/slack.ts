@@ -3,7 +3,7 @@ import { LabPlanes } from '../colour/lab';
 import { erodeMin, gaussian, gaussianSoftening } from '../raster/filters';
 import { depthBetween } from '../raster/kernels/kernels';
 import { filledRise } from '../raster/kernels/layers';
-import { Plane, plane, Point } from '../raster/image';
+import { everyThirdFrom, Plane, plane, Point } from '../raster/image';
 import { derivativeKernels, gaussianGradient, Gradient } from '../raster/gradient';
 import { mean, standardDeviation, sumOf } from '../raster/statistics';
 
@@ -62,8 +62,7 @@ function besideLines({ width, height, data }: Plane): Plane {
 function steepPlaces(steepness: Float32Array, w: number, h: number, reach: number): number[] {
   const out: number[] = [];
   for (let y = reach; y < h - reach; y++)
-    // Each row begins one px on from the last.
-    for (let x = reach + ((2 * (reach + 2 * y)) % 3), i = y * w + x; x < w - reach; x += 3, i += 3) if (steepness[i] >= STEEP) out.push(i);
+    for (let x = everyThirdFrom(reach, y), i = y * w + x; x < w - reach; x += 3, i += 3) if (steepness[i] >= STEEP) out.push(i);
   return out;
 }
 

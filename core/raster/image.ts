@@ -26,6 +26,9 @@ export type Rect = readonly [x: number, y: number, w: number, h: number];
 
 export type Point = readonly [x: number, y: number];
 
+/** Where row y begins, at least `margin` from the left, when every third px is looked at: a px on from the row before, so that no line slips through. */
+export const everyThirdFrom = (margin: number, y: number): number => margin + ((y + 2 * margin) % 3);
+
 /** Sides of the upright box round some points. */
 export interface Bounds {
   left: number;

@@ -2,7 +2,7 @@
 import { labPlanes } from '../colour/lab';
 import { gaussian } from '../raster/filters';
 import { colourRise, SCHARR } from '../raster/gradient';
-import { Plane, plane, Point, RgbImage } from '../raster/image';
+import { cropImage, Plane, plane, Point, Rect, RgbImage } from '../raster/image';
 import { reduceToLongSide } from '../raster/resample';
 import { median, quantile } from '../raster/statistics';
 import { signedArea } from '../proportion/polygon';
@@ -272,15 +272,48 @@ function cross(p: { point: Point; direction: Point }, q: { point: Point; directi
   return [p.point[0] + t * p.direction[0], p.point[1] + t * p.direction[1]];
 }
 
+/** A part of a picture, softened by 1 px. */
+interface SoftPart {
+  rect: Rect;
+  planes: Plane[];
+}
+
+/** Px round a side that its softened colours between px hang on. */
+const ROUND = 5;
+
+/** What lies within `reach` of a side, of the part known already where that holds it. */
+function partAlong(image: RgbImage, a: Point, b: Point, reach: number, known: SoftPart | null): SoftPart {
+  const [low, high] = [Math.min, Math.max].map((most) => [0, 1].map((k) => most(a[k], b[k])));
+  const far = reach + ROUND;
+  const begin = (v: number, n: number) => Math.max(0, Math.min(n - 2, Math.floor(v) - far));
+  const end = (v: number, n: number) => Math.max(2, Math.min(n, Math.ceil(v) + far + 1));
+  const [x0, y0] = [begin(low[0], image.width), begin(low[1], image.height)];
+  const [x1, y1] = [end(high[0], image.width), end(high[1], image.height)];
+  if (known) {
+    const [x, y, w, h] = known.rect;
+    if (x0 >= x && y0 >= y && x1 <= x + w && y1 <= y + h) return known;
+  }
+  const rect: Rect = [x0, y0, x1 - x0, y1 - y0];
+  const { L, a: green, b: blue } = labPlanes(cropImage(image, rect));
+  return { rect, planes: [L, green, blue].map((p) => gaussian(p, 1)) };
+}
+
 function refine(image: RgbImage, quad: readonly Point[], scale: number): Point[] {
   // Sub-pixel work at up to 2000 px: finer than the blur of any hand-held photograph.
   const fine = reduceToLongSide(image, 2000);
   const k = fine.width / image.width;
-  const lab = labPlanes(fine);
-  const planes = [lab.L, lab.a, lab.b].map((p) => gaussian(p, 1));
   let corners: Point[] = quad.map((p) => [p[0] * scale * k, p[1] * scale * k]);
+  // Only what lies along the sides is looked at.
+  let parts: (SoftPart | null)[] = corners.map(() => null);
   for (const reach of [Math.ceil(3 * scale * k), 4]) {
-    const sides = corners.map((p, i) => refineSide(planes, p, corners[(i + 1) % 4], reach));
+    const ends = corners.map((p, i) => [p, corners[(i + 1) % 4]] as const);
+    parts = ends.map(([a, b], i) => partAlong(fine, a, b, reach, parts[i]));
+    const sides = ends.map(([a, b], i) => {
+      const { rect, planes } = parts[i]!;
+      const [dx, dy] = rect;
+      const side = refineSide(planes, [a[0] - dx, a[1] - dy], [b[0] - dx, b[1] - dy], reach);
+      return side && { ...side, point: [side.point[0] + dx, side.point[1] + dy] as Point };
+    });
     const next = sides.map((s, i) => {
       const before = sides[(i + 3) % 4];
       return s && before ? cross(before, s) : null;

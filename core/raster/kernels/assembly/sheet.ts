@@ -162,16 +162,20 @@ export function squared(
 export function lit(from: usize, to: usize, n: i32, factors: usize, red: f32, green: f32, blue: f32, encode: usize): void {
   const gains = f32x4(16384 * red, 16384 * green, 16384 * blue, 0);
   const most = f32x4.splat(16384);
-  for (let x: i32 = 0; x < n; x++) {
-    const at = factors + ((<usize>(x >> 3)) << 2);
-    const here = load<f32>(at);
-    const factor = here + (load<f32>(at + 4) - here) * (<f32>(x & 7) / 8);
-    const light = f32x4.mul(f32x4.mul(v128.load(from + <usize>(12 * x)), gains), f32x4.splat(factor));
-    const steps = i32x4.trunc_sat_f32x4_s(f32x4.add(f32x4.max(f32x4.min(light, most), f32x4.splat(0)), f32x4.splat(0.5)));
-    const out = to + <usize>(3 * x);
-    store<u8>(out, load<u8>(encode + <usize>i32x4.extract_lane(steps, 0)));
-    store<u8>(out + 1, load<u8>(encode + <usize>i32x4.extract_lane(steps, 1)));
-    store<u8>(out + 2, load<u8>(encode + <usize>i32x4.extract_lane(steps, 2)));
+  let at = from;
+  let out = to;
+  for (let left: i32 = 0; left < n; left += 8, factors += 4) {
+    const here = load<f32>(factors);
+    const more = load<f32>(factors + 4) - here;
+    const count = min(8, n - left);
+    for (let k: i32 = 0; k < count; k++, at += 12, out += 3) {
+      const factor = here + more * (<f32>k * 0.125);
+      const light = f32x4.mul(f32x4.mul(v128.load(at), gains), f32x4.splat(factor));
+      const steps = i32x4.trunc_sat_f32x4_s(f32x4.add(f32x4.max(f32x4.min(light, most), f32x4.splat(0)), f32x4.splat(0.5)));
+      store<u8>(out, load<u8>(encode + <usize>i32x4.extract_lane(steps, 0)));
+      store<u8>(out + 1, load<u8>(encode + <usize>i32x4.extract_lane(steps, 1)));
+      store<u8>(out + 2, load<u8>(encode + <usize>i32x4.extract_lane(steps, 2)));
+    }
   }
 }
 

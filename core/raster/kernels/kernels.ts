@@ -14,7 +14,7 @@ function through(source: Plane, work: number, run: (arena: Arena, from: number, 
 }
 
 const separableWork = (w: number, h: number, rx: number, ry: number) => w * (h + 2 * ry) + w + 2 * rx;
-const boxWork = (w: number, h: number, r: number) => w * h + 8 * (w + 2 * r) + w + 64;
+const boxWork = (w: number, h: number, r: number) => w * h + 8 * (w + 2 * r) + 64;
 
 /** Rows convolved with one kernel, columns with another; both of odd length, edges repeated. Taps are summed in 32-bit floats. */
 export function separable(source: Plane, kx: Float32Array, ky: Float32Array): Plane {

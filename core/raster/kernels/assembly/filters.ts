@@ -124,27 +124,52 @@ function rowMeans(from: usize, to: usize, n: i32, r: i32, places: v128): void {
   }
 }
 
-/** Running means of 2r + 1 px down the columns of a plane. */
-function columnMeans(from: usize, to: usize, w: i32, h: i32, r: i32, places: v128, sums: usize): void {
+/** What a running mean down four columns begins with: the r px before the first (which stand for it) and the first r. */
+function begun(from: usize, row: usize, h: i32, r: i32): v128 {
+  let sum = f32x4.mul(v128.load(from), f32x4.splat(<f32>r));
+  for (let k: i32 = 0; k < r; k++) sum = f32x4.add(sum, v128.load(from + row * <usize>min(h - 1, k)));
+  return sum;
+}
+
+/** Running means of 2r + 1 px down the columns of a plane: from the last ones to the first, since four at a time may reach into the next row. */
+function columnMeans(from: usize, to: usize, w: i32, h: i32, r: i32, places: v128): void {
   const row: usize = (<usize>w) << 2;
-  const size: i32 = 2 * r + 1;
-  const share = f32x4.splat(1 / <f32>size);
-  for (let x: i32 = 0; x < w; x += 4) {
-    const at = (<usize>x) << 2;
-    let sum = f32x4.mul(v128.load(from + at), f32x4.splat(<f32>r));
-    for (let k: i32 = 0; k < r; k++) sum = f32x4.add(sum, v128.load(from + row * <usize>min(h - 1, k) + at));
-    v128.store(sums + at, sum);
+  const share = f32x4.splat(1 / <f32>(2 * r + 1));
+  let x: i32 = (w + 3) & ~3;
+  // Sixteen columns stay in registers from the top to the bottom.
+  for (; x >= 16; x -= 16) {
+    const at = (<usize>(x - 16)) << 2;
+    const column = from + at;
+    let s0 = begun(column, row, h, r);
+    let s1 = begun(column + 16, row, h, r);
+    let s2 = begun(column + 32, row, h, r);
+    let s3 = begun(column + 48, row, h, r);
+    for (let y: i32 = 0; y < h; y++) {
+      const add = column + row * <usize>min(h - 1, y + r);
+      const drop = column + row * <usize>max(0, y - r);
+      const out = to + at + row * <usize>y;
+      s0 = f32x4.add(s0, v128.load(add));
+      s1 = f32x4.add(s1, v128.load(add + 16));
+      s2 = f32x4.add(s2, v128.load(add + 32));
+      s3 = f32x4.add(s3, v128.load(add + 48));
+      v128.store(out, inSteps(f32x4.mul(s0, share), places));
+      v128.store(out + 16, inSteps(f32x4.mul(s1, share), places));
+      v128.store(out + 32, inSteps(f32x4.mul(s2, share), places));
+      v128.store(out + 48, inSteps(f32x4.mul(s3, share), places));
+      s0 = f32x4.sub(s0, v128.load(drop));
+      s1 = f32x4.sub(s1, v128.load(drop + 16));
+      s2 = f32x4.sub(s2, v128.load(drop + 32));
+      s3 = f32x4.sub(s3, v128.load(drop + 48));
+    }
   }
-  for (let y: i32 = 0; y < h; y++) {
-    const add = from + row * <usize>min(h - 1, y + r);
-    const drop = from + row * <usize>max(0, y - r);
-    const out = to + row * <usize>y;
-    // The first px of the next row are written over by it.
-    for (let x: i32 = 0; x < w; x += 4) {
-      const at = (<usize>x) << 2;
-      const now = f32x4.add(v128.load(sums + at), v128.load(add + at));
-      v128.store(out + at, inSteps(f32x4.mul(now, share), places));
-      v128.store(sums + at, f32x4.sub(now, v128.load(drop + at)));
+  for (; x > 0; x -= 4) {
+    const at = (<usize>(x - 4)) << 2;
+    const column = from + at;
+    let sum = begun(column, row, h, r);
+    for (let y: i32 = 0; y < h; y++) {
+      sum = f32x4.add(sum, v128.load(column + row * <usize>min(h - 1, y + r)));
+      v128.store(to + at + row * <usize>y, inSteps(f32x4.mul(sum, share), places));
+      sum = f32x4.sub(sum, v128.load(column + row * <usize>max(0, y - r)));
     }
   }
 }
@@ -195,7 +220,7 @@ function laidApart(from: usize, to: usize, row: usize, rows: i32, n: i32): void 
 /**
  * Running means of 2r + 1 px along rows and down columns, of three radii one after another (the first alone where `thrice` is not set), edges
  * repeated; `to` may be `from`. Numbers are rounded to steps so fine that 24 bits hold every sum of them: no error runs on, and what is even
- * stays even. `work` holds w · h + 8 · (w + 2r) + w + 64 numbers.
+ * stays even. `work` holds w · h + 8 · (w + 2r) + 64 numbers.
  */
 function means(from: usize, to: usize, w: i32, h: i32, r0: i32, r1: i32, r2: i32, thrice: bool, work: usize): void {
   const n = w * h;
@@ -203,8 +228,7 @@ function means(from: usize, to: usize, w: i32, h: i32, r0: i32, r1: i32, r2: i32
   const r = thrice ? max(r0, max(r1, r2)) : r0;
   const places = f32x4.splat(PLACES * stepFor(largest(from, n), 2 * r + 1));
   const room = (<usize>(w + 2 * r + 5)) << 4;
-  const sums = work + (((<usize>n) << 2) + 16);
-  const line = sums + (row + 16) + ((<usize>r) << 4);
+  const line = work + (((<usize>n) << 2) + 16) + ((<usize>r) << 4);
   const other = line + room;
   for (let y: i32 = 0; y < h; y += 4) {
     const rows = min(4, h - y);
@@ -218,10 +242,10 @@ function means(from: usize, to: usize, w: i32, h: i32, r0: i32, r1: i32, r2: i32
   }
   // Nothing is summed over what comes last: it need not be whole steps.
   const asItIs = f32x4.splat(0);
-  columnMeans(work, to, w, h, r0, thrice ? places : asItIs, sums);
+  columnMeans(work, to, w, h, r0, thrice ? places : asItIs);
   if (!thrice) return;
-  columnMeans(to, work, w, h, r1, places, sums);
-  columnMeans(work, to, w, h, r2, asItIs, sums);
+  columnMeans(to, work, w, h, r1, places);
+  columnMeans(work, to, w, h, r2, asItIs);
 }
 
 /** Running means of 2r + 1 px along rows, then down columns, as in `means`. */

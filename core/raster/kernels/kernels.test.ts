@@ -475,10 +475,10 @@ test.each(SIZES)('counts, lengths and steps of %i × %i numbers', (w, h) => {
   for (const v of p.data) plain[Math.max(0, Math.min(15, Math.floor((v - 10) / 5)))]++;
   expect(counts).toEqual(plain);
   const { lengths } = steady(() => ({ lengths: pairLengths(p.data, q.data) }));
-  lengths.forEach((v, i) => expect(v).toBe(Math.fround(Math.sqrt(p.data[i] ** 2 + q.data[i] ** 2))));
+  expect(lengths.findIndex((v, i) => v !== Math.fround(Math.sqrt(p.data[i] ** 2 + q.data[i] ** 2)))).toBe(-1);
   const ends = [12.5, 40, 71.5];
   const { steps } = steady(() => ({ steps: stepsOf(p.data, ends) }));
-  steps.forEach((k, i) => expect(k).toBe(ends.filter((end) => p.data[i] >= end).length));
+  expect(steps.findIndex((k, i) => k !== ends.filter((end) => p.data[i] >= end).length)).toBe(-1);
   expect([...stepsOf(p.data, [])].every((k) => k === 0)).toBe(true);
 });
 

@@ -45,7 +45,6 @@ function countsIn(labels: Uint8Array, width: number, [x0, y0, w, h]: Rect): Int3
 }
 
 function presence(labels: Uint8Array, width: number, height: number, clusters: readonly GroundCandidate[]): Presence[] {
-  const count = clusters.length;
   const sheets = sheetsOf(clusters);
   const strip = Math.max(1, Math.round(Math.min(width, height) * 0.015));
   const cells = cellCountsOf(labels, width, height);

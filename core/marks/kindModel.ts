@@ -20,7 +20,7 @@ export interface KindModel extends KindCoefficients {
 export type Reliability = readonly (readonly [number, number])[];
 
 export const KIND_MODEL: KindModel = {
-  code: '8d303d73e19f8e37',
+  code: 'c8328588b10edf3d',
   clues: [
     'coverage',
     'lines',

@@ -1,5 +1,4 @@
 import { seededRandom } from '../raster/statistics';
-import { RgbImage } from '../raster/image';
 import { inventionOf } from './invention';
 import { lightnessPlane } from '../colour/lab';
 import { Layout, layoutOf } from './layout';

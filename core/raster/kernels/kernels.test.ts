@@ -514,7 +514,11 @@ test('the colours of a picture in the order they are met, and its light', () => 
 
 test.each(SIZES)('rows of a %i × %i plane weighed, past its first and its last too', (w, h) => {
   const source = noise(w, h);
-  const taps = { first: Int32Array.of(-2, 0, h >> 1, h - 1), weights: Float32Array.from({ length: 12 }, (_, i) => Math.sin(i + 1)), count: 3 };
+  const taps = {
+    first: Int32Array.of(-2, 0, h >> 1, h - 1),
+    weights: Float32Array.from({ length: 12 }, (_, i) => Math.sin(i + 1)),
+    count: 3,
+  };
   const { sums } = steady(() => ({ sums: weighed(source.data, w, taps) }));
   for (let i = 0; i < 4; i++)
     for (let x = 0; x < w; x++) {

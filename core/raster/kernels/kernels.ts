@@ -559,7 +559,12 @@ export interface Gains {
 }
 
 /** A picture whose light is multiplied px by px; `linear` and `encode` are the tables of bytes there and, in 16385 steps, back. */
-export function relit({ width, height, data }: RgbImage, { every, knots, values }: Gains, linear: Float32Array, encode: Uint8Array): RgbImage {
+export function relit(
+  { width, height, data }: RgbImage,
+  { every, knots, values }: Gains,
+  linear: Float32Array,
+  encode: Uint8Array,
+): RgbImage {
   return once((arena) => {
     const [from, to, gains] = [arena.write(data), arena.room(data.length), arena.write(values)];
     arena.run.relit(from, to, width, height, gains, knots, every, arena.write(linear), arena.write(encode));

@@ -144,17 +144,7 @@ interface Exports {
   slope(from: number, to: number, w: number, h: number): void;
   large(labels: number, sums: number, to: number, n: number, least: number): void;
   lit(from: number, to: number, n: number, factors: number, red: number, green: number, blue: number, encode: number): void;
-  relit(
-    from: number,
-    to: number,
-    w: number,
-    h: number,
-    gains: number,
-    knots: number,
-    every: number,
-    linear: number,
-    encode: number,
-  ): void;
+  relit(from: number, to: number, w: number, h: number, gains: number, knots: number, every: number, linear: number, encode: number): void;
   reduced(
     from: number,
     w: number,
@@ -174,16 +164,7 @@ interface Exports {
   steps(from: number, n: number, ends: number, count: number, to: number): void;
   weighed(from: number, w: number, n: number, to: number, m: number, firsts: number, weights: number, count: number): void;
   luminance(rgb: number, n: number, linear: number, red: number, green: number, blue: number, to: number): void;
-  colours(
-    rgb: number,
-    n: number,
-    weights: number,
-    leftOut: number,
-    linear: number,
-    slots: number,
-    sums: number,
-    index: number,
-  ): number;
+  colours(rgb: number, n: number, weights: number, leftOut: number, linear: number, slots: number, sums: number, index: number): number;
   crests(L: number, w: number, h: number, step: number, faint: number, taken: number, strength: number, crest: number, way: number): void;
 }
 

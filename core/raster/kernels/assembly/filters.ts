@@ -134,7 +134,8 @@ function begun(from: usize, row: usize, h: i32, r: i32): v128 {
 /** Running means of 2r + 1 px down the columns of a plane: from the last ones to the first, since four at a time may reach into the next row. */
 function columnMeans(from: usize, to: usize, w: i32, h: i32, r: i32, places: v128): void {
   const row: usize = (<usize>w) << 2;
-  const share = f32x4.splat(1 / <f32>(2 * r + 1));
+  const size: i32 = 2 * r + 1;
+  const share = f32x4.splat(1 / <f32>size);
   let x: i32 = (w + 3) & ~3;
   // Sixteen columns stay in registers from the top to the bottom.
   for (; x >= 16; x -= 16) {

@@ -52,9 +52,9 @@ function bicubic(at: usize, row: usize, fx: f32, fy: f32): v128 {
   return f32x4.add(sum, weighted(alongRow(at + 3 * row, a, b, c, d), 0.5 * y3 - 0.5 * y2));
 }
 
-/** The first px that a point of the photograph is read from, along one side of n px: beyond its edges all are alike. */
-function firstOf(at: f64, n: i32): i32 {
-  return <i32>max(<f64>-4, min(<f64>(n + 1), Math.floor(at) - 1));
+/** The first px that a point past px `whole` of the photograph is read from, along one side of n px: beyond its edges all are alike. */
+function firstOf(whole: f64, n: i32): i32 {
+  return <i32>max(<f64>-4, min(<f64>(n + 1), whole - 1));
 }
 
 /** Squares of a sheet that are resampled in one go: of this side, px. */
@@ -107,8 +107,8 @@ export function squared(
         const q = h6 * u + h7 * v + h8;
         least = min(least, q);
         most = max(most, q);
-        const x = firstOf((h0 * u + h1 * v + h2) / q - 0.5, pw);
-        const y = firstOf((h3 * u + h4 * v + h5) / q - 0.5, ph);
+        const x = firstOf(Math.floor((h0 * u + h1 * v + h2) / q - 0.5), pw);
+        const y = firstOf(Math.floor((h3 * u + h4 * v + h5) / q - 0.5), ph);
         left = min(left, x);
         top = min(top, y);
         right = max(right, x);
@@ -131,13 +131,15 @@ export function squared(
             const v = <f64>(first + y) + (<f64>sy + 0.5) * each;
             for (let sx: i32 = 0; sx < n; sx++) {
               const u = <f64>x + (<f64>sx + 0.5) * each;
-              const q = h6 * u + h7 * v + h8;
-              const px = (h0 * u + h1 * v + h2) / q - 0.5;
-              const py = (h3 * u + h4 * v + h5) / q - 0.5;
-              const fx = <f32>(px - Math.floor(px));
-              const fy = <f32>(py - Math.floor(py));
-              const x0 = firstOf(px, pw);
-              const y0 = firstOf(py, ph);
+              const far = 1 / (h6 * u + h7 * v + h8);
+              const px = (h0 * u + h1 * v + h2) * far - 0.5;
+              const py = (h3 * u + h4 * v + h5) * far - 0.5;
+              const wholeX = Math.floor(px);
+              const wholeY = Math.floor(py);
+              const fx = <f32>(px - wholeX);
+              const fy = <f32>(py - wholeY);
+              const x0 = firstOf(wholeX, pw);
+              const y0 = firstOf(wholeY, ph);
               if (!whole) takeOut(photo, pw, ph, linear, x0, y0, 4, 4, part);
               const at = whole ? part + <usize>(((y0 - top) * wide + (x0 - left)) << 4) : part;
               sum = f32x4.add(sum, n > 1 ? bilinear(at + row + 16, row, fx, fy) : bicubic(at, row, fx, fy));

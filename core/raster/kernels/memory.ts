@@ -24,8 +24,11 @@ interface Exports {
   distance(mask: number, to: number, w: number, h: number, work: number): void;
   lab(rgb: number, n: number, linear: number, L: number, a: number, b: number, colour: boolean): void;
   apart(L: number, a: number, b: number, to: number, n: number, l0: number, a0: number, b0: number): void;
+  linearRow(bytes: number, n: number, linear: number, to: number): void;
   gather(
-    rgb: number,
+    lines: number,
+    places: number,
+    first: number,
     stride: number,
     count: number,
     rowWeights: number,
@@ -35,7 +38,6 @@ interface Exports {
     firsts: number,
     lengths: number,
     weights: number,
-    linear: number,
     encode: number,
   ): void;
   sauvola(from: number, mask: number, w: number, h: number, r: number, k: number, floor: number, plane: number, work: number): void;

@@ -1,12 +1,27 @@
 /** From sRGB bytes to linear light, to Lab and to distances in Lab. */
 
+/** Linear light of n sRGB bytes, by a table of 256. */
+export function linearRow(bytes: usize, n: usize, linear: usize, to: usize): void {
+  let i: usize = 0;
+  for (; i + 4 <= n; i += 4) {
+    const four = load<u32>(bytes + i);
+    let v = v128.load32_zero(linear + <usize>((four & 255) << 2));
+    v = v128.load32_lane(linear + <usize>((four >> 6) & 1020), v, 1);
+    v = v128.load32_lane(linear + <usize>((four >> 14) & 1020), v, 2);
+    v128.store(to + (i << 2), v128.load32_lane(linear + <usize>((four >> 22) & 1020), v, 3));
+  }
+  for (; i < n; i++) store<f32>(to + (i << 2), load<f32>(linear + ((<usize>load<u8>(bytes + i)) << 2)));
+}
+
 /**
- * One row of an area-mean reduction: `count` source rows of sRGB bytes, weighted, summed into `sums` (3 · stride/3 floats of
- * linear light), then along the row, and back to bytes into `row` (3 · width) by `encode`, a table of 16385 steps. `firsts` and `lengths` say from which source pixel each
- * result pixel takes how many, `weights` their shares.
+ * One row of an area-mean reduction: `count` source rows of `stride` numbers of linear light, weighted, summed into `sums`, then along the row, and
+ * back to bytes into `row` (3 · width) by `encode`, a table of 16385 steps. `firsts` and `lengths` say from which source pixel each result pixel
+ * takes how many, `weights` their shares. Source row y lies in place y modulo `places` of `lines`.
  */
 export function gather(
-  rgb: usize,
+  lines: usize,
+  places: i32,
+  first: i32,
   stride: usize,
   count: i32,
   rowWeights: usize,
@@ -16,29 +31,17 @@ export function gather(
   firsts: usize,
   lengths: usize,
   weights: usize,
-  linear: usize,
   encode: usize,
 ): void {
   // The first row begins each sum.
   for (let k: i32 = 0; k < count; k++) {
-    const share = load<f32>(rowWeights + ((<usize>k) << 2));
-    const base = rgb + stride * <usize>k;
-    const all = f32x4.splat(share);
-    let i: usize = 0;
-    for (; i + 4 <= stride; i += 4) {
+    const all = v128.load32_splat(rowWeights + ((<usize>k) << 2));
+    const line = lines + ((stride * <usize>((first + k) % places)) << 2);
+    // What lies past the end is in no pixel.
+    for (let i: usize = 0; i < stride; i += 4) {
       const to = sums + (i << 2);
-      const four = load<u32>(base + i);
-      let v = v128.load32_zero(linear + <usize>((four & 255) << 2));
-      v = v128.load32_lane(linear + <usize>((four >> 6) & 1020), v, 1);
-      v = v128.load32_lane(linear + <usize>((four >> 14) & 1020), v, 2);
-      v = v128.load32_lane(linear + <usize>((four >> 22) & 1020), v, 3);
-      v = f32x4.mul(v, all);
+      const v = f32x4.mul(v128.load(line + (i << 2)), all);
       v128.store(to, k ? f32x4.add(v128.load(to), v) : v);
-    }
-    for (; i < stride; i++) {
-      const to = sums + (i << 2);
-      const v = share * load<f32>(linear + ((<usize>load<u8>(base + i)) << 2));
-      store<f32>(to, k ? load<f32>(to) + v : v);
     }
   }
   let weight = weights;

@@ -6,7 +6,7 @@
 export { box, boxes, separable, spread } from './filters';
 export { addGradient, steepest, tensor } from './tensor';
 export { distance } from './distance';
-export { apart, gather, lab } from './colour';
+export { apart, gather, lab, linearRow } from './colour';
 export { components, sauvola, thin } from './outline';
 export { bandSums, borderSums, countUnder, crests, rise, runSums, sizeSums } from './closeUp';
 export { nearestForms } from './forms';

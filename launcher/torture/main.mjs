@@ -55,7 +55,7 @@ async function twoServers(urls, killNode = null) {
       urls[1].replace(/@([^/]+)\//, (_, hosts) => `@${hosts.split(',').find((h) => !killNode || h !== urls[0].match(/@([^,/]+)/)[1])}/`),
     );
     const [[{ twice }]] = await db.query(
-      'select count(*) twice from (select picture_id from profiles group by picture_id, profile_version, width_mm having count(*) > 1) x',
+      'select count(*) twice from (select picture_id from profiles group by picture_id, profile_version, width_mm, place, rung having count(*) > 1) x',
     );
     const [[{ orphans }]] = await db.query('select count(*) orphans from blobs b where b.complete = 0');
     await db.end();

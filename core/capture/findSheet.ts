@@ -2,7 +2,7 @@
 import { labPlanes } from '../colour/lab';
 import { gaussian } from '../raster/filters';
 import { colourRise, SCHARR } from '../raster/gradient';
-import { cropImage, Plane, plane, Point, Rect, RgbImage } from '../raster/image';
+import { boundsOf, cropImage, Plane, plane, Point, Rect, RgbImage } from '../raster/image';
 import { reduceToLongSide } from '../raster/resample';
 import { median, quantile } from '../raster/statistics';
 import { signedArea } from '../proportion/polygon';
@@ -283,12 +283,12 @@ const ROUND = 5;
 
 /** What lies within `reach` of a side, of the part known already where that holds it. */
 function partAlong(image: RgbImage, a: Point, b: Point, reach: number, known: SoftPart | null): SoftPart {
-  const [low, high] = [Math.min, Math.max].map((most) => [0, 1].map((k) => most(a[k], b[k])));
+  const { left, top, right, bottom } = boundsOf([a, b]);
   const far = reach + ROUND;
   const begin = (v: number, n: number) => Math.max(0, Math.min(n - 2, Math.floor(v) - far));
   const end = (v: number, n: number) => Math.max(2, Math.min(n, Math.ceil(v) + far + 1));
-  const [x0, y0] = [begin(low[0], image.width), begin(low[1], image.height)];
-  const [x1, y1] = [end(high[0], image.width), end(high[1], image.height)];
+  const [x0, y0] = [begin(left, image.width), begin(top, image.height)];
+  const [x1, y1] = [end(right, image.width), end(bottom, image.height)];
   if (known) {
     const [x, y, w, h] = known.rect;
     if (x0 >= x && y0 >= y && x1 <= x + w && y1 <= y + h) return known;

@@ -52,7 +52,7 @@ function lineDepth(lightness: Plane): Plane {
 }
 
 /** 1 where there is no line, 0 on it. */
-function besideLines({ width, height, data }: Plane): Plane {
+function clearOfLines({ width, height, data }: Plane): Plane {
   const out = plane(width, height);
   for (let i = 0; i < data.length; i++) out.data[i] = data[i] > 0.75 * LINE_DEPTH ? 0 : 1;
   return out;
@@ -73,7 +73,7 @@ function steepPlaces(steepness: Float32Array, w: number, h: number, reach: numbe
 export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   const { width: w, height: h } = L;
   const depth = lineDepth(L);
-  const keep = besideLines(depth);
+  const keep = clearOfLines(depth);
   if (keep.data.length - sumOf(keep.data) < LEAST_LINES * keep.data.length) return null;
   const clear = erodeMin(keep, 1);
   const { fields, rise } = filledRise([L, a, b], clear, FILL, { ...derivativeKernels(1.2), least: STEEP });

@@ -250,19 +250,19 @@ export function areaMeans(image: RgbImage, xs: readonly Span[], ys: readonly Spa
     const most = ys.reduce((m, s) => Math.max(m, s.weights.length), 0);
     // Each row's light is found once, though two rows of the result may take from it.
     const [bytes, lines, sums] = [arena.room(stride), arena.room(most * stride * 4), arena.room(stride * 4)];
-    let known = -1;
+    let known = 0;
     const width = xs.length * 3;
     const rows = arena.room(width * ys.length);
     const [firsts, lengths, weights] = writeSpans(arena, xs);
     const [table, back, rowWeights] = [arena.write(linear), arena.write(encode), arena.room(most * 4)];
     ys.forEach((span, y) => {
       const count = span.weights.length;
-      for (; known + 1 < span.first + count; known++) {
-        const row = known + 1;
-        if (row < span.first) continue;
+      const end = span.first + count;
+      for (let row = Math.max(known, span.first); row < end; row++) {
         arena.put(bytes, image.data.subarray(row * stride, (row + 1) * stride));
         arena.run.linearRow(bytes, stride, table, lines + 4 * stride * (row % most));
       }
+      known = end;
       arena.put(rowWeights, span.weights);
       const to = rows + y * width;
       arena.run.gather(lines, most, span.first, stride, count, rowWeights, sums, to, xs.length, firsts, lengths, weights, back);

@@ -1,5 +1,10 @@
 /** From sRGB bytes to linear light, to Lab and to distances in Lab. */
 
+/** Linear light of the sRGB byte at an address, by a table of 256. */
+export function lightAt(at: usize, linear: usize): f32 {
+  return load<f32>(linear + ((<usize>load<u8>(at)) << 2));
+}
+
 /** Linear light of n sRGB bytes, by a table of 256. */
 export function linearRow(bytes: usize, n: usize, linear: usize, to: usize): void {
   let i: usize = 0;
@@ -10,7 +15,7 @@ export function linearRow(bytes: usize, n: usize, linear: usize, to: usize): voi
     v = v128.load32_lane(linear + <usize>((four >> 14) & 1020), v, 2);
     v128.store(to + (i << 2), v128.load32_lane(linear + <usize>((four >> 22) & 1020), v, 3));
   }
-  for (; i < n; i++) store<f32>(to + (i << 2), load<f32>(linear + ((<usize>load<u8>(bytes + i)) << 2)));
+  for (; i < n; i++) store<f32>(to + (i << 2), lightAt(bytes + i, linear));
 }
 
 /**

@@ -1,4 +1,5 @@
 /** What is made of whole planes, to the last digit as double numbers give it: area means, counts in bins, lengths of pairs. */
+import { lightAt } from './colour';
 
 function firstTwo(at: usize): v128 {
   return f64x2.promote_low_f32x4(v128.load64_zero(at));
@@ -94,10 +95,7 @@ export function steps(from: usize, n: i32, ends: usize, count: i32, to: usize): 
 export function luminance(rgb: usize, n: i32, linear: usize, red: f64, green: f64, blue: f64, to: usize): void {
   for (let i: i32 = 0; i < n; i++) {
     const at = rgb + <usize>(3 * i);
-    const sum =
-      red * <f64>load<f32>(linear + ((<usize>load<u8>(at)) << 2)) +
-      green * <f64>load<f32>(linear + ((<usize>load<u8>(at + 1)) << 2)) +
-      blue * <f64>load<f32>(linear + ((<usize>load<u8>(at + 2)) << 2));
+    const sum = red * <f64>lightAt(at, linear) + green * <f64>lightAt(at + 1, linear) + blue * <f64>lightAt(at + 2, linear);
     store<f32>(to + ((<usize>i) << 2), <f32>sum);
   }
 }
@@ -117,10 +115,8 @@ export function colours(rgb: usize, n: i32, weights: usize, leftOut: usize, line
       continue;
     }
     const at = rgb + <usize>(3 * i);
-    const red = <usize>load<u8>(at);
-    const green = <usize>load<u8>(at + 1);
-    const blue = <usize>load<u8>(at + 2);
-    const slot = slots + (((red >> 3) << 12) | ((green >> 3) << 7) | ((blue >> 3) << 2));
+    const fives = (((<usize>load<u8>(at)) >> 3) << 10) | (((<usize>load<u8>(at + 1)) >> 3) << 5) | ((<usize>load<u8>(at + 2)) >> 3);
+    const slot = slots + (fives << 2);
     let k = load<i32>(slot);
     if (k < 0) {
       k = count++;
@@ -130,9 +126,9 @@ export function colours(rgb: usize, n: i32, weights: usize, leftOut: usize, line
     const own = sums + <usize>(40 * k);
     store<f64>(own, load<f64>(own) + 1);
     store<f64>(own + 8, load<f64>(own + 8) + <f64>load<f32>(weights + ((<usize>i) << 2)));
-    store<f64>(own + 16, load<f64>(own + 16) + <f64>load<f32>(linear + (red << 2)));
-    store<f64>(own + 24, load<f64>(own + 24) + <f64>load<f32>(linear + (green << 2)));
-    store<f64>(own + 32, load<f64>(own + 32) + <f64>load<f32>(linear + (blue << 2)));
+    store<f64>(own + 16, load<f64>(own + 16) + <f64>lightAt(at, linear));
+    store<f64>(own + 24, load<f64>(own + 24) + <f64>lightAt(at + 1, linear));
+    store<f64>(own + 32, load<f64>(own + 32) + <f64>lightAt(at + 2, linear));
     store<i32>(to, k);
   }
   return count;

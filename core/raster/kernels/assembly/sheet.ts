@@ -1,4 +1,5 @@
 /** From a photograph to a squared-up sheet: resampled in linear light, then lit evenly and written as bytes. */
+import { lightAt } from './colour';
 
 /** Linear light of one pixel's three channels; the fourth lane is 0. */
 function pixel(at: usize, linear: usize): v128 {
@@ -197,7 +198,7 @@ export function relit(from: usize, to: usize, w: i32, h: i32, gains: usize, knot
         for (let x = k * every; x < end; x++) {
           const at = <usize>(3 * (y * w + x) + c);
           const along = <f64>(x - k * every) * share;
-          const light = <f64>load<f32>(linear + ((<usize>load<u8>(from + at)) << 2)) * (gain + along * more);
+          const light = <f64>lightAt(from + at, linear) * (gain + along * more);
           const step = <i32>(max(<f64>0, min(<f64>1, light)) * 16384 + 0.5);
           store<u8>(to + at, load<u8>(encode + <usize>step));
         }

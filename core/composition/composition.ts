@@ -65,8 +65,8 @@ export function readComposition(worked: Mask, leftOut: Mask | null = null): Comp
   ];
   if (n === 0) return { centre: [0.5, 0.5], coverage: 0, envelope: { kind: 'rectangle', fit: 0, points: full }, margin: 0.5 };
   const outer = convexHull(rim);
-  // Some sixty corners of the hull say all that the basic shapes can follow.
-  const every = Math.max(1, Math.ceil(outer.length / 60));
+  // Some forty corners of the hull say all that the basic shapes can follow.
+  const every = Math.max(1, Math.ceil(outer.length / 40));
   const hull = outer.filter((_, i) => i % every === 0).map(([x, y]): Point => [x / width, y / height]);
   const shape =
     Math.abs(signedArea(hull)) > 1e-6 ? fitShapes(hull, FULL_KINDS)[0] : { kind: 'rectangle' as const, overlap: 0, outline: full };

@@ -3,16 +3,13 @@
  * which way it runs at each size; how long it stays one colour; and whether what lies between is rimmed, outlined or even.
  */
 import { Rect } from '../raster/image';
-import { Sums, sumsOf } from '../raster/kernels/closeUp';
+import { everyAt, Sums, sumsOf } from '../raster/kernels/closeUp';
 import { CloseUp, SOFTNESS } from './closeUp';
 import { Detail, DETAIL_SIZES, detailOf } from './detail';
 import { readRidges, Ridge, RidgeReading, ridgesOf } from './ridges';
 
 /** Softnesses (numbers of `SOFTNESS`) at which ridges, steps and directions are read. */
 const SIZES = [1, 2, 3] as const;
-
-/** At the broader sizes every second and every fourth px says enough; each has a direction of its own in neighbourhoods of eight of them. */
-const STRIDES = [1, 2, 4] as const;
 
 /** Everything that is read of any rectangle of a window, made once a window. */
 export interface Build {
@@ -46,13 +43,11 @@ interface SizeReading {
 
 function sizeReading(sums: Sums, n: number, rect: Rect, only: Uint8Array | null): SizeReading {
   const k = SIZES[n];
-  // Differences as far apart as the softness lets them be without loss.
-  const step = Math.max(1, Math.round(SOFTNESS[k] / 1.6));
   // Directions by the colour's tensor (Di Zenzo 1986).
-  const [count, energy, slope, darkRidge, lightRidge, darkDot, lightDot, saddle, c, s, along] = sums.size(k, step, STRIDES[n], rect, only);
+  const [count, energy, slope, darkRidge, lightRidge, darkDot, lightDot, saddle, c, s, along] = sums.size(k, rect, only);
   const all = darkRidge + lightRidge + darkDot + lightDot + saddle + 1e-9;
   return {
-    energy: (SOFTNESS[k] * Math.sqrt(energy / Math.max(1, count))) / (2 * step),
+    energy: (SOFTNESS[k] * Math.sqrt(energy / Math.max(1, count))) / (2 * everyAt(k)),
     coherence: energy > 0 ? Math.hypot(c, s) / energy : 0,
     local: energy > 0 ? along / energy : 0,
     darkRidge: darkRidge / all,

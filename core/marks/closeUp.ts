@@ -2,12 +2,14 @@
 import { linearFromByte } from '../colour/srgb';
 import { gaussianSoftening } from '../raster/filters';
 import { RgbImage } from '../raster/image';
-import { CloseUp } from '../raster/kernels/closeUp';
+import { CloseUp, everyAt } from '../raster/kernels/closeUp';
 
 /** Softness (px of the picture as read) between which the sizes of detail lie. */
 export const SOFTNESS = [0.6, 1.2, 2.5, 5, 10] as const;
 
-const SOFTENINGS = SOFTNESS.map(gaussianSoftening);
+const [FINEST, FINE, RIDGED] = SOFTNESS.map(gaussianSoftening);
+/** From each to the next, of which half as many px are kept. */
+const BROAD = SOFTNESS.slice(2).map((s, n) => gaussianSoftening(Math.sqrt(s ** 2 - SOFTNESS[n + 1] ** 2) / everyAt(n + 2)));
 
 export type { CloseUp };
 
@@ -16,5 +18,6 @@ export const closeUp = (image: RgbImage): CloseUp => ({
   height: image.height,
   image,
   linear: linearFromByte,
-  softness: SOFTENINGS,
+  fine: [FINEST, FINE, RIDGED],
+  broad: BROAD,
 });

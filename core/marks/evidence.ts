@@ -71,15 +71,20 @@ function peakedShare(density: Float64Array, directions: readonly Direction[]): n
 /** With less than this share of it under lines, a piece has no spacing. */
 const LEAST_LINED = 0.015;
 
-function waysIn(work: Workup, rect: Rect): { density: Float64Array; directions: Direction[] } {
-  const density = angleDensity(work.field, rect);
-  return { density, directions: principalDirections(density) };
+/** Which ways a piece's strokes run, and how far apart those of the first way lie. */
+export interface Ways {
+  density: Float64Array;
+  directions: Direction[];
+  spacing: SpacingReading | null;
 }
 
-/** The spacing of a piece alone: where it is lined, what its evidence would say of it. */
-export function spacingIn(work: Workup, rect: Rect): SpacingReading | null {
-  const { directions } = waysIn(work, rect);
-  return directions.length ? readSpacing(work.depart, rect, directions[0].angle) : null;
+const spacingAlong = (work: Workup, rect: Rect, way: Direction | undefined) => (way ? readSpacing(work.depart, rect, way.angle) : null);
+
+/** The ways of a piece; the spacing as its evidence would say where it is lined. */
+export function waysIn(work: Workup, rect: Rect): Ways {
+  const density = angleDensity(work.field, rect);
+  const directions = principalDirections(density);
+  return { density, directions, spacing: spacingAlong(work, rect, directions[0]) };
 }
 
 /** Gathers what speaks for and against each kind inside each of the rectangles of a worked-up window. */
@@ -87,10 +92,17 @@ export function gatherEvidence(work: Workup, rects: readonly Rect[]): Evidence[]
   return pieceSums(work, rects).map((sums, k) => evidenceIn(work, rects[k], sums));
 }
 
-function evidenceIn(work: Workup, rect: Rect, sums: Float64Array): Evidence {
+/** The same of one piece whose ways are known. */
+export function evidenceWith(work: Workup, rect: Rect, ways: Ways): Evidence {
+  const [sums] = pieceSums(work, [rect]);
+  return evidenceIn(work, rect, sums, ways);
+}
+
+function evidenceIn(work: Workup, rect: Rect, sums: Float64Array, known: Ways | null = null): Evidence {
   const [x0, y0, w, h] = rect;
   const n = w * h;
-  const [marked, lineArea, lineDepart, restDepart, skeleton, ends, forks, toneSum, toneSquare, textureSum, textureSquare, steepest] = sums;
+  const [marked, lineArea, lineDepart, restDepart, skeleton, ends, forks, toneSum, toneSquare, textureSum, textureSquare, steepest, tones] =
+    sums;
   const width = skeleton > 0 ? lineArea / skeleton : 0;
   const within = (x: number, y: number) => x >= x0 && y >= y0 && x < x0 + w && y < y0 + h;
   let speckArea = 0;
@@ -128,11 +140,12 @@ function evidenceIn(work: Workup, rect: Rect, sums: Float64Array): Evidence {
       straight.push(s.straightness);
     }
   }
-  const { density, directions } = waysIn(work, rect);
+  const density = known?.density ?? angleDensity(work.field, rect);
+  const directions = known?.directions ?? principalDirections(density);
   const lined = lineArea > LEAST_LINED * n;
-  const spacing = lined && directions.length ? readSpacing(work.depart, rect, directions[0].angle) : null;
-  const second = lined && directions.length > 1 ? readSpacing(work.depart, rect, directions[1].angle) : null;
-  const { mean, sd } = spreadOf(n, toneSum, toneSquare);
+  const spacing = lined ? (known ? known.spacing : spacingAlong(work, rect, directions[0])) : null;
+  const second = lined ? spacingAlong(work, rect, directions[1]) : null;
+  const { mean, sd } = spreadOf(Math.max(1, tones), toneSum, toneSquare);
   return {
     coverage: marked / n,
     lineCoverage: lineArea / n,

@@ -1,7 +1,7 @@
 /** Knows which way strokes run: structure tensor, axial statistics on doubled angles, and the peaks of the angle density. */
 import { derivativeKernels } from '../raster/gradient';
 import { Plane, Rect } from '../raster/image';
-import { tensor } from '../raster/kernels/kernels';
+import { densityIn, Tensor, tensor, turnsIn } from '../raster/kernels/kernels';
 import { axialDifference } from '../raster/statistics';
 
 export interface Direction {
@@ -10,27 +10,18 @@ export interface Direction {
   weight: number;
 }
 
-export interface OrientationField {
-  width: number;
-  height: number;
-  /** Angle along the strokes, degrees [0, 180) as seen. */
-  angle: Float32Array;
-  /**
-   * Say of each pixel: the root of gradient energy times squared local coherence, 0 under the noise.
-   * The root keeps a few very dark outlines from outvoting many paler hatches.
-   */
-  weight: Float32Array;
-  /** Weight times cosine and sine of the doubled angle. */
-  cos: Float32Array;
-  sin: Float32Array;
-}
+/**
+ * Angle along the strokes at each pixel, degrees [0, 180) as seen; its say: the root of gradient energy times squared local coherence, 0 under
+ * the noise (the root keeps a few very dark outlines from outvoting many paler hatches); and that times cosine and sine of the doubled angle.
+ */
+export type OrientationField = Tensor;
 
 /** Orientation at every pixel by the structure tensor (Bigün and Granlund 1987), derivative sigma in px, window sigma 1.6 px. */
 export function orientationField(tone: Plane, noise: number, derivative = 1): OrientationField {
   const { derive, soften } = derivativeKernels(derivative);
   // Variance of a Gaussian derivative of white noise is noise² / (8 π σ⁴); twice that for both axes, with a margin.
   const floor = (4 * 2 * noise * noise) / (8 * Math.PI * derivative ** 4) + 0.05;
-  return { width: tone.width, height: tone.height, ...tensor(tone, derive, soften, floor) };
+  return tensor(tone, derive, soften, floor);
 }
 
 /** Axial mean and resultant length of weighted angles (Mardia and Jupp 2000, ch. 9): degrees [0, 180), 0–1. */
@@ -54,11 +45,8 @@ function halved(c: number, s: number): number {
 }
 
 /** Weighted density of a field's angles inside `rect` in 180 bins of 1°, smoothed by a Gaussian of 3°. */
-export function angleDensity(field: OrientationField, [x0, y0, w, h]: Rect): Float64Array {
-  const raw = new Float64Array(180);
-  const { angle, weight } = field;
-  for (let y = y0; y < y0 + h; y++)
-    for (let i = y * field.width + x0, end = i + w; i < end; i++) if (weight[i] > 0) raw[angle[i] | 0] += weight[i];
+export function angleDensity(field: OrientationField, rect: Rect): Float64Array {
+  const raw = densityIn(field, rect);
   const out = new Float64Array(180);
   for (let k = -12; k <= 12; k++) {
     const g = Math.exp((-k * k) / 18);
@@ -72,11 +60,14 @@ export function principalDirections(density: Float64Array): Direction[] {
   const total = density.reduce((a, b) => a + b, 0);
   if (!(total > 0)) return [];
   const peaks: number[] = [];
-  const order = Array.from(density.keys()).sort((a, b) => density[b] - density[a]);
-  for (const i of order) {
-    const [before, after] = [density[(i + 179) % 180], density[(i + 1) % 180]];
-    if (density[i] < before || density[i] < after) continue;
-    if (density[i] < 0.12 * density[order[0]] || density[i] < (1.25 * total) / 180) break;
+  const crests: number[] = [];
+  let most = 0;
+  density.forEach((v, i) => {
+    most = Math.max(most, v);
+    if (v >= density[(i + 179) % 180] && v >= density[(i + 1) % 180]) crests.push(i);
+  });
+  for (const i of crests.sort((a, b) => density[b] - density[a])) {
+    if (density[i] < 0.12 * most || density[i] < (1.25 * total) / 180) break;
     if (peaks.some((p) => Math.abs(axialDifference(p, i)) < 14)) continue;
     peaks.push(i);
     if (peaks.length === 4) break;
@@ -123,37 +114,26 @@ export interface Turning {
 
 const CELLS = 4;
 
-export function directionTurn(field: OrientationField, [x0, y0, w, h]: Rect): Turning {
-  const { weight, cos, sin } = field;
+export function directionTurn(field: OrientationField, rect: Rect): Turning {
+  const cells = turnsIn(field, rect, CELLS);
   const angles: number[] = [];
   const weights: number[] = [];
   let order = 0;
   let all = 0;
   let sumC = 0;
   let sumS = 0;
-  for (let cy = 0; cy < CELLS; cy++)
-    for (let cx = 0; cx < CELLS; cx++) {
-      let c = 0;
-      let s = 0;
-      let total = 0;
-      const left = x0 + Math.floor((cx * w) / CELLS);
-      const right = x0 + Math.floor(((cx + 1) * w) / CELLS);
-      for (let y = y0 + Math.floor((cy * h) / CELLS); y < y0 + Math.floor(((cy + 1) * h) / CELLS); y++)
-        for (let i = y * field.width + left, end = y * field.width + right; i < end; i++) {
-          c += cos[i];
-          s += sin[i];
-          total += weight[i];
-        }
-      if (!(total > 0)) continue;
-      const strength = Math.hypot(c, s);
-      sumC += c;
-      sumS += s;
-      order += strength;
-      all += total;
-      if (strength / total < 0.6) continue;
-      angles.push(halved(c, s));
-      weights.push(total);
-    }
+  for (let k = 0; k < cells.length; k += 3) {
+    const [c, s, total] = cells.subarray(k, k + 3);
+    if (!(total > 0)) continue;
+    const strength = Math.hypot(c, s);
+    sumC += c;
+    sumS += s;
+    order += strength;
+    all += total;
+    if (strength / total < 0.6) continue;
+    angles.push(halved(c, s));
+    weights.push(total);
+  }
   const whole = {
     coherence: all > 0 ? Math.hypot(sumC, sumS) / all : 0,
     meanAngle: halved(sumC, sumS),

@@ -4,7 +4,7 @@
  */
 import { axialMean } from './orientation';
 import { Rect } from '../raster/image';
-import { sumsOf } from '../raster/kernels/closeUp';
+import { Chain, sumsOf } from '../raster/kernels/closeUp';
 import { CloseUp, SOFTNESS } from './closeUp';
 
 /** One linked ridge. */
@@ -27,113 +27,25 @@ export interface Ridge {
 /** Softnesses (numbers of `SOFTNESS`) at which ridges are looked for: lines of about 2 to 4, and 4 to 9 px. */
 const RIDGE_SIZES = [1, 2] as const;
 /** Height over the sides (L*) from which a ridge is clear, and down to which it is followed. */
-const [CLEAR, FAINT] = [7, 3];
-const LEAST_POINTS = 8;
+const LIMITS = { clear: 7, faint: 3, least: 8 };
 
 /** Ridges of a window, each counted at the size at which it stands out most. */
 export function ridgesOf(close: CloseUp): Ridge[] {
-  const { width: w, height: h } = close;
-  const taken = new Uint8Array(w * h);
-  const out: Ridge[] = [];
   // Broad ones first: on their flanks and in their middle finer ones may be found that are only texture.
-  RIDGE_SIZES.map((_, n) => n)
-    .reverse()
-    .forEach((n) => out.push(...ridgesAt(close, n, taken)));
-  return out;
-}
-
-function ridgesAt(close: CloseUp, n: number, taken: Uint8Array): Ridge[] {
-  const { width: w, height: h } = close;
-  const step = Math.max(1, Math.round(SOFTNESS[RIDGE_SIZES[n]]));
-  const { strength, crest } = sumsOf(close).crests(RIDGE_SIZES[n], step, FAINT, taken);
-  return linked(crest, strength, taken, n, w, h, 2 * step);
-}
-
-/** Steps to the eight neighbours, and how far each is, px. */
-const DX = Int8Array.of(1, 1, 0, -1, -1, -1, 0, 1);
-const DY = Int8Array.of(0, 1, 1, 1, 0, -1, -1, -1);
-const FAR = Float64Array.from(DX, (dx, k) => Math.hypot(dx, DY[k]));
-
-/** Chains of crest px of one sign, from a clear one both ways along the faint. */
-function linked(crest: Uint8Array, strength: Float32Array, taken: Uint8Array, size: number, w: number, h: number, margin: number): Ridge[] {
-  const around = Int32Array.from(DX, (dx, k) => DY[k] * w + dx);
-  const out: Ridge[] = [];
-  const chain: number[] = [];
-  const walk = (from: number, sign: number): void => {
-    let here = from;
-    let [lx, ly] = [0, 0];
-    for (let n = 0; ; n++) {
-      let next = -1;
-      let best = -Infinity;
-      for (let k = 0; k < 8; k++) {
-        const q = here + around[k];
-        if (crest[q] === 0) continue;
-        const high = strength[q] * sign;
-        if (high <= 0) continue;
-        const ahead = (DX[k] * lx + DY[k] * ly) / FAR[k];
-        if (n > 2 && ahead < 0) continue;
-        const worth = ahead * 6 + high;
-        if (worth > best) {
-          best = worth;
-          next = k;
-        }
-      }
-      if (next < 0) return;
-      here += around[next];
-      crest[here] = 0;
-      lx = 0.7 * lx + 0.3 * DX[next];
-      ly = 0.7 * ly + 0.3 * DY[next];
-      chain.push(here);
-    }
-  };
-  for (let i = 0; i < crest.length; i++) {
-    if (crest[i] === 0 || Math.abs(strength[i]) < CLEAR) continue;
-    const sign = Math.sign(strength[i]);
-    crest[i] = 0;
-    chain.length = 0;
-    walk(i, sign);
-    const forward = chain.length;
-    walk(i, sign);
-    // The way back turned round, then the first, then the way on.
-    const points = new Int32Array(chain.length + 1);
-    const back = chain.length - forward;
-    for (let k = 0; k < back; k++) points[k] = chain[chain.length - 1 - k];
-    points[back] = i;
-    for (let k = 0; k < forward; k++) points[back + 1 + k] = chain[k];
-    if (points.length < LEAST_POINTS) continue;
-    const ridge = measured(points, strength, size, w);
-    out.push(ridge);
-    take(taken, points, w, h, margin);
-  }
-  return out;
-}
-
-/** Marks what lies within `margin` px of a chain: all round its first px, and of each next one the sides it moved toward. */
-function take(taken: Uint8Array, points: Int32Array, w: number, h: number, margin: number): void {
-  let [px, py] = [NaN, NaN];
-  for (const p of points) {
-    const x = p % w;
-    const y = (p - x) / w;
-    const [left, right] = [Math.max(0, x - margin), Math.min(w - 1, x + margin)];
-    const [top, bottom] = [Math.max(0, y - margin), Math.min(h - 1, y + margin)];
-    const near = Math.abs(x - px) <= 1 && Math.abs(y - py) <= 1;
-    for (let j = top; j <= bottom; j++) {
-      // Rows that the one before covered but for one px at a side.
-      if (near && Math.abs(j - py) <= margin) {
-        if (x !== px) taken[j * w + (x > px ? right : left)] = 1;
-      } else for (let i = j * w + left; i <= j * w + right; i++) taken[i] = 1;
-    }
-    [px, py] = [x, y];
-  }
+  const sizes = RIDGE_SIZES.map((k, size) => {
+    const step = Math.max(1, Math.round(SOFTNESS[k]));
+    return { k, size, step, margin: 2 * step };
+  }).reverse();
+  return sumsOf(close)
+    .ridges(sizes, LIMITS)
+    .flatMap((chains, n) => chains.map((chain) => measured(chain, sizes[n].size, close.width)));
 }
 
 /** Steps over which a ridge's course is read, px, and px averaged at each: a staircase turns at every px. */
 const STRIDE = 8;
 const AVERAGED = 2;
 
-function measured(points: Int32Array, strength: Float32Array, size: number, w: number): Ridge {
-  let height = 0;
-  for (const p of points) height += Math.abs(strength[p]);
+function measured({ points, height }: Chain, size: number, w: number): Ridge {
   const at = (k: number): [number, number] => {
     let [x, y, n] = [0, 0, 0];
     for (let j = Math.max(0, k - AVERAGED); j <= Math.min(points.length - 1, k + AVERAGED); j++, n++) {
@@ -170,9 +82,9 @@ function measured(points: Int32Array, strength: Float32Array, size: number, w: n
   return {
     points,
     box: [left, top, right, bottom],
-    dark: strength[points[0]] > 0,
+    dark: height > 0,
     size,
-    height: height / points.length,
+    height: Math.abs(height),
     straightness: length > 0 ? Math.min(1, Math.hypot(bx - ax, by - ay) / length) : 1,
     curl: length > 0 ? turned / length : 0,
     angle: axialMean(angles, steps).angle,

@@ -1,6 +1,6 @@
 /** Knows how far apart strokes of one direction lie: single crossings counted along the normal, after averaging along the strokes. */
 import { Plane, Point, Rect } from '../raster/image';
-import { strips } from '../raster/kernels/kernels';
+import { Strips, strips } from '../raster/kernels/kernels';
 import { mean, median, quantile, standardDeviation } from '../raster/statistics';
 
 export interface SpacingReading {
@@ -15,15 +15,9 @@ export interface SpacingReading {
 /** Averaging length along the strokes, px: long enough to melt a crossing set, short enough for slight arcs. */
 const ALONG = 22;
 const LEAST = 5;
+const ENOUGH_RUNS = 4;
 /** Two strokes have a distance, not a spacing, however often they are crossed. */
 const LEAST_STROKES = 3;
-
-/** One profile across the strokes, averaged over two strips of half of `ALONG` px; NaN where not the whole length lies inside. */
-function profileOf(before: Float32Array, after: Float32Array): Float64Array {
-  const out = new Float64Array(before.length);
-  for (let v = 0; v < out.length; v++) out[v] = (before[v] + after[v]) / ALONG;
-  return out;
-}
 
 /** Sub-pixel places of the crests of a profile that stand out by at least `least` from the troughs on both sides. */
 function crests(profile: Float64Array, least: number): number[] {
@@ -55,16 +49,6 @@ function crests(profile: Float64Array, least: number): number[] {
   return out;
 }
 
-function smooth(run: Float64Array): Float64Array {
-  const out = new Float64Array(run.length);
-  for (let i = 0; i < run.length; i++) {
-    const a = run[Math.max(0, i - 1)];
-    const b = run[Math.min(run.length - 1, i + 1)];
-    out[i] = 0.25 * a + 0.5 * run[i] + 0.25 * b;
-  }
-  return out;
-}
-
 /** An unbroken stretch of a profile across strokes, smoothed, one value a px. */
 interface Run {
   values: Float64Array;
@@ -72,19 +56,35 @@ interface Run {
   at: readonly [u: number, v: number];
 }
 
-/** Unbroken runs of a profile at column u, at least 12 samples long. */
-function runsOf(profile: Float64Array, u: number): Run[] {
+/** A run shorter than this says nothing of what repeats. */
+const LEAST_RUN = 12;
+
+/** Unbroken runs of the profiles across the strokes, each the mean of two strips of half of `ALONG` px side by side; broken where not the whole length lies inside. */
+function runsOf({ sums, height }: Strips): Run[] {
   const runs: Run[] = [];
-  let start = -1;
-  for (let i = 0; i <= profile.length; i++) {
-    const inside = i < profile.length && !Number.isNaN(profile[i]);
-    if (inside && start < 0) start = i;
-    if (!inside && start >= 0) {
-      if (i - start >= 12) runs.push({ values: smooth(profile.subarray(start, i)), at: [u, start] });
-      start = -1;
+  for (let first = 0, u = 0; first + 2 * height <= sums.length; first += height, u += ALONG / 2) {
+    const at = (v: number) => (sums[first + v] + sums[first + height + v]) / ALONG;
+    for (let start = 0; start < height; start++) {
+      let n = 0;
+      while (start + n < height && !Number.isNaN(at(start + n))) n++;
+      if (n >= LEAST_RUN) runs.push({ values: smoothed(at, start, n), at: [u, start] });
+      start += n;
     }
   }
   return runs;
+}
+
+/** n values from `start` on, each with a half of itself and a quarter of those beside it. */
+function smoothed(at: (k: number) => number, start: number, n: number): Float64Array {
+  const out = new Float64Array(n);
+  let [before, here] = [at(start), at(start)];
+  for (let i = 0; i < n; i++) {
+    const after = i + 1 < n ? at(start + i + 1) : here;
+    out[i] = 0.25 * before + 0.5 * here + 0.25 * after;
+    before = here;
+    here = after;
+  }
+  return out;
 }
 
 /** Part of the profiles' own variance that strokes too close to be counted leave in their autocorrelation. */
@@ -119,15 +119,18 @@ interface Crossed extends Run {
 
 /** Profiles across what runs along `angle` inside `rect`, with their crossings, and the turned plane's size; null where finer strokes repeat than can be counted. */
 function crossed(marks: Plane, rect: Rect, angle: number): { runs: Crossed[]; width: number; height: number } | null {
-  const { width, height, sums } = strips(marks, rect, angle, ALONG / 2);
-  const runs = sums.slice(1).flatMap((after, k) => runsOf(profileOf(sums[k], after), (k * ALONG) / 2));
-  if (!runs.length || tooFine(runs)) return null;
+  const turned = strips(marks, rect, angle, ALONG / 2);
+  const runs = runsOf(turned);
+  // Half of many say how they are.
+  const some = runs.length < 2 * ENOUGH_RUNS ? runs : runs.filter((_, k) => k % 2);
+  if (!runs.length || tooFine(some)) return null;
   const swing = quantile(
-    runs.map((r) => quantile(r.values, 0.9) - quantile(r.values, 0.1)),
+    some.map((r) => quantile(r.values, 0.9) - quantile(r.values, 0.1)),
     0.75,
   );
   const least = Math.max(2.5, 0.22 * swing);
-  return { runs: runs.map((r) => ({ ...r, crests: crests(r.values, least) })), width, height };
+  const { width, height } = turned;
+  return { runs: runs.map(({ values, at }) => ({ values, at, crests: crests(values, least) })), width, height };
 }
 
 /**

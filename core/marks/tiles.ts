@@ -1,7 +1,7 @@
 /** Knows how a picture is gone over: windows spread over it, each worked up once, and their tiles with what kind of marks each holds. */
 import { evened, SheetTone } from '../colour/sheetTone';
 import { cropImage, Mask, Point, Rect, RgbImage } from '../raster/image';
-import { Evidence, gatherEvidence, spacingIn } from './evidence';
+import { Evidence, evidenceWith, gatherEvidence, waysIn } from './evidence';
 import { Belief, CROSSED, decideKind, HATCHED, isLikely, likeliest, MarkKind, ONE_WAY, SINGLE, STROKES, weighKinds } from './kinds';
 import { Workup, workUp } from './workup';
 
@@ -142,9 +142,9 @@ const WIDE = 0.15;
 export function widened(work: Workup, tiles: TileReading[]): TileReading[] {
   const lines = tiles.filter((t) => t.single).length;
   if (lines < 0.4 * tiles.filter((t) => t.area).length || !lines) return tiles;
-  const spacing = spacingIn(work, wholeOf(work));
-  if (!spacing || spacing.px < WIDE * TILE) return tiles;
-  const [whole] = gatherEvidence(work, [wholeOf(work)]);
+  const ways = waysIn(work, wholeOf(work));
+  if (!ways.spacing || ways.spacing.px < WIDE * TILE) return tiles;
+  const whole = evidenceWith(work, wholeOf(work), ways);
   const wide = told(weighKinds(whole));
   if (!wide.hatched || !whole.spacing) return tiles;
   return tiles.map((t) => (t.single ? { ...t, ...wide, evidence: { ...t.evidence, spacing: whole.spacing } } : t));
@@ -154,16 +154,18 @@ export function widened(work: Workup, tiles: TileReading[]): TileReading[] {
 export type TileAt = (at: Point) => TileReading;
 
 export function tileFinder(tiles: readonly TileReading[], [ox, oy]: Rect, width: number, height: number): TileAt {
+  const centres = tiles.flatMap(({ centre: [u, v] }) => [u * width - ox, v * height - oy]);
+  const [wide, high] = [width ** 2, height ** 2];
   return ([x, y]) => {
-    const [u, v] = [(ox + x) / width, (oy + y) / height];
-    let near = tiles[0];
+    let near = 0;
     let least = Infinity;
-    for (const t of tiles) {
-      const [du, dv] = [t.centre[0] - u, t.centre[1] - v];
-      if (du * du + dv * dv >= least) continue;
-      least = du * du + dv * dv;
-      near = t;
+    for (let k = 0; k < tiles.length; k++) {
+      const [du, dv] = [centres[2 * k] - x, centres[2 * k + 1] - y];
+      const far = (du * du) / wide + (dv * dv) / high;
+      if (far >= least) continue;
+      least = far;
+      near = k;
     }
-    return near;
+    return tiles[near];
   };
 }

@@ -2,6 +2,7 @@
 import { SheetTone } from '../colour/sheetTone';
 import { Mask, RgbImage } from '../raster/image';
 import { putAway } from '../raster/kernels/closeUp';
+import { turnsIn } from '../raster/kernels/kernels';
 import { packStrokes, Traced } from './traced';
 import { TileReading, tilesOf, widened, Window, workWindow } from './tiles';
 import { Workup } from './workup';
@@ -21,22 +22,15 @@ const FIELD = 32;
 const [LEAST_ORDER, LEAST_LINED] = [0.35, 0.06];
 
 function ticksOf({ field, lines }: Workup, { rect: [ox, oy], own: [x0, y0, w, h] }: Window): number[] {
-  const { width, cos, sin, weight } = field;
   const out: number[] = [];
   const [nx, ny] = [Math.max(1, Math.round(w / FIELD)), Math.max(1, Math.round(h / FIELD))];
   for (let j = 0; j < ny; j++)
     for (let i = 0; i < nx; i++) {
       const [left, right] = [0, 1].map((k) => x0 - ox + Math.floor(((i + k) * w) / nx));
       const [top, bottom] = [0, 1].map((k) => y0 - oy + Math.floor(((j + k) * h) / ny));
-      let [c, s, total, lined] = [0, 0, 0, 0];
-      for (let y = top; y < bottom; y++)
-        for (let x = left; x < right; x++) {
-          const k = y * width + x;
-          c += cos[k];
-          s += sin[k];
-          total += weight[k];
-          lined += lines.data[k];
-        }
+      const [c, s, total] = turnsIn(field, [left, top, right - left, bottom - top], 1);
+      let lined = 0;
+      for (let y = top; y < bottom; y++) for (let x = left; x < right; x++) lined += lines.data[y * lines.width + x];
       const order = total > 0 ? Math.hypot(c, s) / total : 0;
       if (order < LEAST_ORDER || lined < LEAST_LINED * (right - left) * (bottom - top)) continue;
       out.push(ox + (left + right) / 2, oy + (top + bottom) / 2, ((Math.atan2(s, c) * 90) / Math.PI + 180) % 180, order);

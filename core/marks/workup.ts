@@ -17,7 +17,7 @@ export interface Workup {
   height: number;
   /** How far each pixel departs from the ground (or from the lightest part, where no ground is known). */
   depart: Plane;
-  /** The same, softened by 8 px: tone without strokes. */
+  /** The same, softened by 8 px: tone without strokes; every fourth px of every fourth row. */
   tone: Plane;
   /** Energy by band beside the strokes. */
   surface: SurfaceEnergy;
@@ -52,7 +52,8 @@ const LINES = { radius: 11, k: 0.12 };
 const WORKED_TONE = 4;
 
 const [FINE, , MIDDLE, COARSE] = BAND_EDGES.map(gaussianSoftening);
-const TONE = gaussianSoftening(8);
+/** From the coarsest on, in every fourth px: so soft, the tone needs no more. */
+const TONE = gaussianSoftening(Math.sqrt(8 ** 2 - BAND_EDGES[3] ** 2) / 4);
 
 /** Works up one window; `ground` is the bare sheet's Lab, or null. */
 export function workUp(image: RgbImage, ground: readonly number[] | null): Workup {

@@ -107,30 +107,39 @@ const NEARER = Float64Array.from({ length: (2 * REACH) ** 2 }, (_, i) => {
   return Math.exp(-(u * u + v * v) / (2 * REACH * REACH * 0.5));
 });
 
+/** What is described is shared among the nearest cells, so that a small slip changes little: of each px, four cells and its shares of them. */
+const [SHARED_CELL, SHARE] = [new Uint8Array(4 * (2 * REACH) ** 2), new Float64Array(4 * (2 * REACH) ** 2)];
+for (let v = 0, i = 0; v < 2 * REACH; v++)
+  for (let u = 0; u < 2 * REACH; u++)
+    for (let k = 0; k < 4; k++, i++) {
+      const [gx, gy] = [u, v].map((p) => ((p + 0.5) / (2 * REACH)) * CELLS - 0.5);
+      const [cx, cy] = [Math.floor(gx) + (k & 1), Math.floor(gy) + (k >> 1)];
+      // What would go to a cell beyond the rim goes nowhere.
+      if (cx < 0 || cy < 0 || cx >= CELLS || cy >= CELLS) continue;
+      SHARED_CELL[i] = cy * CELLS + cx;
+      SHARE[i] = (1 - Math.abs(gx - cx)) * (1 - Math.abs(gy - cy));
+    }
+
 function formAt({ size, way, width: w, height: h }: Slopes, x: number, y: number, turn: number): Uint8Array {
   const bins = new Float64Array(CELLS * CELLS * WAYS);
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
-  for (let v = -REACH + 0.5; v < REACH; v++)
-    for (let u = -REACH + 0.5; u < REACH; u++) {
+  for (let v = -REACH + 0.5, n = 0; v < REACH; v++)
+    for (let u = -REACH + 0.5; u < REACH; u++, n++) {
       const px = Math.round(x + c * u - s * v);
       const py = Math.round(y + s * u + c * v);
       if (px < 0 || py < 0 || px >= w || py >= h) continue;
       const i = py * w + px;
-      const weight = size[i] * NEARER[(v + REACH - 0.5) * 2 * REACH + u + REACH - 0.5];
-      // Shared among the nearest cells and directions, so that a small slip changes little.
-      const gx = ((u + REACH) / (2 * REACH)) * CELLS - 0.5;
-      const gy = ((v + REACH) / (2 * REACH)) * CELLS - 0.5;
+      const weight = size[i] * NEARER[n];
+      // And among the nearest directions.
       const a = (((((way[i] - turn) / (2 * Math.PI)) * WAYS) % WAYS) + WAYS) % WAYS;
-      const x0 = Math.floor(gx);
-      const y0 = Math.floor(gy);
       const a0 = Math.floor(a);
-      for (let k = 0; k < 8; k++) {
-        const cx = x0 + (k & 1);
-        const cy = y0 + ((k >> 1) & 1);
-        const ca = a0 + (k >> 2);
-        if (cx < 0 || cy < 0 || cx >= CELLS || cy >= CELLS) continue;
-        const share = (1 - Math.abs(gx - cx)) * (1 - Math.abs(gy - cy)) * (1 - Math.abs(a - ca));
-        bins[(cy * CELLS + cx) * WAYS + (ca % WAYS)] += weight * share;
+      const later = weight * (a - a0);
+      const sooner = weight - later;
+      const [first, second] = [a0 % WAYS, (a0 + 1) % WAYS];
+      for (let k = 4 * n; k < 4 * n + 4; k++) {
+        const cell = SHARED_CELL[k] * WAYS;
+        bins[cell + first] += sooner * SHARE[k];
+        bins[cell + second] += later * SHARE[k];
       }
     }
   const unit = () => Math.sqrt(bins.reduce((t, b) => t + b * b, 0)) || 1;

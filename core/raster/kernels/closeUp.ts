@@ -1,80 +1,122 @@
 /**
- * Knows one picture at several softnesses, in Lab, and the sums that are read of it. Its planes stay in the compiled loops' memory until
- * another close-up is read: they are made again when they are asked for later.
+ * Knows one picture at several softnesses, in Lab, and the sums that are read of it: what is broadly soft by ever fewer px (a pyramid, Burt and
+ * Adelson 1983). Its planes stay in the compiled loops' memory until another close-up is read: they are made again when they are asked for later.
  */
 import { Plane, Rect, RgbImage } from '../image';
 import { labAt, softenAt, Softening } from './kernels';
-import { Arena, Instance, ownInstance } from './memory';
+import { Arena, keepAnew, keeping, letGo, once } from './memory';
 
 export interface CloseUp {
   width: number;
   height: number;
   image: RgbImage;
   linear: Float32Array;
-  softness: readonly Softening[];
+  /** How the three finest softnesses come from the picture; the third only for ridges. */
+  fine: readonly [Softening, Softening, Softening];
+  /** How the third and each broader one comes from every second px of the one before, in those px. */
+  broad: readonly Softening[];
 }
+
+/** How many px lie from one to the next of the planes at softness k. */
+export const everyAt = (k: number): number => 1 << Math.max(0, k - 1);
+
+type Planes = readonly [L: number, a: number, b: number];
 
 interface Rest {
   close: CloseUp;
-  instance: Instance;
   /** Address of L*, not softened. */
   lightness: number;
-  /** Addresses of the planes by softness; the finest of a and b is not softened. */
-  L: number[];
-  a: number[];
-  b: number[];
+  /** The third softness at every px. */
+  ridged: number;
+  /** Addresses by softness of the planes of L*, a* and b*; the finest of the last two is not softened. */
+  soft: Planes[];
+  /** The same by as few px as the next softness has. */
+  spaced: Planes[];
   rise: number;
-  /** Room for a mask, and the one that lies there: many sums in turn ask for the same. */
-  mask: number;
-  masked: Uint8Array | null;
-  free: number;
 }
-
-/** Which softness the rise of the colour is read at. */
-const RISE_AT = 1;
 
 let resting: Rest | null = null;
 
-/** Lets go of the planes, and of the memory they are in. */
+/** Lets go of the planes, of what else was kept beside them, and of the memory they are in. */
 export function putAway(): void {
   resting = null;
+  letGo();
 }
 
 function laidOut(close: CloseUp): Rest {
   if (resting?.close === close) return resting;
-  const own = resting?.close.image.data.length === close.image.data.length ? resting.instance : ownInstance();
   resting = null;
-  const { width: w, height: h } = close;
-  const arena = new Arena(own);
-  const plane = () => arena.room(4 * w * h);
-  const [L, a, b] = [close.softness.map(plane), close.softness.map(plane), close.softness.map(plane)];
-  const [rise, lightness, mask] = [plane(), plane(), arena.room(w * h)];
-  const { free } = arena;
-  labAt(arena, close.image, close.linear, [lightness, a[0], b[0]]);
-  close.softness.forEach((by, k) => {
-    for (const [from, to] of [
-      [lightness, L[k]],
-      ...(k
-        ? [
-            [a[0], a[k]],
-            [b[0], b[k]],
-          ]
-        : []),
-    ])
-      softenAt(new Arena(own, free), from, to, w, h, by);
-  });
-  own.run.rise(L[RISE_AT], a[RISE_AT], b[RISE_AT], rise, w, h);
-  return (resting = { close, instance: own, lightness, L, a, b, rise, mask, masked: null, free });
+  keepAnew();
+  const sizes = [sizeAt(close, 0), ...close.broad.map((_, k) => sizeAt(close, k + 2))];
+  return (resting = keeping((arena) => {
+    const planes = ({ w, h }: Size): Planes => [arena.room(4 * w * h), arena.room(4 * w * h), arena.room(4 * w * h)];
+    const [[lightness, rise, ridged], fine] = [planes(sizes[0]), planes(sizes[0])];
+    const spaced = sizes.map(planes);
+    const soft = [spaced[0], fine, ...sizes.slice(1).map(planes)];
+    const soften = (from: number, to: number, by: Softening, { w, h }: Size) =>
+      arena.aside((scratch) => softenAt(scratch, from, to, w, h, by));
+    const plain = [lightness, spaced[0][1], spaced[0][2]] as const;
+    arena.aside((scratch) => labAt(scratch, close.image, close.linear, plain));
+    soften(lightness, spaced[0][0], close.fine[0], sizes[0]);
+    soften(lightness, ridged, close.fine[2], sizes[0]);
+    plain.forEach((from, c) => soften(from, fine[c], close.fine[1], sizes[0]));
+    close.broad.forEach((by, n) => {
+      const before = sizeAt(close, n + 1);
+      soft[n + 1].forEach((from, c) => {
+        arena.run.halved(from, before.w, before.h, spaced[n + 1][c]);
+        soften(spaced[n + 1][c], soft[n + 2][c], by, sizes[n + 1]);
+      });
+    });
+    arena.run.rise(...fine, rise, sizes[0].w, sizes[0].h);
+    return { close, lightness, ridged, soft, spaced, rise };
+  }));
+}
+
+interface Size {
+  w: number;
+  h: number;
+}
+
+/** Size of the planes at softness k. */
+function sizeAt({ width, height }: CloseUp, k: number): Size {
+  const every = everyAt(k);
+  return { w: Math.ceil(width / every), h: Math.ceil(height / every) };
+}
+
+/** Those of every so many px that lie inside a rectangle. */
+function spacedIn([x, y, w, h]: Rect, every: number): Rect {
+  const [left, top] = [Math.ceil(x / every), Math.ceil(y / every)];
+  return [left, top, Math.ceil((x + w) / every) - left, Math.ceil((y + h) / every) - top];
+}
+
+/** Where ridges are looked for: the softness, px between what is compared, and how far one keeps others off, px. */
+export interface RidgeSize {
+  k: 1 | 2;
+  step: number;
+  margin: number;
+}
+
+/** Height over the sides (L*) down to which a ridge is followed, and from which it is clear; and the fewest px of one. */
+interface RidgeLimits {
+  faint: number;
+  clear: number;
+  least: number;
+}
+
+/** Px numbers along a ridge, and its mean height over what lies beside it, L*: under 0 for a light one. */
+export interface Chain {
+  points: Int32Array;
+  height: number;
 }
 
 /** The sums of a close-up's px; `only` marks those that count (all where null) and is not written to afterwards, `rect` lies inside the picture. */
 export interface Sums {
-  /** L* of every px, and distance in Lab of every px from a colour; none of them softened. */
-  lightness: () => Plane;
+  /** Of every px, not softened: distance in Lab from a colour; and how much darker it is than what `light` makes of all L*. */
   apart: (lab: readonly number[]) => Plane;
-  /** Over every `stride`th px, with differences over `step` px to each side, at softness `k`: `sizeSums` of assembly/closeUp.ts. */
-  size: (k: number, step: number, stride: number, rect: Rect, only: Uint8Array | null) => Float64Array;
-  /** Between softness `k` and the next: number of px, squares and cubes in L*, squares in a* and b* (0 for the finest). */
+  darker: (light: (lightness: Float32Array) => number) => Plane;
+  /** At softness `k`, over the px it has (those of every second row where it has all): `sizeSums` of assembly/closeUp.ts. */
+  size: (k: number, rect: Rect, only: Uint8Array | null) => Float64Array;
+  /** Between softness `k` and the next, over the px this has: their number, squares and cubes in L*, squares in a* and b* (0 for the finest). */
   band: (k: number, rect: Rect, only: Uint8Array | null) => Float64Array;
   /** Runs of px that rise by less than `most`: number looked at, lengths squared, all, in runs of 12 and of 40 px. */
   runs: (most: number, rect: Rect, only: Uint8Array | null) => Float64Array;
@@ -82,46 +124,63 @@ export interface Sums {
   borders: (reach: number, least: number, rect: Rect, only: Uint8Array | null) => Float64Array;
   /** Number of px, and of those that rise by less than `most`. */
   under: (most: number, only: Uint8Array | null) => Float64Array;
-  /** Crests of ridges at softness `k` (their height over the sides, under 0 for light ones) where `taken` is not set. */
-  crests: (k: number, step: number, faint: number, taken: Uint8Array) => { strength: Float32Array; crest: Uint8Array };
+  /** Ridges at softnesses 1 or 2, one size after another, each where those before took nothing. */
+  ridges: (sizes: readonly RidgeSize[], limits: RidgeLimits) => Chain[][];
 }
 
 /** The sums of one close-up; to be used at once, not kept. */
 export function sumsOf(close: CloseUp): Sums {
   const rest = laidOut(close);
   const { width: w, height: h } = close;
-  const { run } = rest.instance;
-  const asked = (only: Uint8Array | null, count: number, work: (to: number, only: number) => void): Float64Array => {
-    const arena = new Arena(rest.instance, rest.free);
-    const to = arena.room(8 * count);
-    if (only && rest.masked !== only) {
-      arena.put(rest.mask, only);
-      rest.masked = only;
-    }
-    work(to, only ? rest.mask : 0);
-    return arena.doubles(to, count).slice();
-  };
-  const { lightness, L, a, b, rise } = rest;
-  const taken = (at: number): Plane => ({ width: w, height: h, data: new Arena(rest.instance).floats(at, w * h) });
+  const { lightness, soft, spaced, ridged, rise } = rest;
+  type Run = Arena['run'];
+  const asked = (only: Uint8Array | null, count: number, work: (run: Run, to: number, only: number) => void): Float64Array =>
+    once((arena) => {
+      const to = arena.room(8 * count);
+      work(arena.run, to, only ? arena.place(only) : 0);
+      return arena.doubles(to, count).slice();
+    });
+  const made = (work: (arena: Arena, to: number) => void): Plane =>
+    keeping((arena) => {
+      const to = arena.room(4 * w * h);
+      work(arena, to);
+      return { width: w, height: h, data: arena.held(arena.floats(to, w * h), to) };
+    });
   return {
-    lightness: () => taken(lightness),
-    apart: (lab) => {
-      const to = new Arena(rest.instance, rest.free).room(4 * w * h);
-      run.apart(lightness, a[0], b[0], to, w * h, lab[0], lab[1], lab[2]);
-      return taken(to);
+    apart: (lab) => made(({ run }, to) => run.apart(lightness, soft[0][1], soft[0][2], to, w * h, lab[0], lab[1], lab[2])),
+    darker: (light) => {
+      const lightest = light(once((arena) => arena.held(arena.floats(lightness, w * h), lightness)));
+      return made(({ run }, to) => run.darker(lightness, to, w * h, lightest));
     },
-    size: (k, step, stride, rect, only) =>
-      asked(only, 11, (to, mask) => run.sizeSums(L[k], a[k], b[k], w, h, ...rect, step, stride, mask, to)),
+    size: (k, rect, only) =>
+      asked(only, 11, (run, to, mask) => {
+        const [every, size] = [everyAt(k), sizeAt(close, k)];
+        run.sizeSums(...soft[k], size.w, size.h, ...spacedIn(rect, every), every > 1 ? 1 : 2, every, mask, w, to);
+      }),
     band: (k, rect, only) =>
-      asked(only, 4, (to, mask) => run.bandSums(L[k], L[k + 1], a[k], a[k + 1], b[k], b[k + 1], k > 0, w, ...rect, mask, to)),
-    runs: (most, rect, only) => asked(only, 5, (to, mask) => run.runSums(rise, mask, w, ...rect, most, to)),
-    borders: (reach, least, rect, only) => asked(only, 6, (to, mask) => run.borderSums(L[1], rise, mask, w, h, ...rect, reach, least, to)),
-    under: (most, only) => asked(only, 2, (to, mask) => run.countUnder(rise, mask, w * h, most, to)),
-    crests: (k, step, faint, taken) => {
-      const arena = new Arena(rest.instance, rest.free);
-      const [set, strength, crest, way] = [arena.write(taken), arena.room(4 * w * h), arena.room(w * h), arena.room(w * h)];
-      run.crests(L[k], w, h, step, faint, set, strength, crest, way);
-      return { strength: arena.floats(strength, w * h), crest: arena.bytes(crest, w * h) };
-    },
+      asked(only, 4, (run, to, mask) => {
+        const every = everyAt(k + 1);
+        const [[l, a, b], [m, c, d]] = [spaced[k], soft[k + 1]];
+        run.bandSums(l, m, a, c, b, d, k > 0, sizeAt(close, k + 1).w, ...spacedIn(rect, every), every, mask, w, to);
+      }),
+    runs: (most, rect, only) => asked(only, 5, (run, to, mask) => run.runSums(rise, mask, w, ...rect, most, to)),
+    borders: (reach, least, rect, only) =>
+      asked(only, 6, (run, to, mask) => run.borderSums(soft[1][0], rise, mask, w, h, ...rect, reach, least, to)),
+    under: (most, only) => asked(only, 2, (run, to, mask) => run.countUnder(rise, mask, w * h, most, to)),
+    ridges: (sizes, { faint, clear, least }) =>
+      once((arena) => {
+        const [taken, crest, way] = [arena.write(new Uint8Array(w * h)), arena.room(w * h), arena.room(w * h)];
+        const [strength, found, points, chains] = [4, 4, 4, 16 / least].map((bytes) => arena.room(Math.ceil(bytes * w * h)));
+        return sizes.map(({ k, step, margin }) => {
+          const L = k === 1 ? soft[1][0] : ridged;
+          const count = arena.run.ridges(L, w, h, step, faint, clear, least, margin, taken, strength, crest, way, found, points, chains);
+          const told = arena.doubles(chains, 2 * count);
+          const all = arena.wholes(points, count ? told[2 * count - 2] : 0);
+          return Array.from({ length: count }, (_, n) => ({
+            points: all.subarray(n ? told[2 * n - 2] : 0, told[2 * n]),
+            height: told[2 * n + 1],
+          }));
+        });
+      }),
   };
 }

@@ -1,6 +1,6 @@
 /** Knows how to hand pictures and planes to the compiled inner loops and take the results back. */
 import { Mask, Plane, Rect, RgbImage } from '../image';
-import { Arena, once, SPARE } from './memory';
+import { Arena, keeping, once, SPARE } from './memory';
 
 /** A plane made from a plane, with so many numbers of working room. */
 function through(source: Plane, work: number, run: (arena: Arena, from: number, to: number, work: number) => void): Plane {
@@ -71,12 +71,12 @@ export const erodeMin = (source: Plane, radius: number): Plane => spread(source,
 
 export interface Tensor {
   /** Angle along the strokes, degrees [0, 180) as seen. */
-  angle: Float32Array;
+  angle: Plane;
   /** Root of gradient energy above `floor`, times coherence. */
-  weight: Float32Array;
+  weight: Plane;
   /** Weight times cosine and sine of the doubled angle. */
-  cos: Float32Array;
-  sin: Float32Array;
+  cos: Plane;
+  sin: Plane;
 }
 
 const roomOf = (count: number) => (count * 4 + SPARE + 15) & ~15;
@@ -86,16 +86,33 @@ export function tensor(source: Plane, derive: Float32Array, soften: Float32Array
   const { width: w, height: h } = source;
   const r = derive.length >> 1;
   const plane = roomOf(w * h);
-  return once((arena) => {
-    const from = arena.write(source.data);
+  return keeping((arena) => {
     const out = arena.room(4 * plane);
-    const [d, g] = [arena.write(derive), arena.write(soften)];
-    const work = arena.room(3 * plane + 4 * (separableWork(w, h, Math.max(3, r), Math.max(3, r)) + 16));
-    arena.run.tensor(from, out, w, h, d, g, r, floor, plane, work);
-    const [angle, weight, cos, sin] = [0, 1, 2, 3].map((k) => arena.floats(out + k * plane, w * h));
+    arena.aside((scratch) => {
+      const [from, d, g] = [scratch.placeOf(source), scratch.write(derive), scratch.write(soften)];
+      const work = scratch.room(3 * plane + 4 * (separableWork(w, h, Math.max(3, r), Math.max(3, r)) + 16));
+      scratch.run.tensor(from, out, w, h, d, g, r, floor, plane, work);
+    });
+    const [angle, weight, cos, sin] = [0, 1, 2, 3].map((k) => arena.plane(w, h, out + k * plane));
     return { angle, weight, cos, sin };
   });
 }
+
+/** Weights of a field's angles inside a rectangle, by whole degrees. */
+export const densityIn = ({ angle, weight }: Tensor, rect: Rect): Float64Array =>
+  once((arena) => {
+    const [a, w, to] = [arena.placeOf(angle), arena.placeOf(weight), arena.room(1440)];
+    arena.run.density(a, w, angle.width, ...rect, to);
+    return arena.doubles(to, 180).slice();
+  });
+
+/** Sums of a field's doubled angles (cosine, sine) and weights in so many by so many parts of a rectangle, row by row, one after another. */
+export const turnsIn = ({ weight, cos, sin }: Tensor, rect: Rect, cells: number): Float64Array =>
+  once((arena) => {
+    const to = arena.room(24 * cells * cells);
+    arena.run.turns(arena.placeOf(weight), arena.placeOf(cos), arena.placeOf(sin), weight.width, ...rect, cells, to);
+    return arena.doubles(to, 3 * cells * cells).slice();
+  });
 
 /** Euclidean distance in px from each set pixel to the nearest unset one; 0 on unset pixels; 1e6 where none is unset. */
 export function distance(source: Mask): Plane {
@@ -230,7 +247,7 @@ export function planeMeans({ width: w, data }: Plane, xs: readonly Span[], ys: r
 /** Counts of numbers in `bins` equal bins between low and high; those outside fall into the end bins. */
 export const histogram = (data: Float32Array, low: number, high: number, bins: number): Int32Array =>
   once((arena) => {
-    const [from, to] = [arena.write(data), arena.room(4 * bins)];
+    const [from, to] = [arena.place(data), arena.room(4 * bins)];
     arena.run.binned(from, data.length, low, bins / (high - low), bins, to);
     return arena.wholes(to, bins);
   });
@@ -301,11 +318,14 @@ export function sauvolaAt(
 /** A mask peeled to its centre lines, and their places; `spare` says of the eight neighbours' bits whether a pixel can go. */
 export function peeled(source: Mask, spare: Uint8Array): { data: Uint8Array; places: Int32Array } {
   const n = source.width * source.height;
-  return once((arena) => {
-    const data = arena.write(source.data);
-    const alive = arena.room(4 * n);
-    const count = arena.run.thin(data, source.width, source.height, arena.write(spare), alive, arena.room(4 * n));
-    return { data: arena.bytes(data, n), places: arena.wholes(alive, count) };
+  return keeping((arena) => {
+    const at = arena.write(source.data);
+    const places = arena.aside((scratch) => {
+      const alive = scratch.room(4 * n);
+      const count = scratch.run.thin(at, source.width, source.height, scratch.write(spare), alive, scratch.room(4 * n));
+      return scratch.wholes(alive, count);
+    });
+    return { data: arena.held(arena.bytes(at, n), at), places };
   });
 }
 
@@ -335,7 +355,7 @@ export function componentsAt(arena: Arena, mask: number, w: number, h: number): 
   return { labels, sums, count: arena.run.components(mask, labels, w, h, sums, stack) };
 }
 
-/** Planes and masks of one window of which sums over pieces are wanted. */
+/** Planes and masks of one window of which sums over pieces are wanted: centre lines lie on lines; of the tone there is every fourth px of every fourth row. */
 export interface Layers {
   marked: Mask;
   lines: Mask;
@@ -350,12 +370,12 @@ export interface Layers {
 export function pieceSums(layers: Layers, rects: readonly Rect[]): Float64Array[] {
   const { marked, lines, skeleton, depart, tone, texture, rise } = layers;
   return once((arena) => {
-    const masks = [marked, lines, skeleton].map((m) => arena.write(m.data)) as [number, number, number];
-    const planes = [depart, tone, texture, rise].map((p) => arena.write(p.data)) as [number, number, number, number];
-    const to = arena.room(96);
+    const masks = [marked, lines, skeleton].map((m) => arena.placeOf(m)) as [number, number, number];
+    const planes = [depart, tone, texture, rise].map((p) => arena.placeOf(p)) as [number, number, number, number];
+    const to = arena.room(104);
     return rects.map((rect) => {
       arena.run.pieceSums(...masks, ...planes, depart.width, ...rect, to);
-      return arena.doubles(to, 12).slice();
+      return arena.doubles(to, 13).slice();
     });
   });
 }
@@ -392,8 +412,8 @@ export interface Strips {
   /** Size of the turned piece, px. */
   width: number;
   height: number;
-  /** Strip by strip the sums over its width, one for each row; NaN where it leaves the piece. */
-  sums: Float32Array[];
+  /** Strip by strip the sums over its width, one for each row, all one after another; NaN where a strip leaves the piece. */
+  sums: Float32Array;
 }
 
 /** Strips `wide` px wide of the part of a plane inside a rectangle, turned so that rows run along `angle` (degrees as seen). */
@@ -404,14 +424,12 @@ export function strips(source: Plane, rect: Rect, angle: number, wide: number): 
   const width = Math.ceil(Math.abs(w * c) + Math.abs(h * s));
   const height = Math.ceil(Math.abs(w * s) + Math.abs(h * c));
   // Nothing lies between the px of a single row or column.
-  if (Math.min(w, h) < 2) return { width, height, sums: [] };
+  if (Math.min(w, h) < 2) return { width, height, sums: new Float32Array(0) };
   return once((arena) => {
-    // Only the rows that are read.
-    const rows = arena.write(source.data.subarray(rect[1] * source.width, (rect[1] + h) * source.width));
     const count = Math.floor(width / wide);
     const to = arena.room(4 * count * height);
-    arena.run.strips(rows, source.width, rect[0], 0, w, h, to, width, height, wide, c, s);
-    return { width, height, sums: Array.from({ length: count }, (_, k) => arena.floats(to + 4 * k * height, height)) };
+    arena.run.strips(arena.placeOf(source), source.width, ...rect, to, width, height, wide, c, s);
+    return { width, height, sums: arena.floats(to, count * height) };
   });
 }
 

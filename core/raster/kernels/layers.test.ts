@@ -30,7 +30,7 @@ const HOW: Layering = {
   fine: gaussianSoftening(0.6),
   middle: gaussianSoftening(2.5),
   coarse: gaussianSoftening(4),
-  tone: gaussianSoftening(8),
+  tone: gaussianSoftening(Math.sqrt(8 ** 2 - 4 ** 2) / 4),
   lines: { radius: 11, k: 0.12, floor: 5 },
   speck: 60,
   aside: 4,
@@ -48,9 +48,12 @@ const same = (a: ArrayLike<number>, b: ArrayLike<number>, within = 0) => {
 test.each(SIZES)('all layers of %i × %i px are what they are one by one', (w, h) => {
   const depart = strokes(w, h);
   const got = layersOf(depart, HOW, componentIn(w, h));
-  const [fine, softer, middle, coarse, tone, soft] = [0.6, 1.2, 2.5, 4, 8, 0.7].map((s) => gaussian(depart, s));
-  const [high, low, least] = [dilateMax(soft, 4), erodeMin(softer, 4), erodeMin(softer, 5)];
-  const marked = soft.data.map((v, i) => (v > 7 && (v > Math.fround(0.45) * high.data[i] || low.data[i] > 7) ? 1 : 0));
+  const [fine, softer, middle, coarse, soft] = [0.6, 1.2, 2.5, 4, 0.7].map((s) => gaussian(depart, s));
+  const [wide, high] = [Math.ceil(w / 4), Math.ceil(h / 4)];
+  const fourths = Float32Array.from({ length: wide * high }, (_, i) => coarse.data[4 * Math.floor(i / wide) * w + 4 * (i % wide)]);
+  const tone = gaussian({ width: wide, height: high, data: fourths }, Math.sqrt(3));
+  const [most, low, least] = [dilateMax(soft, 4), erodeMin(softer, 4), erodeMin(softer, 5)];
+  const marked = soft.data.map((v, i) => (v > 7 && (v > Math.fround(0.45) * most.data[i] || low.data[i] > 7) ? 1 : 0));
   same(got.marked.data, marked);
   same(markedBy(depart, HOW.marking).data, marked);
   same(
@@ -59,7 +62,7 @@ test.each(SIZES)('all layers of %i × %i px are what they are one by one', (w, h
   );
   same(
     got.worked.data,
-    depart.data.map((v, i) => (v > 7 || tone.data[i] > 4 ? 1 : 0)),
+    depart.data.map((v, i) => (v > 7 || tone.data[(Math.floor(i / w) >> 2) * wide + ((i % w) >> 2)] > 4 ? 1 : 0)),
   );
   const lines = sauvola(fine, 11, 0.12, 5);
   const { labels, list } = components(lines);
@@ -72,7 +75,12 @@ test.each(SIZES)('all layers of %i × %i px are what they are one by one', (w, h
   expect(got.beside.pixels).toBe(beside.pixels);
   expect(beside.pixels).toBeGreaterThan(100);
   same(got.beside.squares, beside.squares, 1e-6 * beside.squares[0]);
+  expect(got.tone).toMatchObject({ width: wide, height: high });
   same(got.tone.data, tone.data);
+  // As soft as all of it softened at once, off the frame by which the two go differently.
+  const whole = gaussian(depart, 8);
+  for (let y = 3; y < high - 3; y++)
+    for (let x = 3; x < wide - 3; x++) expect(Math.abs(tone.data[y * wide + x] - whole.data[4 * (y * w + x)])).toBeLessThan(1);
   same(
     got.texture.data,
     softer.data.map((v, i) => v - coarse.data[i]),

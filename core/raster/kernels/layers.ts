@@ -17,7 +17,7 @@ import {
   Softening,
   spreadAt,
 } from './kernels';
-import { Arena, once } from './memory';
+import { Arena, keeping, once } from './memory';
 
 /** How marks are told from the sheet: softened by `soft`, over `bare`, and over `part` of the highest within `reach` px or with nothing bare there. */
 export interface Marking {
@@ -31,7 +31,10 @@ export interface Marking {
 
 export interface Layering {
   marking: Marking;
-  /** Softenings from fine to coarse: of what lines are found in, of the texture's two sides with one between them, and of the tone. */
+  /**
+   * Softenings from fine to coarse: of what lines are found in, of the texture's two sides with one between them; and how the tone comes from
+   * every fourth px of every fourth row of the coarsest, in those px.
+   */
   fine: Softening;
   middle: Softening;
   coarse: Softening;
@@ -40,7 +43,7 @@ export interface Layering {
   lines: { radius: number; k: number; floor: number };
   speck: number;
   aside: number;
-  /** Within so many px nothing is bare where a px counts as covered; null where that is not asked. */
+  /** Within so many px, more than the marking's reach, nothing is bare where a px counts as covered; null where that is not asked. */
   inside: number | null;
   /** Tone over which a px between marks is worked too; null where all is. */
   workedTone: number | null;
@@ -54,6 +57,7 @@ export interface MarkLayers<T> {
   /** What hangs together of the lines. */
   list: T[];
   covered: Uint8Array | null;
+  /** Every fourth px of every fourth row. */
   tone: Plane;
   /** What lies between `softer` and `coarse`, and how `middle` rises, units a px. */
   texture: Plane;
@@ -69,59 +73,79 @@ function softAt(arena: Arena, from: number, w: number, h: number, by: Softening)
   return to;
 }
 
-function markedAt(arena: Arena, from: number, softer: number, w: number, h: number, { soft, bare, part, reach }: Marking): number {
-  const [highest, lowest, to] = [arena.room(4 * w * h), arena.room(4 * w * h), arena.room(w * h)];
+/** Marks px at `to`; gives where the lowest of the softer plane within reach lies. */
+function markedAt(
+  arena: Arena,
+  from: number,
+  softer: number,
+  w: number,
+  h: number,
+  { soft, bare, part, reach }: Marking,
+  to: number,
+): number {
+  const [highest, lowest] = [arena.room(4 * w * h), arena.room(4 * w * h)];
   const judged = softAt(arena, from, w, h, soft);
   spreadAt(arena, judged, highest, w, h, reach, false);
   spreadAt(arena, softer, lowest, w, h, reach, true);
   arena.run.marks(judged, highest, lowest, to, w * h, bare, part);
-  return to;
+  return lowest;
 }
 
 /** Marked px of a plane that is 0 on the sheet. */
 export const markedBy = ({ width, height, data }: Plane, marking: Marking): Mask =>
   once((arena) => {
-    const from = arena.write(data);
-    const marked = markedAt(arena, from, softAt(arena, from, width, height, marking.softer), width, height, marking);
+    const [from, marked] = [arena.write(data), arena.room(width * height)];
+    markedAt(arena, from, softAt(arena, from, width, height, marking.softer), width, height, marking, marked);
     return { width, height, data: arena.bytes(marked, width * height) };
   });
 
+/** How many px there are of every fourth along a side. */
+const quartered = (length: number): number => (length + 3) >> 2;
+
 /** All layers of a plane that is 0 on the sheet; `each` makes something of what hangs together of its lines. */
-export function layersOf<T>({ width, height, data }: Plane, how: Layering, each: FromComponent<T>): MarkLayers<T> {
+export function layersOf<T>(depart: Plane, how: Layering, each: FromComponent<T>): MarkLayers<T> {
+  const { width, height } = depart;
   const n = width * height;
-  return once((arena) => {
+  return keeping((arena) => {
     const { run } = arena;
-    const from = arena.write(data);
-    const soft = (by: Softening) => softAt(arena, from, width, height, by);
-    const [fine, softer, middle, coarse] = [soft(how.fine), soft(how.marking.softer), soft(how.middle), soft(how.coarse)];
-    const marked = markedAt(arena, from, softer, width, height, how.marking);
-    const [lines, strokes, covered, worked] = [arena.room(n), arena.room(n), arena.room(n), arena.room(n)];
-    const [lowest, rise] = [arena.room(4 * n), arena.room(4 * n)];
-    const tone = soft(how.tone);
-    if (how.workedTone !== null) run.either(from, how.marking.bare, tone, how.workedTone, worked, n);
-    sauvolaAt(arena, fine, lines, width, height, how.lines);
-    const { labels, sums, count } = componentsAt(arena, lines, width, height);
-    run.large(labels, sums, strokes, n, how.speck);
-    if (how.inside !== null) {
-      spreadAt(arena, softer, lowest, width, height, how.inside, true);
-      run.over(lowest, covered, n, how.marking.bare);
-    }
-    run.slope(middle, rise, width, height);
-    const beside = besideAt(arena, strokes, [fine, softer, middle, coarse], width, height, how.aside);
-    run.less(softer, coarse, n);
-    const plane = (at: number): Plane => ({ width, height, data: arena.floats(at, n) });
-    const mask = (at: number): Mask => ({ width, height, data: arena.bytes(at, n) });
-    return {
-      marked: mask(marked),
-      worked: how.workedTone === null ? { width, height, data: new Uint8Array(n).fill(1) } : mask(worked),
-      lines: mask(lines),
-      list: eachComponent(arena, sums, count, each),
-      covered: how.inside === null ? null : arena.bytes(covered, n),
-      tone: plane(tone),
-      texture: plane(softer),
-      rise: plane(rise),
-      beside,
-    };
+    const mask = (at: number): Mask => ({ width, height, data: arena.held(arena.bytes(at, n), at) });
+    const [marked, lines, covered, worked] = [arena.room(n), arena.room(n), arena.room(n), arena.room(n)];
+    const [texture, rise, tone] = [arena.room(4 * n), arena.room(4 * n), arena.room(n)];
+    const [wide, high] = [quartered(width), quartered(height)];
+    return arena.aside((scratch) => {
+      const from = scratch.placeOf(depart);
+      const soft = (by: Softening) => softAt(scratch, from, width, height, by);
+      const [fine, softer, middle, coarse, strokes] = [how.fine, how.marking.softer, how.middle, how.coarse]
+        .map(soft)
+        .concat(scratch.room(n));
+      const lowest = markedAt(scratch, from, softer, width, height, how.marking, marked);
+      const [half, quarter] = [scratch.room(4 * n), scratch.room(4 * n)];
+      run.halved(coarse, width, height, half);
+      run.halved(half, (width + 1) >> 1, (height + 1) >> 1, quarter);
+      softenAt(scratch, quarter, tone, wide, high, how.tone);
+      if (how.workedTone !== null) run.either(from, how.marking.bare, tone, how.workedTone, worked, width, height);
+      sauvolaAt(scratch, fine, lines, width, height, how.lines);
+      const { labels, sums, count } = componentsAt(scratch, lines, width, height);
+      run.large(labels, sums, strokes, n, how.speck);
+      if (how.inside !== null) {
+        // The lowest of the lowest near by.
+        spreadAt(scratch, lowest, lowest, width, height, how.inside - how.marking.reach, true);
+        run.over(lowest, covered, n, how.marking.bare);
+      }
+      run.slope(middle, rise, width, height);
+      run.less(softer, coarse, texture, n);
+      return {
+        marked: arena.mask(width, height, marked),
+        worked: how.workedTone === null ? { width, height, data: new Uint8Array(n).fill(1) } : mask(worked),
+        lines: mask(lines),
+        list: eachComponent(scratch, sums, count, each),
+        covered: how.inside === null ? null : mask(covered).data,
+        tone: arena.plane(wide, high, tone),
+        texture: arena.plane(width, height, texture),
+        rise: arena.plane(width, height, rise),
+        beside: besideAt(scratch, strokes, [fine, softer, middle, coarse], width, height, how.aside),
+      };
+    });
   });
 }
 

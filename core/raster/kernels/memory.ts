@@ -19,10 +19,24 @@ interface Exports {
     plane: number,
     work: number,
   ): void;
+  density(angle: number, weight: number, w: number, x0: number, y0: number, rw: number, rh: number, to: number): void;
+  turns(
+    weight: number,
+    cos: number,
+    sin: number,
+    w: number,
+    x0: number,
+    y0: number,
+    rw: number,
+    rh: number,
+    cells: number,
+    to: number,
+  ): void;
   addGradient(dx: number, dy: number, xx: number, yy: number, xy: number, n: number, first: boolean): void;
   steepest(xx: number, yy: number, xy: number, n: number, least: number): void;
   distance(mask: number, to: number, w: number, h: number, work: number): void;
   lab(rgb: number, n: number, linear: number, L: number, a: number, b: number, colour: boolean): void;
+  darker(L: number, to: number, n: number, light: number): void;
   apart(L: number, a: number, b: number, to: number, n: number, l0: number, a0: number, b0: number): void;
   linearRow(bytes: number, n: number, linear: number, to: number): void;
   gather(
@@ -74,6 +88,7 @@ interface Exports {
     s: number,
   ): void;
   depth(from: number, around: number, to: number, w: number, h: number, reach: number, pairs: number, count: number): void;
+  halved(from: number, w: number, h: number, to: number): void;
   rise(L: number, a: number, b: number, to: number, w: number, h: number): void;
   sizeSums(
     L: number,
@@ -85,9 +100,10 @@ interface Exports {
     y0: number,
     rw: number,
     rh: number,
-    step: number,
-    stride: number,
+    skip: number,
+    every: number,
     only: number,
+    wide: number,
     to: number,
   ): void;
   bandSums(
@@ -103,7 +119,9 @@ interface Exports {
     y0: number,
     rw: number,
     rh: number,
+    every: number,
     only: number,
+    wide: number,
     to: number,
   ): void;
   runSums(from: number, only: number, w: number, x0: number, y0: number, rw: number, rh: number, most: number, to: number): void;
@@ -139,10 +157,10 @@ interface Exports {
   ): void;
   marks(soft: number, highest: number, lowest: number, to: number, n: number, bare: number, part: number): void;
   over(from: number, to: number, n: number, least: number): void;
-  either(a: number, least: number, b: number, most: number, to: number, n: number): void;
+  either(a: number, least: number, b: number, most: number, to: number, w: number, h: number): void;
   times(a: number, b: number, to: number, n: number): void;
   shared(sums: number, weights: number, plain: number, n: number, least: number): void;
-  less(a: number, b: number, n: number): void;
+  less(a: number, b: number, to: number, n: number): void;
   slope(from: number, to: number, w: number, h: number): void;
   large(labels: number, sums: number, to: number, n: number, least: number): void;
   lit(from: number, to: number, n: number, factors: number, red: number, green: number, blue: number, encode: number): void;
@@ -167,7 +185,23 @@ interface Exports {
   weighed(from: number, w: number, n: number, to: number, m: number, firsts: number, weights: number, count: number): void;
   luminance(rgb: number, n: number, linear: number, red: number, green: number, blue: number, to: number): void;
   colours(rgb: number, n: number, weights: number, leftOut: number, linear: number, slots: number, sums: number, index: number): number;
-  crests(L: number, w: number, h: number, step: number, faint: number, taken: number, strength: number, crest: number, way: number): void;
+  ridges(
+    L: number,
+    w: number,
+    h: number,
+    step: number,
+    faint: number,
+    clear: number,
+    least: number,
+    margin: number,
+    taken: number,
+    strength: number,
+    crest: number,
+    way: number,
+    found: number,
+    points: number,
+    chains: number,
+  ): number;
 }
 
 interface Instance {
@@ -198,14 +232,21 @@ export const SPARE = 64;
 
 type Numbers = Float32Array | Float64Array | Int32Array | Uint8Array | Uint8ClampedArray;
 
-/** Room in the memory of one instance: what goes in is copied there, what comes out is copied back. */
+let shared: Instance | null = null;
+/** Where what is kept ends, and whether anything may be. */
+let floor = SPARE;
+let open = false;
+/** Where what is kept lies: of arrays that were copied out, and of what is not yet. */
+const kept = new Map<object, number>();
+
+/** Room in the memory of the loops: what goes in is copied there, what comes out is copied back. */
 export class Arena {
   private next: number;
   readonly run: Exports;
   private readonly memory: WebAssembly.Memory;
 
   /** `from` is the first free byte. */
-  constructor({ run, memory }: Instance, from = SPARE) {
+  constructor({ run, memory }: Instance, from: number) {
     this.run = run;
     this.memory = memory;
     this.next = from;
@@ -225,6 +266,12 @@ export class Arena {
     return at;
   }
 
+  /** Work in room past this one's, free again afterwards. */
+  aside<T>(work: (arena: Arena) => T): T {
+    const { run, memory, next } = this;
+    return work(new Arena({ run, memory }, next));
+  }
+
   write(numbers: Numbers): number {
     const at = this.room(numbers.byteLength);
     this.put(at, numbers);
@@ -233,6 +280,16 @@ export class Arena {
 
   put(at: number, numbers: Numbers): void {
     new Uint8Array(this.memory.buffer, at, numbers.byteLength).set(new Uint8Array(numbers.buffer, numbers.byteOffset, numbers.byteLength));
+  }
+
+  /** Where numbers lie that are kept, else where they are written to now: to be read, not to be changed. */
+  place(numbers: Numbers): number {
+    return kept.get(numbers) ?? this.write(numbers);
+  }
+
+  /** The same of the numbers of a plane or mask. */
+  placeOf(source: { data: Numbers }): number {
+    return kept.get(source) ?? this.place(source.data);
   }
 
   floats(at: number, count: number): Float32Array {
@@ -255,19 +312,72 @@ export class Arena {
   doubles(at: number, count: number): Float64Array {
     return new Float64Array(this.memory.buffer, at, count);
   }
+
+  /** Remembers where numbers that were copied out lie, if they stay there. */
+  held<T extends Numbers>(numbers: T, at: number): T {
+    if (open) kept.set(numbers, at);
+    return numbers;
+  }
+
+  /** A plane of the floats at an address: if they stay there, copied out when somebody asks for them. */
+  plane(width: number, height: number, at: number): { width: number; height: number; data: Float32Array } {
+    return this.later(width, height, at, () => this.floats(at, width * height));
+  }
+
+  /** A mask of the bytes at an address, likewise. */
+  mask(width: number, height: number, at: number): { width: number; height: number; data: Uint8Array } {
+    return this.later(width, height, at, () => this.bytes(at, width * height));
+  }
+
+  private later<T extends Numbers>(width: number, height: number, at: number, copy: () => T): { width: number; height: number; data: T } {
+    if (!open) return { width, height, data: copy() };
+    let own: T | null = null;
+    const source = {
+      width,
+      height,
+      get data() {
+        if (!own && !kept.has(source)) throw new Error('what a window had in memory was asked for after it was let go of');
+        return (own ??= copy());
+      },
+    };
+    kept.set(source, at);
+    return source;
+  }
 }
 
-let shared: Instance | null = null;
+/** Drops a large memory that holds nothing any more. */
+function lighten(): void {
+  if (!open && shared && shared.memory.buffer.byteLength > MOST_KEPT) shared = null;
+}
 
-/** One call's work in the shared instance. */
+/** One call's work. */
 export function once<T>(work: (arena: Arena) => T): T {
   shared ??= instance();
-  const { memory } = shared;
-  const result = work(new Arena(shared));
-  if (memory.buffer.byteLength > MOST_KEPT) shared = null;
+  const result = work(new Arena(shared, floor));
+  lighten();
   return result;
 }
 
-/** An instance of one's own, for planes that stay where they are between calls. */
-export const ownInstance = instance;
-export type { Instance };
+/** Work whose rooms, but for those aside, stay as long as anything may be kept: else as `once`. */
+export function keeping<T>(work: (arena: Arena) => T): T {
+  if (!open) return once(work);
+  shared ??= instance();
+  const arena = new Arena(shared, floor);
+  const result = work(arena);
+  floor = arena.free;
+  return result;
+}
+
+/** Lets go of all that is kept. */
+export function letGo(): void {
+  floor = SPARE;
+  open = false;
+  kept.clear();
+  lighten();
+}
+
+/** Lets go of all that is kept; from now on what `keeping` makes is. */
+export function keepAnew(): void {
+  letGo();
+  open = true;
+}

@@ -1,35 +1,41 @@
 /** Sums over the planes of a close-up: how a piece of a picture is built up, at one softness or between two. */
 
-function sumOf(v: v128): f64 {
+/** The four numbers together. */
+export function sumOf(v: v128): f64 {
   return <f64>f32x4.extract_lane(v, 0) + <f64>f32x4.extract_lane(v, 1) + (<f64>f32x4.extract_lane(v, 2) + <f64>f32x4.extract_lane(v, 3));
 }
 
 /** Four bytes of 0 or 1 as lanes of no bits or all. */
-function lanesOf(bytes: v128): v128 {
+export function lanesOf(bytes: v128): v128 {
   return i32x4.neg(i32x4.extend_low_i16x8_u(i16x8.extend_low_i8x16_u(bytes)));
 }
 
-/** Which of four px from x on, `stride` apart, lie from `low` to below `high`. */
-function within(x: i32, stride: i32, low: i32, high: i32): v128 {
-  const at = i32x4.add(i32x4.splat(x), i32x4.mul(i32x4(0, 1, 2, 3), i32x4.splat(stride)));
+/** Which of four px from x on lie from `low` to below `high`. */
+function within(x: i32, low: i32, high: i32): v128 {
+  const at = i32x4.add(i32x4.splat(x), i32x4(0, 1, 2, 3));
   return v128.and(i32x4.ge_s(at, i32x4.splat(low)), i32x4.lt_s(at, i32x4.splat(high)));
 }
 
-/** Four numbers 1, 2 or 4 apart, by the size of T: so a loop is compiled for each. */
-function take<T>(at: usize): v128 {
-  if (sizeof<T>() == 1) return v128.load(at);
-  if (sizeof<T>() == 2) return v128.shuffle<f32>(v128.load(at), v128.load(at + 16), 0, 2, 4, 6);
-  let v = v128.load32_zero(at);
-  v = v128.load32_lane(at + 16, v, 1);
-  v = v128.load32_lane(at + 32, v, 2);
-  return v128.load32_lane(at + 48, v, 3);
-}
-
+/** Four bytes, `stride` apart. */
 function takeBytes(at: usize, stride: i32): v128 {
   let v = v128.load8_lane(at, i32x4.splat(0), 0);
   v = v128.load8_lane(at + <usize>stride, v, 1);
   v = v128.load8_lane(at + <usize>(2 * stride), v, 2);
   return v128.load8_lane(at + <usize>(3 * stride), v, 3);
+}
+
+/** Every second px of every second row, the first ones among them. */
+export function halved(from: usize, w: i32, h: i32, to: usize): void {
+  const width = (w + 1) >> 1;
+  for (let y: i32 = 0; y < h; y += 2) {
+    const row = from + ((<usize>(y * w)) << 2);
+    const out = to + ((<usize>((y >> 1) * width)) << 2);
+    // What is written past the end of a row is written over by the next.
+    for (let x: i32 = 0; x < width; x += 4) {
+      const at = row + ((<usize>x) << 3);
+      v128.store(out + ((<usize>x) << 2), v128.shuffle<f32>(v128.load(at), v128.load(at + 16), 0, 2, 4, 6));
+    }
+  }
 }
 
 /** Rise of a colour, units a px, by differences over two px; the outermost px rise like their neighbours. */
@@ -61,7 +67,12 @@ export function rise(L: usize, a: usize, b: usize, to: usize, w: i32, h: i32): v
   memory.copy(to + row * <usize>(h - 1), to + row * <usize>(h - 2), row);
 }
 
-function sizeSumsAt<T>(
+/**
+ * Inside a rectangle, over the px of every `skip`th row that `only` marks (all where it is 0), with differences to the px beside: their number; squared rise of the
+ * colour and of L*; squared curvature of L* that is dark ridges, light ridges, dark dots, light dots and saddles; the doubled-angle tensor, and
+ * its lengths by neighbourhoods of 8 px. The planes hold every `every`th px of what the mask, `wide` px wide, is of.
+ */
+export function sizeSums(
   L: usize,
   a: usize,
   b: usize,
@@ -71,20 +82,20 @@ function sizeSumsAt<T>(
   y0: i32,
   rw: i32,
   rh: i32,
-  step: i32,
+  skip: i32,
+  every: i32,
   only: usize,
+  wide: i32,
   to: usize,
 ): void {
-  const stride = <i32>sizeof<T>();
-  const side = 8 * stride;
-  const beside = (<usize>step) << 2;
-  const down = (<usize>(step * w)) << 2;
+  const side: i32 = 8;
+  const down = (<usize>w) << 2;
   const quarter = f32x4.splat(0.25);
   const half = f32x4.splat(0.5);
   const steep = f32x4.splat(2.5);
   const zero = f32x4.splat(0);
-  const low = max(x0, step);
-  const high = min(x0 + rw, w - step);
+  const low = max(x0, 1);
+  const high = min(x0 + rw, w - 1);
   let energy: f64 = 0;
   let count: f64 = 0;
   let slope: f64 = 0;
@@ -107,24 +118,24 @@ function sizeSumsAt<T>(
       let sa = zero;
       let ps = zero;
       let qs = zero;
-      for (let y = top; y < min(top + side, y0 + rh); y += stride) {
-        if (y < step || y >= h - step) continue;
-        for (let x = left; x < left + side; x += 4 * stride) {
-          let counts = within(x, stride, low, high);
-          if (only) counts = v128.and(counts, lanesOf(takeBytes(only + <usize>(y * w + x), stride)));
+      for (let y = top; y < min(top + side, y0 + rh); y += skip) {
+        if (y < 1 || y >= h - 1) continue;
+        for (let x = left; x < left + side; x += 4) {
+          let counts = within(x, low, high);
+          if (only) counts = v128.and(counts, lanesOf(takeBytes(only + <usize>(every * (y * wide + x)), every)));
           if (!v128.any_true(counts)) continue;
           count += <f64>popcnt(i32x4.bitmask(counts));
           const at = (<usize>(y * w + x)) << 2;
-          const l0 = take<T>(L + at - beside);
-          const l1 = take<T>(L + at + beside);
-          const l2 = take<T>(L + at - down);
-          const l3 = take<T>(L + at + down);
+          const l0 = v128.load(L + at - 4);
+          const l1 = v128.load(L + at + 4);
+          const l2 = v128.load(L + at - down);
+          const l3 = v128.load(L + at + down);
           const lx = f32x4.sub(l1, l0);
           const ly = f32x4.sub(l3, l2);
-          const ax = f32x4.sub(take<T>(a + at + beside), take<T>(a + at - beside));
-          const ay = f32x4.sub(take<T>(a + at + down), take<T>(a + at - down));
-          const bx = f32x4.sub(take<T>(b + at + beside), take<T>(b + at - beside));
-          const by = f32x4.sub(take<T>(b + at + down), take<T>(b + at - down));
+          const ax = f32x4.sub(v128.load(a + at + 4), v128.load(a + at - 4));
+          const ay = f32x4.sub(v128.load(a + at + down), v128.load(a + at - down));
+          const bx = f32x4.sub(v128.load(b + at + 4), v128.load(b + at - 4));
+          const by = f32x4.sub(v128.load(b + at + down), v128.load(b + at - down));
           const lxx = f32x4.mul(lx, lx);
           const lyy = f32x4.mul(ly, ly);
           const xx = f32x4.add(f32x4.add(lxx, f32x4.mul(ax, ax)), f32x4.mul(bx, bx));
@@ -134,14 +145,14 @@ function sizeSumsAt<T>(
           slopes = f32x4.add(slopes, v128.and(f32x4.add(lxx, lyy), counts));
           ps = f32x4.add(ps, v128.and(f32x4.sub(xx, yy), counts));
           qs = f32x4.add(qs, v128.and(f32x4.add(xy, xy), counts));
-          const here = take<T>(L + at);
+          const here = v128.load(L + at);
           const twice = f32x4.add(here, here);
           const hxx = f32x4.sub(f32x4.add(l1, l0), twice);
           const hyy = f32x4.sub(f32x4.add(l3, l2), twice);
           const hxy = f32x4.mul(
             f32x4.sub(
-              f32x4.add(take<T>(L + at + down + beside), take<T>(L + at - down - beside)),
-              f32x4.add(take<T>(L + at + beside - down), take<T>(L + at + down - beside)),
+              f32x4.add(v128.load(L + at + down + 4), v128.load(L + at - down - 4)),
+              f32x4.add(v128.load(L + at + 4 - down), v128.load(L + at + down - 4)),
             ),
             quarter,
           );
@@ -190,33 +201,8 @@ function sizeSumsAt<T>(
 }
 
 /**
- * Inside a rectangle, over every `stride`th px (1, 2 or 4) of the marked ones (all where `only` is 0), with differences over `step` px to
- * each side: their number; squared rise of the colour and of L*; squared curvature of L* that is dark ridges, light ridges, dark dots,
- * light dots and saddles; the doubled-angle tensor, and its lengths by neighbourhoods of 8 strides.
- */
-export function sizeSums(
-  L: usize,
-  a: usize,
-  b: usize,
-  w: i32,
-  h: i32,
-  x0: i32,
-  y0: i32,
-  rw: i32,
-  rh: i32,
-  step: i32,
-  stride: i32,
-  only: usize,
-  to: usize,
-): void {
-  if (stride == 1) sizeSumsAt<u8>(L, a, b, w, h, x0, y0, rw, rh, step, only, to);
-  else if (stride == 2) sizeSumsAt<u16>(L, a, b, w, h, x0, y0, rw, rh, step, only, to);
-  else sizeSumsAt<u32>(L, a, b, w, h, x0, y0, rw, rh, step, only, to);
-}
-
-/**
- * What lies between two softnesses inside a rectangle, over the marked px (all where `only` is 0): their number, squares and cubes of the
- * difference in L*, and squares of those in a* and b* (0 where `colour` is not set).
+ * What lies between two softnesses inside a rectangle, over the px that `only` marks (all where it is 0): their number, squares and cubes of the
+ * difference in L*, and squares of those in a* and b* (0 where `colour` is not set). The planes hold px as those of `sizeSums` do.
  */
 export function bandSums(
   l: usize,
@@ -231,7 +217,9 @@ export function bandSums(
   y0: i32,
   rw: i32,
   rh: i32,
+  every: i32,
   only: usize,
+  wide: i32,
   to: usize,
 ): void {
   let met = i32x4.splat(0);
@@ -245,8 +233,8 @@ export function bandSums(
     let hues = zero;
     for (let x = x0; x < x0 + rw; x += 4) {
       const i = <usize>(y * w + x);
-      let counts = x + 4 > x0 + rw ? within(x, 1, x0, x0 + rw) : i32x4.splat(-1);
-      if (only) counts = v128.and(counts, lanesOf(v128.load32_zero(only + i)));
+      let counts = x + 4 > x0 + rw ? within(x, x0, x0 + rw) : i32x4.splat(-1);
+      if (only) counts = v128.and(counts, lanesOf(takeBytes(only + <usize>(every * (y * wide + x)), every)));
       if (!v128.any_true(counts)) continue;
       met = i32x4.sub(met, counts);
       const at = i << 2;
@@ -282,10 +270,13 @@ function endRun(run: i32): void {
   if (run >= 40) long += <f64>run;
 }
 
-/** Runs of numbers under `most` along every second line of `lines`, each of n numbers `step` apart; gives how many were looked at. */
+/** Lines from one along which runs are looked for to the next. */
+const LINES: i32 = 4;
+
+/** Runs of numbers under `most` along every so manyth of `lines` lines, each of n numbers `step` apart; gives how many were looked at. */
 function runsAlong(from: usize, only: usize, first: i32, lines: i32, between: i32, n: i32, step: i32, most: f32): i32 {
   let looked: i32 = 0;
-  for (let line: i32 = 0; line < lines; line += 2) {
+  for (let line: i32 = 0; line < lines; line += LINES) {
     let run: i32 = 0;
     let i = first + line * between;
     for (let k: i32 = 0; k < n; k++, i += step) {
@@ -307,7 +298,7 @@ function runsAlong(from: usize, only: usize, first: i32, lines: i32, between: i3
 }
 
 /**
- * Runs of px that rise by less than `most` along every second row and column of a rectangle: number of px looked at; their lengths
+ * Runs of px that rise by less than `most` along every fourth row and column of a rectangle: number of px looked at; their lengths
  * squared, all of them, and those in runs of at least 12 and 40 px.
  */
 export function runSums(from: usize, only: usize, w: i32, x0: i32, y0: i32, rw: i32, rh: i32, most: f32, to: usize): void {
@@ -411,22 +402,80 @@ export function borderSums(
 
 const TAN_22: f32 = 0.41421356;
 const TAN_67: f32 = 2.41421356;
-/** What is kept to look at px by px lies a little on the safe side of the limits held there. */
-const LITTLE: f32 = 0.999;
-const LITTLE_MORE: f32 = 0.601;
+
+/** Puts down px i at `found` as standing out from both sides, `across` px numbers apart from it, where it does by at least `faint`; gives how many it put down. */
+function standing(
+  L: usize,
+  n: i32,
+  i: i32,
+  across: i32,
+  dark: i32,
+  which: i32,
+  faint: f32,
+  strength: usize,
+  way: usize,
+  found: usize,
+): i32 {
+  const far = i + 2 * across;
+  const back = i - 2 * across;
+  if (far < 0 || back < 0 || far >= n || back >= n) return 0;
+  const middle = number(L, i);
+  // A true line stands out from both its sides.
+  const sides = dark ? min(number(L, far), number(L, back)) - middle : middle - max(number(L, far), number(L, back));
+  if (sides < faint) return 0;
+  store<f32>(strength + ((<usize>i) << 2), dark ? sides : -sides);
+  store<u8>(way + <usize>i, <u8>which);
+  store<i32>(found, i);
+  return 1;
+}
+
+function nearest(v: v128): v128 {
+  return i32x4.trunc_sat_f32x4_s(f32x4.floor(f32x4.add(v, f32x4.splat(0.5))));
+}
+
+/** How far four px stand out, dark or light, from both of two px at two steps to opposite sides of them, the most over four ways. */
+function outstanding(at: usize, down: usize, here: v128): v128 {
+  const far = down << 1;
+  const a = v128.load(at + 8);
+  const b = v128.load(at - 8);
+  const c = v128.load(at + far);
+  const d = v128.load(at - far);
+  const e = v128.load(at + far + 8);
+  const f = v128.load(at - far - 8);
+  const g = v128.load(at + far - 8);
+  const h = v128.load(at - far + 8);
+  const high = f32x4.pmax(f32x4.pmax(f32x4.pmin(a, b), f32x4.pmin(c, d)), f32x4.pmax(f32x4.pmin(e, f), f32x4.pmin(g, h)));
+  const low = f32x4.pmin(f32x4.pmin(f32x4.pmax(a, b), f32x4.pmax(c, d)), f32x4.pmin(f32x4.pmax(e, f), f32x4.pmax(g, h)));
+  return f32x4.pmax(f32x4.sub(high, here), f32x4.sub(here, low));
+}
 
 /**
  * Crests of dark and light ridges of L* (Steger 1998), looked for with differences over `step` px: `strength` is how far a px stands out
  * from the farther of its sides (under 0 for light ones, 0 under `faint`), `crest` marks those that stand out most across, where `taken` is
- * not set. `way` is room for a byte a px.
+ * not set. `way` is room for a byte a px, `found` for a whole number a px: there the crests' px numbers are left, in rows; gives how many.
  */
-export function crests(L: usize, w: i32, h: i32, step: i32, faint: f32, taken: usize, strength: usize, crest: usize, way: usize): void {
+function crests(
+  L: usize,
+  w: i32,
+  h: i32,
+  step: i32,
+  faint: f32,
+  taken: usize,
+  strength: usize,
+  crest: usize,
+  way: usize,
+  found: usize,
+): i32 {
   const n = w * h;
   memory.fill(strength, 0, (<usize>n) << 2);
   memory.fill(crest, 0, <usize>n);
   const reach = 2 * step;
   const beside = (<usize>step) << 2;
   const down = (<usize>(step * w)) << 2;
+  const zero = f32x4.splat(0);
+  const one = f32x4.splat(1);
+  const half = f32x4.splat(0.5);
+  let stood: i32 = 0;
   for (let y = reach; y < h - reach; y++)
     for (let x = reach; x < w - reach; x += 4) {
       const at = L + ((<usize>(y * w + x)) << 2);
@@ -443,63 +492,224 @@ export function crests(L: usize, w: i32, h: i32, step: i32, faint: f32, taken: u
       );
       const bend = f32x4.add(f32x4.add(f32x4.abs(hxxs), f32x4.abs(hyys)), f32x4.mul(f32x4.abs(hxys), f32x4.splat(2)));
       if (!v128.any_true(f32x4.ge(bend, f32x4.splat(faint)))) continue;
+      // Where it is looked for in the eight ways there are, it must stand out along one of them.
+      if (step == 1 && !v128.any_true(f32x4.ge(outstanding(at, down, here), f32x4.splat(faint)))) continue;
       // Of the others many still bend too little, or both ways.
-      const mids = f32x4.mul(f32x4.add(hxxs, hyys), f32x4.splat(0.5));
-      const offs = f32x4.mul(f32x4.sub(hxxs, hyys), f32x4.splat(0.5));
+      const mids = f32x4.mul(f32x4.add(hxxs, hyys), half);
+      const offs = f32x4.mul(f32x4.sub(hxxs, hyys), half);
       const roots = f32x4.sqrt(f32x4.add(f32x4.mul(offs, offs), f32x4.mul(hxys, hxys)));
       const larger = f32x4.add(f32x4.abs(mids), roots);
       const smaller = f32x4.abs(f32x4.sub(f32x4.abs(mids), roots));
-      const stands = f32x4.ge(larger, f32x4.splat(LITTLE * faint));
-      const bent = i32x4.bitmask(v128.and(stands, f32x4.le(smaller, f32x4.mul(larger, f32x4.splat(LITTLE_MORE)))));
-      for (let k: i32 = 0; k < 4; k++) {
-        if (!(bent & (1 << k)) || x + k >= w - reach) continue;
-        const i = y * w + x + k;
-        const middle = number(L, i);
-        const hxx = number(L, i + step) + number(L, i - step) - 2 * middle;
-        const hyy = number(L, i + step * w) + number(L, i - step * w) - 2 * middle;
-        const below = number(L, i + step * w + step) - number(L, i + step * w - step);
-        const hxy = (below - number(L, i - step * w + step) + number(L, i - step * w - step)) / 4;
-        const half = (hxx + hyy) / 2;
-        const off = (hxx - hyy) / 2;
-        const root = Mathf.sqrt(off * off + hxy * hxy);
-        const high = half + root;
-        const low = half - root;
-        const dark = high > -low;
-        const most = dark ? high : low;
-        const least = dark ? low : high;
-        if (Mathf.abs(most) < faint || Mathf.abs(least) > <f32>0.6 * Mathf.abs(most)) continue;
-        // Across the ridge: eigenvector of the larger curvature, by half angles; right and up or down.
-        const c: f32 = root > 0 ? off / root : 1;
-        const long = Mathf.sqrt((1 + c) / 2);
-        const short = Mathf.sqrt(max(<f32>0, 1 - c) / 2) * (hxy < 0 ? <f32>-1 : <f32>1);
-        const ux = dark ? long : Mathf.abs(short);
-        const uy = dark ? short : short < 0 ? long : -long;
-        const across = near(uy * <f32>step) * w + near(ux * <f32>step);
-        const far = i + 2 * across;
-        const back = i - 2 * across;
-        if (far < 0 || back < 0 || far >= n || back >= n) continue;
-        // A true line stands out from both its sides.
-        const sides = dark ? min(number(L, far), number(L, back)) - middle : middle - max(number(L, far), number(L, back));
-        if (sides < faint) continue;
-        store<f32>(strength + ((<usize>i) << 2), dark ? sides : -sides);
-        const steep = Mathf.abs(uy) / max(ux, <f32>1e-6);
-        // Which neighbour lies across: beside, below right, below, above right.
-        store<u8>(way + <usize>i, steep < TAN_22 ? 0 : steep > TAN_67 ? 2 : uy > 0 ? 1 : 3);
+      const stands = v128.and(f32x4.ge(larger, f32x4.splat(faint)), f32x4.le(smaller, f32x4.mul(larger, f32x4.splat(0.6))));
+      const bent = i32x4.bitmask(v128.and(stands, i32x4.lt_s(i32x4.add(i32x4.splat(x), i32x4(0, 1, 2, 3)), i32x4.splat(w - reach))));
+      if (!bent) continue;
+      // Across the ridge: eigenvector of the larger curvature, by half angles; right and up or down.
+      const dark = f32x4.gt(mids, zero);
+      const c = v128.bitselect(f32x4.div(offs, f32x4.pmax(roots, f32x4.splat(1e-30))), one, f32x4.gt(roots, zero));
+      const long = f32x4.sqrt(f32x4.mul(f32x4.add(one, c), half));
+      const short = f32x4.sqrt(f32x4.mul(f32x4.pmax(zero, f32x4.sub(one, c)), half));
+      const leans = f32x4.lt(hxys, zero);
+      const ux = v128.bitselect(long, short, dark);
+      const amount = v128.bitselect(short, long, dark);
+      // Up or down as the curvatures along both axes mix; a light ridge lies square to where a dark one would.
+      const uy = v128.bitselect(f32x4.neg(amount), amount, v128.not(v128.xor(dark, leans)));
+      const far = f32x4.splat(<f32>step);
+      const across = i32x4.add(i32x4.mul(nearest(f32x4.mul(uy, far)), i32x4.splat(w)), nearest(f32x4.mul(ux, far)));
+      // Which neighbour lies across: beside, below right, below, above right.
+      const flat = f32x4.lt(amount, f32x4.mul(f32x4.splat(TAN_22), ux));
+      const steep = f32x4.gt(amount, f32x4.mul(f32x4.splat(TAN_67), ux));
+      const slanted = v128.bitselect(i32x4.splat(1), i32x4.splat(3), f32x4.gt(uy, zero));
+      const which = v128.andnot(v128.bitselect(i32x4.splat(2), slanted, steep), flat);
+      const darks = i32x4.bitmask(dark);
+      const i = y * w + x;
+      if (bent & 1)
+        stood += standing(
+          L,
+          n,
+          i,
+          i32x4.extract_lane(across, 0),
+          darks & 1,
+          i32x4.extract_lane(which, 0),
+          faint,
+          strength,
+          way,
+          found + ((<usize>stood) << 2),
+        );
+      if (bent & 2)
+        stood += standing(
+          L,
+          n,
+          i + 1,
+          i32x4.extract_lane(across, 1),
+          darks & 2,
+          i32x4.extract_lane(which, 1),
+          faint,
+          strength,
+          way,
+          found + ((<usize>stood) << 2),
+        );
+      if (bent & 4)
+        stood += standing(
+          L,
+          n,
+          i + 2,
+          i32x4.extract_lane(across, 2),
+          darks & 4,
+          i32x4.extract_lane(which, 2),
+          faint,
+          strength,
+          way,
+          found + ((<usize>stood) << 2),
+        );
+      if (bent & 8)
+        stood += standing(
+          L,
+          n,
+          i + 3,
+          i32x4.extract_lane(across, 3),
+          darks & 8,
+          i32x4.extract_lane(which, 3),
+          faint,
+          strength,
+          way,
+          found + ((<usize>stood) << 2),
+        );
+    }
+  let kept: i32 = 0;
+  for (let k: i32 = 0; k < stood; k++) {
+    const i = load<i32>(found + ((<usize>k) << 2));
+    if (load<u8>(taken + <usize>i)) continue;
+    const which = load<u8>(way + <usize>i);
+    const j: i32 = which == 0 ? 1 : which == 1 ? w + 1 : which == 2 ? w : 1 - w;
+    const s = Mathf.abs(number(strength, i));
+    if (s < Mathf.abs(number(strength, i + j)) || s <= Mathf.abs(number(strength, i - j))) continue;
+    store<u8>(crest + <usize>i, 1);
+    store<i32>(found + ((<usize>kept) << 2), i);
+    kept++;
+  }
+  return kept;
+}
+
+/** Steps to the eight neighbours, one after another round a px. */
+function stepX(k: i32): i32 {
+  return k == 2 || k == 6 ? 0 : k > 2 && k < 6 ? -1 : 1;
+}
+
+function stepY(k: i32): i32 {
+  return k == 0 || k == 4 ? 0 : k < 4 ? 1 : -1;
+}
+
+const DIAGONAL: f64 = 1.4142135623730951;
+/** What one px straight ahead is worth against height, L*. */
+const AHEAD: f64 = 6;
+
+/** Follows crests of one sign from a px on, each once: their px numbers to `to`; gives how many. */
+function walk(from: i32, sign: f64, crest: usize, strength: usize, w: i32, to: usize): i32 {
+  let here = from;
+  let lx: f64 = 0;
+  let ly: f64 = 0;
+  let n: i32 = 0;
+  while (true) {
+    let next: i32 = -1;
+    let best: f64 = -Infinity;
+    for (let k: i32 = 0; k < 8; k++) {
+      const q = here + stepY(k) * w + stepX(k);
+      if (!load<u8>(crest + <usize>q)) continue;
+      const high = <f64>number(strength, q) * sign;
+      if (high <= 0) continue;
+      const ahead = (<f64>stepX(k) * lx + <f64>stepY(k) * ly) / (k & 1 ? DIAGONAL : 1);
+      if (n > 2 && ahead < 0) continue;
+      const worth = ahead * AHEAD + high;
+      if (worth > best) {
+        best = worth;
+        next = k;
       }
     }
-  for (let y: i32 = 1; y < h - 1; y++)
-    for (let i = y * w + 1, end = y * w + w - 1; i < end; i++) {
-      // Most px are no ridge; what lies past a row's end is asked for anew.
-      if (i + 4 <= end && !v128.any_true(v128.load(strength + ((<usize>i) << 2)))) {
-        i += 3;
-        continue;
-      }
-      const s = Mathf.abs(number(strength, i));
-      if (s == 0 || load<u8>(taken + <usize>i)) continue;
-      const which = load<u8>(way + <usize>i);
-      const j: i32 = which == 0 ? 1 : which == 1 ? w + 1 : which == 2 ? w : 1 - w;
-      if (s >= Mathf.abs(number(strength, i + j)) && s > Mathf.abs(number(strength, i - j))) store<u8>(crest + <usize>i, 1);
+    if (next < 0) break;
+    here += stepY(next) * w + stepX(next);
+    store<u8>(crest + <usize>here, 0);
+    lx = 0.7 * lx + 0.3 * <f64>stepX(next);
+    ly = 0.7 * ly + 0.3 * <f64>stepY(next);
+    store<i32>(to + ((<usize>n) << 2), here);
+    n++;
+  }
+  return n;
+}
+
+/** Marks what lies within `margin` px of a chain: all round its first px, and of each next one the sides it moved toward. */
+function take(taken: usize, points: usize, count: i32, w: i32, h: i32, margin: i32): void {
+  let px: i32 = -2;
+  let py: i32 = -2;
+  for (let n: i32 = 0; n < count; n++) {
+    const p = load<i32>(points + ((<usize>n) << 2));
+    const y = p / w;
+    const x = p - y * w;
+    const left = max(0, x - margin);
+    const right = min(w - 1, x + margin);
+    const near = abs(x - px) <= 1 && abs(y - py) <= 1;
+    for (let j = max(0, y - margin); j <= min(h - 1, y + margin); j++) {
+      // Rows that the one before covered but for one px at a side.
+      if (!near || abs(j - py) > margin) memory.fill(taken + <usize>(j * w + left), 1, <usize>(right - left + 1));
+      else if (x != px) store<u8>(taken + <usize>(j * w + (x > px ? right : left)), 1);
     }
+    px = x;
+    py = y;
+  }
+}
+
+/**
+ * Ridges of L*: chains of crests of one sign and at least `least` px, from one of at least `clear` both ways along the faint (hysteresis, Canny
+ * 1986), which take what lies within `margin` px of them. Room for a whole number a px at `found` and at `points`, where the chains' px numbers
+ * are left one after another; at `chains`, of which two doubles each say where one ends and its mean strength; gives how many.
+ */
+export function ridges(
+  L: usize,
+  w: i32,
+  h: i32,
+  step: i32,
+  faint: f32,
+  clear: f32,
+  least: i32,
+  margin: i32,
+  taken: usize,
+  strength: usize,
+  crest: usize,
+  way: usize,
+  found: usize,
+  points: usize,
+  chains: usize,
+): i32 {
+  const kept = crests(L, w, h, step, faint, taken, strength, crest, way, found);
+  let count: i32 = 0;
+  let end: i32 = 0;
+  for (let k: i32 = 0; k < kept; k++) {
+    const i = load<i32>(found + ((<usize>k) << 2));
+    const own = number(strength, i);
+    if (!load<u8>(crest + <usize>i) || Mathf.abs(own) < clear) continue;
+    store<u8>(crest + <usize>i, 0);
+    const sign: f64 = own > 0 ? 1 : -1;
+    const first = points + ((<usize>end) << 2);
+    const back = walk(i, sign, crest, strength, w, first);
+    store<i32>(first + ((<usize>back) << 2), i);
+    // The way back turned round, then the first, then the way on.
+    for (let a: i32 = 0, b = back - 1; a < b; a++, b--) {
+      const p = first + ((<usize>a) << 2);
+      const q = first + ((<usize>b) << 2);
+      const there = load<i32>(p);
+      store<i32>(p, load<i32>(q));
+      store<i32>(q, there);
+    }
+    const n = back + 1 + walk(i, sign, crest, strength, w, first + ((<usize>(back + 1)) << 2));
+    if (n < least) continue;
+    let sum: f64 = 0;
+    for (let j: i32 = 0; j < n; j++) sum += <f64>number(strength, load<i32>(first + ((<usize>j) << 2)));
+    take(taken, first, n, w, h, margin);
+    end += n;
+    store<f64>(chains + ((<usize>count) << 4), <f64>end);
+    store<f64>(chains + ((<usize>count) << 4) + 8, sum / <f64>n);
+    count++;
+  }
+  return count;
 }
 
 /** How many of the marked px (of all n where `only` is 0) are under `most`; and how many are marked. */

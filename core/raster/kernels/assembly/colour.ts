@@ -60,7 +60,7 @@ export function gather(
       weight += 4;
     }
     const steps = i32x4.trunc_sat_f32x4_s(
-      f32x4.add(f32x4.mul(f32x4.max(f32x4.min(sum, f32x4.splat(1)), f32x4.splat(0)), f32x4.splat(16384)), f32x4.splat(0.5)),
+      f32x4.add(f32x4.mul(f32x4.pmax(f32x4.pmin(sum, f32x4.splat(1)), f32x4.splat(0)), f32x4.splat(16384)), f32x4.splat(0.5)),
     );
     const to = row + <usize>(3 * x);
     store<u8>(to, load<u8>(encode + <usize>i32x4.extract_lane(steps, 0)));
@@ -128,5 +128,13 @@ export function apart(L: usize, a: usize, b: usize, to: usize, n: i32, l0: f32, 
     const da = f32x4.sub(v128.load(a + at), f32x4.splat(a0));
     const db = f32x4.sub(v128.load(b + at), f32x4.splat(b0));
     v128.store(to + at, f32x4.sqrt(f32x4.add(f32x4.add(f32x4.mul(dL, dL), f32x4.mul(da, da)), f32x4.mul(db, db))));
+  }
+}
+
+/** How much less than `light` each of n numbers is, 0 where it is not. */
+export function darker(L: usize, to: usize, n: i32, light: f32): void {
+  for (let i: i32 = 0; i < n; i += 4) {
+    const at = (<usize>i) << 2;
+    v128.store(to + at, f32x4.pmax(f32x4.splat(0), f32x4.sub(f32x4.splat(light), v128.load(L + at))));
   }
 }

@@ -44,6 +44,75 @@ function convolve(from: usize, step: usize, to: usize, n: i32, kernel: usize, ta
   }
 }
 
+/** What stands equally far to both sides, together: their sum, or, where T is signed, what the second has more. */
+function both<T>(before: v128, after: v128): v128 {
+  return isSigned<T>() ? f32x4.sub(after, before) : f32x4.add(after, before);
+}
+
+/**
+ * The same with a kernel of 2r + 1 taps that is even about its middle, where `from` points, or odd where T is signed (so a loop is compiled
+ * for each): what stands equally far to both sides is weighed together.
+ */
+function convolveFolded<T>(from: usize, step: usize, to: usize, n: i32, kernel: usize, r: i32): void {
+  const last = kernel + ((<usize>(2 * r)) << 2);
+  const middle = v128.load32_splat(kernel + ((<usize>r) << 2));
+  let x: i32 = 0;
+  for (; x + 16 <= n; x += 16) {
+    const at = from + ((<usize>x) << 2);
+    let s0 = f32x4.mul(v128.load(at), middle);
+    let s1 = f32x4.mul(v128.load(at + 16), middle);
+    let s2 = f32x4.mul(v128.load(at + 32), middle);
+    let s3 = f32x4.mul(v128.load(at + 48), middle);
+    let p = at - <usize>r * step;
+    let q = at + <usize>r * step;
+    for (let k = last; p < at; k -= 4) {
+      const weight = v128.load32_splat(k);
+      s0 = f32x4.add(s0, f32x4.mul(both<T>(v128.load(p), v128.load(q)), weight));
+      s1 = f32x4.add(s1, f32x4.mul(both<T>(v128.load(p + 16), v128.load(q + 16)), weight));
+      s2 = f32x4.add(s2, f32x4.mul(both<T>(v128.load(p + 32), v128.load(q + 32)), weight));
+      s3 = f32x4.add(s3, f32x4.mul(both<T>(v128.load(p + 48), v128.load(q + 48)), weight));
+      p += step;
+      q -= step;
+    }
+    const out = to + ((<usize>x) << 2);
+    v128.store(out, s0);
+    v128.store(out + 16, s1);
+    v128.store(out + 32, s2);
+    v128.store(out + 48, s3);
+  }
+  for (; x < n; x++) {
+    const at = from + ((<usize>x) << 2);
+    let sum = load<f32>(at) * load<f32>(kernel + ((<usize>r) << 2));
+    for (let j = r; j > 0; j--) {
+      const p = load<f32>(at - <usize>j * step);
+      const q = load<f32>(at + <usize>j * step);
+      sum += (isSigned<T>() ? q - p : q + p) * load<f32>(kernel + ((<usize>(r + j)) << 2));
+    }
+    store<f32>(to + ((<usize>x) << 2), sum);
+  }
+}
+
+/** How a kernel is about its middle: 1 even, −1 odd, 0 neither. */
+function parity(kernel: usize, r: i32): i32 {
+  let even = true;
+  let odd = true;
+  for (let k: i32 = 0; k < r; k++) {
+    const p = load<f32>(kernel + ((<usize>k) << 2));
+    const q = load<f32>(kernel + ((<usize>(2 * r - k)) << 2));
+    if (p != q) even = false;
+    if (p != -q) odd = false;
+  }
+  return even ? 1 : odd ? -1 : 0;
+}
+
+/** Convolves with 2r + 1 taps; `from` is where the first tap of the first number lies. */
+function taps(from: usize, step: usize, to: usize, n: i32, kernel: usize, r: i32, parity: i32): void {
+  const middle = from + <usize>r * step;
+  if (parity > 0) convolveFolded<u32>(middle, step, to, n, kernel, r);
+  else if (parity < 0) convolveFolded<i32>(middle, step, to, n, kernel, r);
+  else convolve(from, step, to, n, kernel, 2 * r + 1);
+}
+
 /** A row copied with its ends repeated r times to each side. */
 function padRow(from: usize, to: usize, n: i32, r: i32): void {
   const first = load<f32>(from);
@@ -56,32 +125,36 @@ function padRow(from: usize, to: usize, n: i32, r: i32): void {
 }
 
 /**
- * Rows of a w × h plane convolved with one kernel, columns with another, edges repeated.
+ * Rows of a w × h plane convolved with one kernel, columns with another, edges repeated; `to` may be `from`.
  * `work` holds w · (h + 2·ry) + w + 2·rx numbers.
  */
 export function separable(from: usize, to: usize, w: i32, h: i32, kx: usize, rx: i32, ky: usize, ry: i32, work: usize): void {
   const row: usize = (<usize>w) << 2;
   const line = work + row * <usize>(h + 2 * ry);
+  const along = parity(kx, rx);
+  const down = parity(ky, ry);
   for (let y: i32 = 0; y < h; y++) {
     padRow(from + row * <usize>y, line, w, rx);
-    convolve(line, 4, work + row * <usize>(y + ry), w, kx, 2 * rx + 1);
+    taps(line, 4, work + row * <usize>(y + ry), w, kx, rx, along);
   }
   for (let k: i32 = 0; k < ry; k++) {
     memory.copy(work + row * <usize>k, work + row * <usize>ry, row);
     memory.copy(work + row * <usize>(h + ry + k), work + row * <usize>(h + ry - 1), row);
   }
-  for (let y: i32 = 0; y < h; y++) convolve(work + row * <usize>y, row, to + row * <usize>y, w, ky, 2 * ry + 1);
+  for (let y: i32 = 0; y < h; y++) taps(work + row * <usize>y, row, to + row * <usize>y, w, ky, ry, down);
+}
+
+/** The largest of four numbers. */
+export function largestOf(v: v128): f32 {
+  return max(max(f32x4.extract_lane(v, 0), f32x4.extract_lane(v, 1)), max(f32x4.extract_lane(v, 2), f32x4.extract_lane(v, 3)));
 }
 
 /** The largest of n numbers by amount. */
 function largest(from: usize, n: i32): f32 {
   let most = f32x4.splat(0);
   let i: i32 = 0;
-  for (; i + 4 <= n; i += 4) most = f32x4.max(most, f32x4.abs(v128.load(from + ((<usize>i) << 2))));
-  let out = max(
-    max(f32x4.extract_lane(most, 0), f32x4.extract_lane(most, 1)),
-    max(f32x4.extract_lane(most, 2), f32x4.extract_lane(most, 3)),
-  );
+  for (; i + 4 <= n; i += 4) most = f32x4.pmax(most, f32x4.abs(v128.load(from + ((<usize>i) << 2))));
+  let out = largestOf(most);
   for (; i < n; i++) out = max(out, Mathf.abs(load<f32>(from + ((<usize>i) << 2))));
   return out;
 }
@@ -259,41 +332,49 @@ export function boxes(from: usize, to: usize, w: i32, h: i32, r0: i32, r1: i32, 
   means(from, to, w, h, r0, r1, r2, true, work);
 }
 
-/** to[i] = the larger of a[i] and b[i] (the smaller where `low` is set). */
-function extreme(a: usize, b: usize, to: usize, n: i32, low: bool): void {
+function further(a: v128, b: v128, low: bool): v128 {
+  return low ? f32x4.pmin(a, b) : f32x4.pmax(a, b);
+}
+
+/** to[i] = the largest of a[i], b[i] and c[i] (the smallest where `low` is set). */
+function extreme(a: usize, b: usize, c: usize, to: usize, n: i32, low: bool): void {
   let x: i32 = 0;
   for (; x + 4 <= n; x += 4) {
     const at = (<usize>x) << 2;
-    const p = v128.load(a + at);
-    const q = v128.load(b + at);
-    v128.store(to + at, low ? f32x4.min(p, q) : f32x4.max(p, q));
+    v128.store(to + at, further(further(v128.load(a + at), v128.load(b + at), low), v128.load(c + at), low));
   }
   for (; x < n; x++) {
     const at = (<usize>x) << 2;
     const p = load<f32>(a + at);
     const q = load<f32>(b + at);
-    store<f32>(to + at, low ? min(p, q) : max(p, q));
+    const r = load<f32>(c + at);
+    store<f32>(to + at, low ? min(min(p, q), r) : max(max(p, q), r));
   }
+}
+
+/**
+ * The largest (or smallest) of `size` numbers from each of n on, `step` numbers apart, to `to`; what lies at `from` is used up. Windows are made of
+ * three of a third of their size, the last of three that lap over.
+ */
+function reached(from: usize, to: usize, n: i32, step: i32, size: i32, low: bool): void {
+  const bytes = (<usize>step) << 2;
+  let have: i32 = 1;
+  for (; 3 * have < size; have *= 3)
+    extreme(from, from + <usize>have * bytes, from + <usize>(2 * have) * bytes, from, n + step * (size - 3 * have), low);
+  extreme(from, from + <usize>min(have, size - have) * bytes, from + <usize>(size - have) * bytes, to, n, low);
 }
 
 /** Largest (or smallest) value in a square of 2r + 1 px round each pixel, edges repeated. `work` as for `separable` with ry = rx = r. */
 export function spread(from: usize, to: usize, w: i32, h: i32, r: i32, low: bool, work: usize): void {
   const row: usize = (<usize>w) << 2;
   const line = work + row * <usize>(h + 2 * r);
-  const size = 2 * r + 1;
   for (let y: i32 = 0; y < h; y++) {
     padRow(from + row * <usize>y, line, w, r);
-    let reach: i32 = 1;
-    for (; 2 * reach <= size; reach *= 2) extreme(line, line + ((<usize>reach) << 2), line, w + 2 * r - reach, low);
-    // Two windows of `reach` cover the wanted one.
-    extreme(line, line + ((<usize>(size - reach)) << 2), work + row * <usize>(y + r), w, low);
+    reached(line, work + row * <usize>(y + r), w, 1, 2 * r + 1, low);
   }
   for (let k: i32 = 0; k < r; k++) {
     memory.copy(work + row * <usize>k, work + row * <usize>r, row);
     memory.copy(work + row * <usize>(h + r + k), work + row * <usize>(h + r - 1), row);
   }
-  const rows = h + 2 * r;
-  let reach: i32 = 1;
-  for (; 2 * reach <= size; reach *= 2) extreme(work, work + row * <usize>reach, work, w * (rows - reach), low);
-  extreme(work, work + row * <usize>(size - reach), to, w * h, low);
+  reached(work, to, w * h, w, 2 * r + 1, low);
 }

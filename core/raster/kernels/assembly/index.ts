@@ -4,11 +4,11 @@
  * lie in the memory that the caller hands out. Changed only together with module.ts: `npm run kernels`.
  */
 export { box, boxes, separable, spread } from './filters';
-export { addGradient, steepest, tensor } from './tensor';
+export { addGradient, density, steepest, tensor, turns } from './tensor';
 export { distance } from './distance';
-export { apart, gather, lab, linearRow } from './colour';
+export { apart, darker, gather, lab, linearRow } from './colour';
 export { components, sauvola, thin } from './outline';
-export { bandSums, borderSums, countUnder, crests, rise, runSums, sizeSums } from './closeUp';
+export { bandSums, borderSums, countUnder, halved, ridges, rise, runSums, sizeSums } from './closeUp';
 export { nearestForms } from './forms';
 export { either, large, less, marks, over, shared, slope, times } from './layers';
 export { binned, colours, lengths, luminance, reduced, steps, weighed } from './planes';

@@ -23,11 +23,11 @@ export function over(from: usize, to: usize, n: i32, least: f32): void {
   for (let i: i32 = 0; i < n; i += 4) storeBits(to + <usize>i, f32x4.gt(v128.load(from + ((<usize>i) << 2)), f32x4.splat(least)));
 }
 
-/** a − b in place of a. */
-export function less(a: usize, b: usize, n: i32): void {
+/** a − b. */
+export function less(a: usize, b: usize, to: usize, n: i32): void {
   for (let i: i32 = 0; i < n; i += 4) {
     const at = (<usize>i) << 2;
-    v128.store(a + at, f32x4.sub(v128.load(a + at), v128.load(b + at)));
+    v128.store(to + at, f32x4.sub(v128.load(a + at), v128.load(b + at)));
   }
 }
 
@@ -56,12 +56,15 @@ export function large(labels: usize, sums: usize, to: usize, n: i32, least: f64)
   }
 }
 
-/** Px over `least` in one plane or over `most` in another. */
-export function either(a: usize, least: f32, b: usize, most: f32, to: usize, n: i32): void {
-  for (let i: i32 = 0; i < n; i += 4) {
-    const at = (<usize>i) << 2;
-    storeBits(to + <usize>i, v128.or(f32x4.gt(v128.load(a + at), f32x4.splat(least)), f32x4.gt(v128.load(b + at), f32x4.splat(most))));
-  }
+/** Px over `least` in one plane or over `most` in another, of which every fourth px of every fourth row is there. */
+export function either(a: usize, least: f32, b: usize, most: f32, to: usize, w: i32, h: i32): void {
+  const wide = (w + 3) >> 2;
+  for (let y: i32 = 0; y < h; y++)
+    for (let x: i32 = 0; x < w; x += 4) {
+      const i = <usize>(y * w + x);
+      const tone = v128.load32_splat(b + ((<usize>((y >> 2) * wide + (x >> 2))) << 2));
+      storeBits(to + i, v128.or(f32x4.gt(v128.load(a + (i << 2)), f32x4.splat(least)), f32x4.gt(tone, f32x4.splat(most))));
+    }
 }
 
 /** a · b. */
@@ -79,7 +82,7 @@ export function shared(sums: usize, weights: usize, plain: usize, n: i32, least:
     const at = (<usize>i) << 2;
     const weight = v128.load(weights + at);
     const enough = f32x4.gt(weight, few);
-    const mean = f32x4.div(v128.load(sums + at), f32x4.max(weight, few));
+    const mean = f32x4.div(v128.load(sums + at), f32x4.pmax(weight, few));
     v128.store(sums + at, v128.bitselect(mean, v128.load(plain + at), enough));
   }
 }

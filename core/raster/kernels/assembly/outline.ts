@@ -22,10 +22,10 @@ export function sauvola(from: usize, mask: usize, w: i32, h: i32, r: i32, k: f32
     const at = (<usize>i) << 2;
     const v = f32x4.sub(f32x4.splat(100), v128.load(from + at));
     const mean = v128.load(work + at);
-    const s = f32x4.sqrt(f32x4.max(f32x4.splat(0), f32x4.sub(v128.load(squares + at), f32x4.mul(mean, mean))));
+    const s = f32x4.sqrt(f32x4.pmax(f32x4.splat(0), f32x4.sub(v128.load(squares + at), f32x4.mul(mean, mean))));
     const rule = f32x4.mul(mean, f32x4.add(f32x4.splat(1 - k), f32x4.mul(s, f32x4.splat(k / 50))));
     // The classical rule is for text; where contrast is low but real, half a deviation under the mean keeps the stroke.
-    const t = f32x4.max(rule, f32x4.sub(mean, f32x4.mul(s, f32x4.splat(0.5))));
+    const t = f32x4.pmax(rule, f32x4.sub(mean, f32x4.mul(s, f32x4.splat(0.5))));
     const dark = v128.and(v128.and(f32x4.gt(s, half), f32x4.lt(v, t)), f32x4.lt(v, f32x4.sub(mean, half)));
     const bits = i32x4.bitmask(dark);
     // The next four write over what reaches past the end of these.

@@ -174,7 +174,7 @@ export function lit(from: usize, to: usize, n: i32, factors: usize, red: f32, gr
     for (let k: i32 = 0; k < count; k++, at += 12, out += 3) {
       const factor = here + more * (<f32>k * 0.125);
       const light = f32x4.mul(f32x4.mul(v128.load(at), gains), f32x4.splat(factor));
-      const steps = i32x4.trunc_sat_f32x4_s(f32x4.add(f32x4.max(f32x4.min(light, most), f32x4.splat(0)), f32x4.splat(0.5)));
+      const steps = i32x4.trunc_sat_f32x4_s(f32x4.add(f32x4.pmax(f32x4.pmin(light, most), f32x4.splat(0)), f32x4.splat(0.5)));
       store<u8>(out, load<u8>(encode + <usize>i32x4.extract_lane(steps, 0)));
       store<u8>(out + 1, load<u8>(encode + <usize>i32x4.extract_lane(steps, 1)));
       store<u8>(out + 2, load<u8>(encode + <usize>i32x4.extract_lane(steps, 2)));

@@ -1,12 +1,31 @@
 /** Sums over the planes and masks of one window, and its planes seen another way. */
+import { lanesOf, sumOf } from './closeUp';
+import { largestOf } from './filters';
 
 function number(from: usize, i: i32): f32 {
   return load<f32>(from + ((<usize>i) << 2));
 }
 
+/** Set px round one of a mask; it lies off the frame. */
+function setAround(p: usize, w: i32): i32 {
+  const up = p - <usize>w;
+  const down = p + <usize>w;
+  return (
+    <i32>load<u8>(up - 1) +
+    <i32>load<u8>(up) +
+    <i32>load<u8>(up + 1) +
+    <i32>load<u8>(p - 1) +
+    <i32>load<u8>(p + 1) +
+    <i32>load<u8>(down - 1) +
+    <i32>load<u8>(down) +
+    <i32>load<u8>(down + 1)
+  );
+}
+
 /**
- * What lies inside a rectangle, twelve doubles at `to`: px marked; px of line and how far they and the rest depart; px of centre lines, free
- * ends and forks among them; sums and squares of the tone and of the texture; the steepest rise.
+ * What lies inside a rectangle, thirteen doubles at `to`: px marked; px of line and how far they and the rest depart; px of centre lines, free
+ * ends and forks among them; sums and squares of the tone, of which every fourth px of every fourth row is there, and of the texture; the
+ * steepest rise; and how many px of tone there are.
  */
 export function pieceSums(
   marked: usize,
@@ -29,49 +48,62 @@ export function pieceSums(
   let ends: i32 = 0;
   let forks: i32 = 0;
   let lineDepart: f64 = 0;
-  let restDepart: f64 = 0;
-  let toneSum: f64 = 0;
-  let toneSquare: f64 = 0;
+  let allDepart: f64 = 0;
   let textureSum: f64 = 0;
   let textureSquare: f64 = 0;
-  let steepest: f32 = 0;
-  for (let y = y0; y < y0 + rh; y++)
-    for (let i = y * w + x0, end = i + rw; i < end; i++) {
-      const p = <usize>i;
-      marks += load<u8>(marked + p);
-      if (load<u8>(centre + p)) {
-        skeleton++;
-        // Centre lines keep off the frame.
-        const up = centre + p - <usize>w;
-        const down = centre + p + <usize>w;
-        const around: i32 =
-          <i32>load<u8>(up - 1) +
-          <i32>load<u8>(up) +
-          <i32>load<u8>(up + 1) +
-          <i32>load<u8>(centre + p - 1) +
-          <i32>load<u8>(centre + p + 1) +
-          <i32>load<u8>(down - 1) +
-          <i32>load<u8>(down) +
-          <i32>load<u8>(down + 1);
-        if (around == 1) ends++;
-        else if (around > 2) forks++;
+  const zero = f32x4.splat(0);
+  let steepest = zero;
+  for (let y = y0; y < y0 + rh; y++) {
+    let onLines = zero;
+    let all = zero;
+    let sums = zero;
+    let squares = zero;
+    for (let x = x0; x < x0 + rw; x += 4) {
+      const p = <usize>(y * w + x);
+      const at = p << 2;
+      const left = x0 + rw - x;
+      const bytes: u32 = left < 4 ? (1 << (8 * left)) - 1 : 0xffffffff;
+      const counts = left < 4 ? i32x4.gt_s(i32x4.splat(left), i32x4(0, 1, 2, 3)) : i32x4.splat(-1);
+      marks += popcnt(load<u32>(marked + p) & bytes);
+      const lined = load<u32>(lines + p) & bytes;
+      const v = v128.and(v128.load(depart + at), counts);
+      all = f32x4.add(all, v);
+      if (lined) {
+        area += popcnt(lined);
+        onLines = f32x4.add(onLines, v128.and(v, lanesOf(v128.load32_zero(lines + p))));
+        // Centre lines are part of the lines, and keep off the frame.
+        for (let k: i32 = 0; k < min(4, left); k++) {
+          if (!load<u8>(centre + p + k)) continue;
+          skeleton++;
+          const around = setAround(centre + p + k, w);
+          if (around == 1) ends++;
+          else if (around > 2) forks++;
+        }
       }
-      if (load<u8>(lines + p)) {
-        area++;
-        lineDepart += number(depart, i);
-      } else restDepart += number(depart, i);
-      const t = <f64>number(tone, i);
+      const f = v128.and(v128.load(texture + at), counts);
+      sums = f32x4.add(sums, f);
+      squares = f32x4.add(squares, f32x4.mul(f, f));
+      steepest = f32x4.pmax(steepest, v128.and(v128.load(rises + at), counts));
+    }
+    lineDepart += sumOf(onLines);
+    allDepart += sumOf(all);
+    textureSum += sumOf(sums);
+    textureSquare += sumOf(squares);
+  }
+  let tones: i32 = 0;
+  let toneSum: f64 = 0;
+  let toneSquare: f64 = 0;
+  const wide = (w + 3) >> 2;
+  for (let y = (y0 + 3) >> 2; y < (y0 + rh + 3) >> 2; y++)
+    for (let x = (x0 + 3) >> 2; x < (x0 + rw + 3) >> 2; x++, tones++) {
+      const t = <f64>number(tone, y * wide + x);
       toneSum += t;
       toneSquare += t * t;
-      const f = <f64>number(texture, i);
-      textureSum += f;
-      textureSquare += f * f;
-      steepest = max(steepest, number(rises, i));
     }
   store<f64>(to, <f64>marks);
   store<f64>(to + 8, <f64>area);
   store<f64>(to + 16, lineDepart);
-  store<f64>(to + 24, restDepart);
+  store<f64>(to + 24, allDepart - lineDepart);
   store<f64>(to + 32, <f64>skeleton);
   store<f64>(to + 40, <f64>ends);
   store<f64>(to + 48, <f64>forks);
@@ -79,7 +111,8 @@ export function pieceSums(
   store<f64>(to + 64, toneSquare);
   store<f64>(to + 72, textureSum);
   store<f64>(to + 80, textureSquare);
-  store<f64>(to + 88, <f64>steepest);
+  store<f64>(to + 88, <f64>largestOf(steepest));
+  store<f64>(to + 96, <f64>tones);
 }
 
 /** Squares of what lies between four softnesses, three doubles at `to`, over the px at least `aside` from every line; gives their number. */
@@ -198,7 +231,7 @@ export function depth(from: usize, around: usize, to: usize, w: i32, h: i32, rea
       let most = f32x4.splat(0);
       for (let k: i32 = 0; k < count; k++) {
         const step = (<usize>load<i32>(pairs + ((<usize>k) << 2))) << 2;
-        most = f32x4.max(most, f32x4.sub(f32x4.min(v128.load(from + at + step), v128.load(from + at - step)), value));
+        most = f32x4.pmax(most, f32x4.sub(f32x4.pmin(v128.load(from + at + step), v128.load(from + at - step)), value));
       }
       v128.store(to + at, v128.and(most, under));
     }

@@ -3,6 +3,7 @@ import { clamp } from '../raster/statistics';
 import { cluesOf } from './clues';
 import { Evidence } from './evidence';
 import { KIND_MODEL, KindCoefficients, Reliability } from './kindModel';
+import { readTrees, sharesIn, Trees } from './trees';
 
 interface Kind {
   made: 'bare' | 'flat' | 'tone' | 'dots' | 'strokes' | 'touches';
@@ -47,14 +48,31 @@ export const beliefOf = (chance: (kind: MarkKind, at: number) => number): Belief
   Object.fromEntries(MARK_KINDS.map((k, i) => [k, chance(k, i)])) as Belief;
 
 /** Clues beyond so many standard deviations say no more than at them. */
-export const MOST_UNUSUAL = 4;
+const MOST_UNUSUAL = 4;
+
+/** Clues in standard deviations from their mean, and the same as bytes for the trees. */
+export function unusualOf(
+  clues: Record<string, number>,
+  { clues: names, mean, spread }: Pick<KindCoefficients, 'clues' | 'mean' | 'spread'>,
+) {
+  const unusual = names.map((name, i) => clamp((clues[name] - mean[i]) / spread[i], -MOST_UNUSUAL, MOST_UNUSUAL));
+  return { unusual, bytes: Uint8Array.from(unusual, (v) => Math.round(((v + MOST_UNUSUAL) * 255) / (2 * MOST_UNUSUAL))) };
+}
+
+const grown = new WeakMap<KindCoefficients, Trees>();
+
+function treesOf(model: KindCoefficients): Trees {
+  const known = grown.get(model) ?? readTrees(model.trees);
+  grown.set(model, known);
+  return known;
+}
 
 /**
- * Chance of every kind, summing to 1: multinomial logistic regression over the clues, whose coefficients are fitted (`npm run fit`).
- * Without a sheet to know it by, what is bare is even paint.
+ * Chance of every kind, summing to 1: the mean of what a multinomial logistic regression over the clues and trees over them say, to a power, all fitted
+ * (`npm run fit`). Without a sheet to know it by, what is bare is even paint.
  */
 export function kindChances(clues: Record<string, number>, groundKnown: boolean, model: KindCoefficients): Belief {
-  const unusual = model.clues.map((name, i) => clamp((clues[name] - model.mean[i]) / model.spread[i], -MOST_UNUSUAL, MOST_UNUSUAL));
+  const { unusual, bytes } = unusualOf(clues, model);
   const logits = MARK_KINDS.map((k) => {
     const w = model.weights[k];
     let sum = w[unusual.length];
@@ -64,12 +82,19 @@ export function kindChances(clues: Record<string, number>, groundKnown: boolean,
   const most = Math.max(...logits);
   const chances = logits.map((l) => Math.exp(l - most));
   const total = chances.reduce((a, b) => a + b, 0);
-  const belief = beliefOf((_, i) => chances[i] / total);
+  const shares = sharesIn(treesOf(model), bytes, MARK_KINDS.length);
+  const belief = beliefOf((_, i) => (chances[i] / total + shares[i]) / 2);
   if (!groundKnown) {
     belief.flat += belief.blank;
     belief.blank = 0;
   }
-  return belief;
+  return sharpened(belief, model.sharper);
+}
+
+/** Chances to a power: the mean of two that each are as sure as they should be is less sure than it should be. */
+export function sharpened(belief: Belief, power: number): Belief {
+  const total = MARK_KINDS.reduce((s, k) => s + belief[k] ** power, 0);
+  return beliefOf((k) => belief[k] ** power / total);
 }
 
 export const weighKinds = (e: Evidence): Belief => kindChances(cluesOf(e), e.groundKnown, KIND_MODEL);

@@ -37,10 +37,11 @@ async function main(args: readonly string[]): Promise<void> {
     process.exit(2);
   }
   const examples = [...(await remembered('drawn', () => drawnExamples(MANY, SEED))), ...real];
-  const judged = leaveOneOut(examples, await remembered('places', () => pictureTiles(folder)));
+  const { judged, sharper } = leaveOneOut(examples, await remembered('places', () => pictureTiles(folder)));
   const data = {
     code: evidenceCode(),
     ...fitKinds(examples),
+    sharper,
     reliability: reliabilityOf(judged),
     reliabilityAmong: reliabilityOf(amongPlaces(judged)),
   };

@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { MARK_KINDS, MarkKind } from '../../core/marks/kinds';
 import { KIND_MODEL } from '../../core/marks/kindModel';
+import { readTrees } from '../../core/marks/trees';
 import { normal, seededRandom } from '../../core/raster/statistics';
 import { evidenceCode } from '../fit/evidenceCode';
 import { amongPlaces, fitKinds, HeldOut, leaveOneOut, reliabilityOf } from '../fit/kinds';
@@ -12,6 +13,9 @@ import { MODEL_NAMES, ModelName } from '../renderers';
 test('what was fitted was fitted with this very evidence: after a change of either, run `npm run fit -- --pictures FOLDER`', () => {
   expect(KIND_MODEL.code).toBe(evidenceCode());
   for (const kind of MARK_KINDS) expect(KIND_MODEL.weights[kind]).toHaveLength(KIND_MODEL.clues.length + 1);
+  const { roots, bytes } = readTrees(KIND_MODEL.trees);
+  expect(roots).toHaveLength(40);
+  expect(bytes.length).toBeLessThan(200_000);
   const rising = KIND_MODEL.reliability.map(([, right]) => right);
   expect([...rising].sort((a, b) => a - b)).toEqual(rising);
 });
@@ -80,7 +84,7 @@ function examples(many: number, seed: number, source: string): Example[] {
 
 test('the fit tells apart what can be told apart, and what it says of its own sureness rises', () => {
   const material = ['a', 'b', 'c', 'd'].flatMap((source, i) => examples(90, i + 1, source));
-  const judged = leaveOneOut(material);
+  const { judged, sharper } = leaveOneOut(material);
   expect(judged).toHaveLength(material.length);
   const share = judged.filter((j) => j.example.kinds.includes(j.kind)).length / judged.length;
   // Middles four deviations apart: the best rule is right in 95 to 98 of 100.
@@ -88,6 +92,8 @@ test('the fit tells apart what can be told apart, and what it says of its own su
   const reliability = reliabilityOf(judged);
   expect(reliability[0]).toEqual([0, 0]);
   for (let k = 1; k < reliability.length; k++) expect(reliability[k][1]).toBeGreaterThanOrEqual(reliability[k - 1][1]);
+  // Where both say the same, so surely, a power says hardly more.
+  expect(sharper).toBeGreaterThanOrEqual(1);
   const { weights } = fitKinds(material);
   // The further in x, the more it is dabs; the further in y, the more it is line.
   expect(weights.dabs[0]).toBeGreaterThan(weights.wash[0]);
@@ -97,13 +103,13 @@ test('the fit tells apart what can be told apart, and what it says of its own su
 test('what is reversed is fitted on and never judged; a place is judged among the others of its picture where they are known', () => {
   const drawn = ['a', 'b', 'c'].flatMap((source, i) => examples(60, i + 11, source));
   const reversed = examples(60, 30, 'c').map((e) => ({ ...e, reversed: true }));
-  const judged = leaveOneOut([...drawn, ...reversed]);
+  const { judged } = leaveOneOut([...drawn, ...reversed]);
   expect(judged).toHaveLength(drawn.length);
   expect(judged.every((j) => !j.example.reversed && j.among === null)).toBe(true);
   expect(amongPlaces(judged)).toEqual([]);
   // Nearly every place of c is of washes: what of it lies between is taken for one, too; the rest stays as it is.
   const washes = examples(300, 40, 'c').filter((e) => e.kinds[0] === 'wash');
-  const among = amongPlaces(leaveOneOut([...drawn, ...reversed], { c: washes }));
+  const among = amongPlaces(leaveOneOut([...drawn, ...reversed], { c: washes }).judged);
   expect(among.map((j) => j.example.source)).toEqual(Array.from({ length: 60 }, () => 'c'));
   const told = (of: readonly HeldOut[]) => of.filter((j) => j.kind === 'wash').length;
   expect(told(among)).toBeGreaterThanOrEqual(told(judged.filter((j) => j.example.source === 'c')));

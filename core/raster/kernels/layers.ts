@@ -110,8 +110,8 @@ export function layersOf<T>(depart: Plane, how: Layering, each: FromComponent<T>
     const { run } = arena;
     const mask = (at: number): Mask => ({ width, height, data: arena.held(arena.bytes(at, n), at) });
     const [marked, lines, covered, worked] = [arena.room(n), arena.room(n), arena.room(n), arena.room(n)];
-    const [texture, rise, tone] = [arena.room(4 * n), arena.room(4 * n), arena.room(n)];
     const [wide, high] = [quartered(width), quartered(height)];
+    const [texture, rise, tone] = [arena.room(4 * n), arena.room(4 * n), arena.room(4 * wide * high)];
     return arena.aside((scratch) => {
       const from = scratch.placeOf(depart);
       const soft = (by: Softening) => softAt(scratch, from, width, height, by);
@@ -119,9 +119,10 @@ export function layersOf<T>(depart: Plane, how: Layering, each: FromComponent<T>
         .map(soft)
         .concat(scratch.room(n));
       const lowest = markedAt(scratch, from, softer, width, height, how.marking, marked);
-      const [half, quarter] = [scratch.room(4 * n), scratch.room(4 * n)];
+      const [halfWide, halfHigh] = [(width + 1) >> 1, (height + 1) >> 1];
+      const [half, quarter] = [scratch.room(4 * halfWide * halfHigh), scratch.room(4 * wide * high)];
       run.halved(coarse, width, height, half);
-      run.halved(half, (width + 1) >> 1, (height + 1) >> 1, quarter);
+      run.halved(half, halfWide, halfHigh, quarter);
       softenAt(scratch, quarter, tone, wide, high, how.tone);
       if (how.workedTone !== null) run.either(from, how.marking.bare, tone, how.workedTone, worked, width, height);
       sauvolaAt(scratch, fine, lines, width, height, how.lines);

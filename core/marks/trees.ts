@@ -2,6 +2,7 @@
  * Knows decision trees grown by chance, and what they say together (extremely randomised trees, Geurts, Ernst and Wehenkel 2006): where clues count
  * otherwise beside one another than alone, a sum over them cannot follow.
  */
+import { bytesOf } from '../base64';
 
 /** From this on a byte begins a leaf; below, it is the number of the clue that a fork asks for. */
 export const LEAF = 240;
@@ -21,7 +22,7 @@ export interface Trees {
 
 /** Trees from their bytes, base64. */
 export function readTrees(text: string): Trees {
-  const bytes = Uint8Array.from(atob(text), (c) => c.charCodeAt(0));
+  const bytes = bytesOf(text);
   const second = new Int32Array(bytes.length);
   const pastEnd = (at: number): number => {
     if (bytes[at] >= LEAF) return at + 1 + bytes[at] - LEAF;

@@ -2,6 +2,7 @@
  * Knows the points of a picture by which another print, turning or mirroring of the very same picture is found again: corners at several
  * sizes, each described by the slopes around it (after Harris and Stephens 1988 and Lowe 2004).
  */
+import { bytesOf } from '../base64';
 import { gaussian } from '../raster/filters';
 import { Plane } from '../raster/image';
 import { nearestForms } from '../raster/kernels/kernels';
@@ -158,9 +159,7 @@ export function packed(points: readonly Keypoint[]): PackedPoints {
 }
 
 export function unpacked({ places, forms }: PackedPoints): Keypoint[] {
-  const text = atob(forms);
-  const bytes = new Uint8Array(text.length);
-  for (let i = 0; i < bytes.length; i++) bytes[i] = text.charCodeAt(i);
+  const bytes = bytesOf(forms);
   const n = CELLS * CELLS * WAYS;
   return Array.from({ length: places.length / 4 }, (_, i) => {
     const [x, y, size, turn] = places.slice(4 * i, 4 * i + 4);

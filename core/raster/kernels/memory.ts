@@ -1,4 +1,5 @@
 /** Knows the compiled inner loops and the memory they work in. */
+import { bytesOf } from '../../base64';
 import { MODULE } from './module';
 
 /** What assembly/ exports; addresses in bytes, sizes in pixels. */
@@ -212,7 +213,7 @@ interface Instance {
 let compiled: WebAssembly.Module | null = null;
 
 function instance(): Instance {
-  compiled ??= new WebAssembly.Module(Uint8Array.from(atob(MODULE), (c) => c.charCodeAt(0)));
+  compiled ??= new WebAssembly.Module(bytesOf(MODULE));
   const memory = new WebAssembly.Memory({ initial: 16 });
   const made = new WebAssembly.Instance(compiled, {
     env: {

@@ -80,6 +80,18 @@ function convolveFolded<T>(from: usize, step: usize, to: usize, n: i32, kernel: 
     v128.store(out + 32, s2);
     v128.store(out + 48, s3);
   }
+  for (; x + 4 <= n; x += 4) {
+    const at = from + ((<usize>x) << 2);
+    let sum = f32x4.mul(v128.load(at), middle);
+    let p = at - <usize>r * step;
+    let q = at + <usize>r * step;
+    for (let k = last; p < at; k -= 4) {
+      sum = f32x4.add(sum, f32x4.mul(both<T>(v128.load(p), v128.load(q)), v128.load32_splat(k)));
+      p += step;
+      q -= step;
+    }
+    v128.store(to + ((<usize>x) << 2), sum);
+  }
   for (; x < n; x++) {
     const at = from + ((<usize>x) << 2);
     let sum = load<f32>(at) * load<f32>(kernel + ((<usize>r) << 2));

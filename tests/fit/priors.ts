@@ -22,7 +22,7 @@ function varianceOf(name: string, works: readonly Measured[]): HandVariance | nu
   });
   if (values.length < 3) return null;
   const off = values.map((v) => featureDifference(spec, values[0], v));
-  return { variance: standardDeviation(off) ** 2, df: off.length - 1 };
+  return { variance: standardDeviation(off) ** 2, df: off.length - 1, seldom: 2 * values.length < works.length };
 }
 
 /** Digamma and trigamma by recurrence and their asymptotic series (Abramowitz and Stegun 6.3.18, 6.4.12). */
@@ -44,10 +44,12 @@ const [LEAST_WEIGHT, MOST_WEIGHT] = [1.5, 20];
 interface HandVariance {
   variance: number;
   df: number;
+  /** Most of the hand's works do not have it. */
+  seldom: boolean;
 }
 
 /** Usual variance of a hand and how much it says, from the variances of several: moments of their logarithms (Smyth 2004). */
-function moderated(hands: readonly HandVariance[]): Pick<Prior, 'within' | 'weight'> {
+function moderated(hands: readonly Pick<HandVariance, 'variance' | 'df'>[]): Pick<Prior, 'within' | 'weight'> {
   const logs = hands.map(({ variance, df }) => Math.log(variance + LEAST_VARIANCE) - digamma(df / 2) + Math.log(df / 2));
   const centre = mean(logs);
   const between = hands.length > 2 ? standardDeviation(logs) ** 2 : Infinity;
@@ -79,11 +81,13 @@ export function priorsFrom(hands: readonly (readonly Measured[])[]): Priors {
   const out: Record<string, Prior> = {};
   for (const name of Object.keys(FEATURES)) {
     const spec = FEATURES[name];
-    const variances = hands.flatMap((works) => varianceOf(name, works) ?? []);
-    if (!variances.length) continue;
     const everyone = hands.flat().flatMap((w) => (w.features[name]?.value === null ? [] : [scaled(spec, w.features[name].value!)]));
     const off = everyone.map((v) => featureDifference(spec, everyone[0], v));
-    out[name] = { ...moderated(variances), between: round(standardDeviation(off)), hands: variances.length };
+    const between = standardDeviation(off);
+    // What few of a hand's works have, and these as unlike each other as those of anybody, is no property of that hand: it was read there by chance.
+    const variances = hands.flatMap((works) => varianceOf(name, works) ?? []).filter((v) => !v.seldom || v.variance < between ** 2);
+    if (!variances.length) continue;
+    out[name] = { ...moderated(variances), between: round(between), hands: variances.length };
   }
   out['colour.palette'] = palettePrior(hands, featureSpec('colour.palette')!);
   return out;

@@ -80,11 +80,11 @@ export interface Ways {
 
 const spacingAlong = (work: Workup, rect: Rect, way: Direction | undefined) => (way ? readSpacing(work.depart, rect, way.angle) : null);
 
-/** The ways of a piece; the spacing as its evidence would say where it is lined. */
-export function waysIn(work: Workup, rect: Rect): Ways {
+/** The ways of a piece; of one that is not lined there is no spacing. */
+export function waysIn(work: Workup, rect: Rect, lined = true): Ways {
   const density = angleDensity(work.field, rect);
   const directions = principalDirections(density);
-  return { density, directions, spacing: spacingAlong(work, rect, directions[0]) };
+  return { density, directions, spacing: lined ? spacingAlong(work, rect, directions[0]) : null };
 }
 
 /** Gathers what speaks for and against each kind inside each of the rectangles of a worked-up window. */
@@ -140,10 +140,8 @@ function evidenceIn(work: Workup, rect: Rect, sums: Float64Array, known: Ways | 
       straight.push(s.straightness);
     }
   }
-  const density = known?.density ?? angleDensity(work.field, rect);
-  const directions = known?.directions ?? principalDirections(density);
   const lined = lineArea > LEAST_LINED * n;
-  const spacing = lined ? (known ? known.spacing : spacingAlong(work, rect, directions[0])) : null;
+  const { density, directions, spacing } = known ?? waysIn(work, rect, lined);
   const second = lined ? spacingAlong(work, rect, directions[1]) : null;
   const { mean, sd } = spreadOf(Math.max(1, tones), toneSum, toneSquare);
   return {
@@ -161,7 +159,7 @@ function evidenceIn(work: Workup, rect: Rect, sums: Float64Array, known: Ways | 
     density,
     peaked: peakedShare(density, directions),
     ...directionTurn(work.field, rect),
-    spacing,
+    spacing: lined ? spacing : null,
     secondSpacing: second,
     level: mean,
     groundKnown: work.groundKnown,

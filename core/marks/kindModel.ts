@@ -24,7 +24,7 @@ export interface KindModel extends KindCoefficients {
 export type Reliability = readonly (readonly [number, number])[];
 
 export const KIND_MODEL: KindModel = {
-  code: '74c36330734f45e1',
+  code: '729104bac07fc05c',
   clues: [
     'coverage',
     'lines',
@@ -237,12 +237,12 @@ export const KIND_MODEL: KindModel = {
   reliabilityAmong: [
     [0, 0],
     [0.335, 0.446],
-    [0.441, 0.653],
-    [0.518, 0.736],
+    [0.441, 0.636],
+    [0.518, 0.752],
     [0.603, 0.76],
     [0.694, 0.893],
     [0.795, 0.893],
-    [0.887, 0.926],
+    [0.886, 0.926],
     [0.952, 0.983],
     [1, 0.983],
   ],

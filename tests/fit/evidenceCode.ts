@@ -6,7 +6,7 @@ import ts from 'typescript';
 
 const MARKS = ['build', 'closeUp', 'clues', 'detail', 'evidence', 'ink', 'orientation', 'ridges', 'spacing', 'strokes', 'workup'];
 /** Of the compiled loops those that reckon clues; what only softens or copies is tested against plain loops. */
-const LOOPS = ['closeUp', 'layers', 'outline', 'tensor', 'window'];
+const LOOPS = ['closeUp', 'lanes', 'layers', 'outline', 'tensor', 'window'];
 
 /** First 16 hex digits of SHA-256 over that code without comments and layout. */
 export const evidenceCode = (): string =>

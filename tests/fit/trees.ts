@@ -20,39 +20,25 @@ export interface Growing {
 }
 
 /** Trees over examples, base64. Deterministic. */
-export function growTrees(examples: readonly Grown[], { trees, tried, least, seed }: Growing): string {
-  const random = seededRandom(seed);
+export function growTrees(examples: readonly Grown[], how: Growing): string {
+  const random = seededRandom(how.seed);
   const bytes: number[] = [];
+  const grow = (rows: readonly number[]): void => {
+    const total = sumsOf(examples, rows);
+    const pure = Math.max(...total) > (1 - 1e-9) * total.reduce((a, b) => a + b, 0);
+    const fork = pure || rows.length < 2 * how.least ? null : bestFork(examples, rows, total, how, random);
+    if (!fork) {
+      bytes.push(...leafOf(total));
+      return;
+    }
+    const { clue, cut } = fork;
+    bytes.push(clue, cut);
+    grow(rows.filter((i) => examples[i].values[clue] < cut));
+    grow(rows.filter((i) => examples[i].values[clue] >= cut));
+  };
   const all = examples.map((_, i) => i);
-  for (let k = 0; k < trees; k++) grow(examples, all, tried, least, random, bytes);
+  for (let k = 0; k < how.trees; k++) grow(all);
   return Buffer.from(bytes).toString('base64');
-}
-
-function grow(examples: readonly Grown[], rows: readonly number[], tried: number, least: number, random: Random, bytes: number[]): void {
-  const total = sumsOf(examples, rows);
-  const pure = Math.max(...total) > (1 - 1e-9) * total.reduce((a, b) => a + b, 0);
-  const fork = pure || rows.length < 2 * least ? null : bestFork(examples, rows, total, tried, least, random);
-  if (!fork) {
-    bytes.push(...leafOf(total));
-    return;
-  }
-  bytes.push(fork.clue, fork.cut);
-  grow(
-    examples,
-    rows.filter((i) => examples[i].values[fork.clue] < fork.cut),
-    tried,
-    least,
-    random,
-    bytes,
-  );
-  grow(
-    examples,
-    rows.filter((i) => examples[i].values[fork.clue] >= fork.cut),
-    tried,
-    least,
-    random,
-    bytes,
-  );
 }
 
 function sumsOf(examples: readonly Grown[], rows: readonly number[]): Float64Array {
@@ -79,8 +65,7 @@ function bestFork(
   examples: readonly Grown[],
   rows: readonly number[],
   total: Float64Array,
-  tried: number,
-  least: number,
+  { tried, least }: Growing,
   random: Random,
 ): { clue: number; cut: number } | null {
   const clues = Array.from(examples[0].values.keys());

@@ -47,27 +47,29 @@ function laidOut(close: CloseUp): Rest {
   if (resting?.close === close) return resting;
   resting = null;
   keepAnew();
-  const sizes = [sizeAt(close, 0), ...close.broad.map((_, k) => sizeAt(close, k + 2))];
+  const size = (k: number): Size => sizeAt(close, k);
   return (resting = keeping((arena) => {
     const planes = ({ w, h }: Size): Planes => [arena.room(4 * w * h), arena.room(4 * w * h), arena.room(4 * w * h)];
-    const [[lightness, rise, ridged], fine] = [planes(sizes[0]), planes(sizes[0])];
-    const spaced = sizes.map(planes);
-    const soft = [spaced[0], fine, ...sizes.slice(1).map(planes)];
     const soften = (from: number, to: number, by: Softening, { w, h }: Size) =>
       arena.aside((scratch) => softenAt(scratch, from, to, w, h, by));
-    const plain = [lightness, spaced[0][1], spaced[0][2]] as const;
+    const [lightness, rise, ridged] = planes(size(0));
+    const soft = Array.from({ length: close.broad.length + 2 }, (_, k) => planes(size(k)));
+    const spaced = soft.slice(1).map((_, k) => (k ? planes(size(k + 1)) : soft[0]));
+    const [finest, fine] = soft;
+    const plain = [lightness, finest[1], finest[2]] as const;
     arena.aside((scratch) => labAt(scratch, close.image, close.linear, plain));
-    soften(lightness, spaced[0][0], close.fine[0], sizes[0]);
-    soften(lightness, ridged, close.fine[2], sizes[0]);
-    plain.forEach((from, c) => soften(from, fine[c], close.fine[1], sizes[0]));
+    soften(lightness, finest[0], close.fine[0], size(0));
+    plain.forEach((from, c) => soften(from, fine[c], close.fine[1], size(1)));
+    soften(lightness, ridged, close.fine[2], size(0));
     close.broad.forEach((by, n) => {
-      const before = sizeAt(close, n + 1);
-      soft[n + 1].forEach((from, c) => {
-        arena.run.halved(from, before.w, before.h, spaced[n + 1][c]);
-        soften(spaced[n + 1][c], soft[n + 2][c], by, sizes[n + 1]);
+      const k = n + 2;
+      const { w, h } = size(k - 1);
+      soft[k - 1].forEach((from, c) => {
+        arena.run.halved(from, w, h, spaced[k - 1][c]);
+        soften(spaced[k - 1][c], soft[k][c], by, size(k));
       });
     });
-    arena.run.rise(...fine, rise, sizes[0].w, sizes[0].h);
+    arena.run.rise(...fine, rise, close.width, close.height);
     return { close, lightness, ridged, soft, spaced, rise };
   }));
 }
@@ -155,7 +157,7 @@ export function sumsOf(close: CloseUp): Sums {
     size: (k, rect, only) =>
       asked(only, 11, (run, to, mask) => {
         const [every, size] = [everyAt(k), sizeAt(close, k)];
-        run.sizeSums(...soft[k], size.w, size.h, ...spacedIn(rect, every), every > 1 ? 1 : 2, every, mask, w, to);
+        run.sizeSums(...soft[k], size.w, size.h, ...spacedIn(rect, every), every, mask, w, to);
       }),
     band: (k, rect, only) =>
       asked(only, 4, (run, to, mask) => {

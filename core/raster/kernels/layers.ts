@@ -115,9 +115,8 @@ export function layersOf<T>(depart: Plane, how: Layering, each: FromComponent<T>
     return arena.aside((scratch) => {
       const from = scratch.placeOf(depart);
       const soft = (by: Softening) => softAt(scratch, from, width, height, by);
-      const [fine, softer, middle, coarse, strokes] = [how.fine, how.marking.softer, how.middle, how.coarse]
-        .map(soft)
-        .concat(scratch.room(n));
+      const [fine, softer, middle, coarse] = [how.fine, how.marking.softer, how.middle, how.coarse].map(soft);
+      const strokes = scratch.room(n);
       const lowest = markedAt(scratch, from, softer, width, height, how.marking, marked);
       const [halfWide, halfHigh] = [(width + 1) >> 1, (height + 1) >> 1];
       const [half, quarter] = [scratch.room(4 * halfWide * halfHigh), scratch.room(4 * wide * high)];

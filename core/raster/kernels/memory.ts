@@ -101,7 +101,6 @@ interface Exports {
     y0: number,
     rw: number,
     rh: number,
-    skip: number,
     every: number,
     only: number,
     wide: number,

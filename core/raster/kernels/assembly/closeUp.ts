@@ -1,20 +1,5 @@
 /** Sums over the planes of a close-up: how a piece of a picture is built up, at one softness or between two. */
-
-/** The four numbers together. */
-export function sumOf(v: v128): f64 {
-  return <f64>f32x4.extract_lane(v, 0) + <f64>f32x4.extract_lane(v, 1) + (<f64>f32x4.extract_lane(v, 2) + <f64>f32x4.extract_lane(v, 3));
-}
-
-/** Four bytes of 0 or 1 as lanes of no bits or all. */
-export function lanesOf(bytes: v128): v128 {
-  return i32x4.neg(i32x4.extend_low_i16x8_u(i16x8.extend_low_i8x16_u(bytes)));
-}
-
-/** Which of four px from x on lie from `low` to below `high`. */
-function within(x: i32, low: i32, high: i32): v128 {
-  const at = i32x4.add(i32x4.splat(x), i32x4(0, 1, 2, 3));
-  return v128.and(i32x4.ge_s(at, i32x4.splat(low)), i32x4.lt_s(at, i32x4.splat(high)));
-}
+import { lanesOf, number, sumOf, within } from './lanes';
 
 /** Four bytes, `stride` apart. */
 function takeBytes(at: usize, stride: i32): v128 {
@@ -68,9 +53,10 @@ export function rise(L: usize, a: usize, b: usize, to: usize, w: i32, h: i32): v
 }
 
 /**
- * Inside a rectangle, over the px of every `skip`th row that `only` marks (all where it is 0), with differences to the px beside: their number; squared rise of the
+ * Inside a rectangle, over the px that `only` marks (all where it is 0), with differences to the px beside: their number; squared rise of the
  * colour and of L*; squared curvature of L* that is dark ridges, light ridges, dark dots, light dots and saddles; the doubled-angle tensor, and
- * its lengths by neighbourhoods of 8 px. The planes hold every `every`th px of what the mask, `wide` px wide, is of.
+ * its lengths by neighbourhoods of 8 px. The planes hold every `every`th px of what the mask, `wide` px wide, is of; where they hold all, every
+ * second row says enough.
  */
 export function sizeSums(
   L: usize,
@@ -82,13 +68,13 @@ export function sizeSums(
   y0: i32,
   rw: i32,
   rh: i32,
-  skip: i32,
   every: i32,
   only: usize,
   wide: i32,
   to: usize,
 ): void {
   const side: i32 = 8;
+  const skip: i32 = every > 1 ? 1 : 2;
   const down = (<usize>w) << 2;
   const quarter = f32x4.splat(0.25);
   const half = f32x4.splat(0.5);
@@ -320,10 +306,6 @@ function near(v: f32): i32 {
   return <i32>Mathf.floor(v + 0.5);
 }
 
-function number(from: usize, i: i32): f32 {
-  return load<f32>(from + ((<usize>i) << 2));
-}
-
 /**
  * Steps between tones inside a rectangle, looked for at every second px of every second row, and what lies up to `reach` px to their
  * sides: number of px looked at, of crests, their summed height and rim, and how many are the sides of a dark line, and even on both sides.
@@ -403,32 +385,6 @@ export function borderSums(
 const TAN_22: f32 = 0.41421356;
 const TAN_67: f32 = 2.41421356;
 
-/** Puts down px i at `found` as standing out from both sides, `across` px numbers apart from it, where it does by at least `faint`; gives how many it put down. */
-function standing(
-  L: usize,
-  n: i32,
-  i: i32,
-  across: i32,
-  dark: i32,
-  which: i32,
-  faint: f32,
-  strength: usize,
-  way: usize,
-  found: usize,
-): i32 {
-  const far = i + 2 * across;
-  const back = i - 2 * across;
-  if (far < 0 || back < 0 || far >= n || back >= n) return 0;
-  const middle = number(L, i);
-  // A true line stands out from both its sides.
-  const sides = dark ? min(number(L, far), number(L, back)) - middle : middle - max(number(L, far), number(L, back));
-  if (sides < faint) return 0;
-  store<f32>(strength + ((<usize>i) << 2), dark ? sides : -sides);
-  store<u8>(way + <usize>i, <u8>which);
-  store<i32>(found, i);
-  return 1;
-}
-
 function nearest(v: v128): v128 {
   return i32x4.trunc_sat_f32x4_s(f32x4.floor(f32x4.add(v, f32x4.splat(0.5))));
 }
@@ -453,6 +409,7 @@ function outstanding(at: usize, down: usize, here: v128): v128 {
  * Crests of dark and light ridges of L* (Steger 1998), looked for with differences over `step` px: `strength` is how far a px stands out
  * from the farther of its sides (under 0 for light ones, 0 under `faint`), `crest` marks those that stand out most across, where `taken` is
  * not set. `way` is room for a byte a px, `found` for a whole number a px: there the crests' px numbers are left, in rows; gives how many.
+ * `room` takes two fours of whole numbers.
  */
 function crests(
   L: usize,
@@ -465,6 +422,7 @@ function crests(
   crest: usize,
   way: usize,
   found: usize,
+  room: usize,
 ): i32 {
   const n = w * h;
   memory.fill(strength, 0, (<usize>n) << 2);
@@ -501,7 +459,7 @@ function crests(
       const larger = f32x4.add(f32x4.abs(mids), roots);
       const smaller = f32x4.abs(f32x4.sub(f32x4.abs(mids), roots));
       const stands = v128.and(f32x4.ge(larger, f32x4.splat(faint)), f32x4.le(smaller, f32x4.mul(larger, f32x4.splat(0.6))));
-      const bent = i32x4.bitmask(v128.and(stands, i32x4.lt_s(i32x4.add(i32x4.splat(x), i32x4(0, 1, 2, 3)), i32x4.splat(w - reach))));
+      const bent = i32x4.bitmask(v128.and(stands, within(x, reach, w - reach)));
       if (!bent) continue;
       // Across the ridge: eigenvector of the larger curvature, by half angles; right and up or down.
       const dark = f32x4.gt(mids, zero);
@@ -513,67 +471,32 @@ function crests(
       const amount = v128.bitselect(short, long, dark);
       // Up or down as the curvatures along both axes mix; a light ridge lies square to where a dark one would.
       const uy = v128.bitselect(f32x4.neg(amount), amount, v128.not(v128.xor(dark, leans)));
-      const far = f32x4.splat(<f32>step);
-      const across = i32x4.add(i32x4.mul(nearest(f32x4.mul(uy, far)), i32x4.splat(w)), nearest(f32x4.mul(ux, far)));
+      const length = f32x4.splat(<f32>step);
+      const across = i32x4.add(i32x4.mul(nearest(f32x4.mul(uy, length)), i32x4.splat(w)), nearest(f32x4.mul(ux, length)));
       // Which neighbour lies across: beside, below right, below, above right.
       const flat = f32x4.lt(amount, f32x4.mul(f32x4.splat(TAN_22), ux));
       const steep = f32x4.gt(amount, f32x4.mul(f32x4.splat(TAN_67), ux));
       const slanted = v128.bitselect(i32x4.splat(1), i32x4.splat(3), f32x4.gt(uy, zero));
-      const which = v128.andnot(v128.bitselect(i32x4.splat(2), slanted, steep), flat);
+      v128.store(room, across);
+      v128.store(room + 16, v128.andnot(v128.bitselect(i32x4.splat(2), slanted, steep), flat));
       const darks = i32x4.bitmask(dark);
-      const i = y * w + x;
-      if (bent & 1)
-        stood += standing(
-          L,
-          n,
-          i,
-          i32x4.extract_lane(across, 0),
-          darks & 1,
-          i32x4.extract_lane(which, 0),
-          faint,
-          strength,
-          way,
-          found + ((<usize>stood) << 2),
-        );
-      if (bent & 2)
-        stood += standing(
-          L,
-          n,
-          i + 1,
-          i32x4.extract_lane(across, 1),
-          darks & 2,
-          i32x4.extract_lane(which, 1),
-          faint,
-          strength,
-          way,
-          found + ((<usize>stood) << 2),
-        );
-      if (bent & 4)
-        stood += standing(
-          L,
-          n,
-          i + 2,
-          i32x4.extract_lane(across, 2),
-          darks & 4,
-          i32x4.extract_lane(which, 2),
-          faint,
-          strength,
-          way,
-          found + ((<usize>stood) << 2),
-        );
-      if (bent & 8)
-        stood += standing(
-          L,
-          n,
-          i + 3,
-          i32x4.extract_lane(across, 3),
-          darks & 8,
-          i32x4.extract_lane(which, 3),
-          faint,
-          strength,
-          way,
-          found + ((<usize>stood) << 2),
-        );
+      for (let k: i32 = 0; k < 4; k++) {
+        if (!(bent & (1 << k))) continue;
+        const i = y * w + x + k;
+        const lane = room + ((<usize>k) << 2);
+        const far = i + 2 * load<i32>(lane);
+        const back = i - 2 * load<i32>(lane);
+        if (far < 0 || back < 0 || far >= n || back >= n) continue;
+        const middle = number(L, i);
+        // A true line stands out from both its sides.
+        const isDark = darks & (1 << k);
+        const sides = isDark ? min(number(L, far), number(L, back)) - middle : middle - max(number(L, far), number(L, back));
+        if (sides < faint) continue;
+        store<f32>(strength + ((<usize>i) << 2), isDark ? sides : -sides);
+        store<u8>(way + <usize>i, <u8>load<i32>(lane + 16));
+        store<i32>(found + ((<usize>stood) << 2), i);
+        stood++;
+      }
     }
   let kept: i32 = 0;
   for (let k: i32 = 0; k < stood; k++) {
@@ -679,7 +602,8 @@ export function ridges(
   points: usize,
   chains: usize,
 ): i32 {
-  const kept = crests(L, w, h, step, faint, taken, strength, crest, way, found);
+  // Where chains come to lie nothing lies yet.
+  const kept = crests(L, w, h, step, faint, taken, strength, crest, way, found, points);
   let count: i32 = 0;
   let end: i32 = 0;
   for (let k: i32 = 0; k < kept; k++) {

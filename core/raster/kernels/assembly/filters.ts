@@ -1,4 +1,13 @@
 /** Convolutions, running means, and largest and smallest values round each pixel: four pixels at a time. */
+import { largestOf } from './lanes';
+
+/** Four fours of numbers, one after another. */
+function storeFour(to: usize, a: v128, b: v128, c: v128, d: v128): void {
+  v128.store(to, a);
+  v128.store(to + 16, b);
+  v128.store(to + 32, c);
+  v128.store(to + 48, d);
+}
 
 /** to[i] = Σ kernel[k] · from[i + k·step], i below n, k below taps; step in bytes between taps. */
 function convolve(from: usize, step: usize, to: usize, n: i32, kernel: usize, taps: i32): void {
@@ -18,11 +27,7 @@ function convolve(from: usize, step: usize, to: usize, n: i32, kernel: usize, ta
       s3 = f32x4.add(s3, f32x4.mul(v128.load(at + 48), weight));
       at += step;
     }
-    const out = to + ((<usize>x) << 2);
-    v128.store(out, s0);
-    v128.store(out + 16, s1);
-    v128.store(out + 32, s2);
-    v128.store(out + 48, s3);
+    storeFour(to + ((<usize>x) << 2), s0, s1, s2, s3);
   }
   for (; x + 4 <= n; x += 4) {
     let at = from + ((<usize>x) << 2);
@@ -74,11 +79,7 @@ function convolveFolded<T>(from: usize, step: usize, to: usize, n: i32, kernel: 
       p += step;
       q -= step;
     }
-    const out = to + ((<usize>x) << 2);
-    v128.store(out, s0);
-    v128.store(out + 16, s1);
-    v128.store(out + 32, s2);
-    v128.store(out + 48, s3);
+    storeFour(to + ((<usize>x) << 2), s0, s1, s2, s3);
   }
   for (; x + 4 <= n; x += 4) {
     const at = from + ((<usize>x) << 2);
@@ -154,11 +155,6 @@ export function separable(from: usize, to: usize, w: i32, h: i32, kx: usize, rx:
     memory.copy(work + row * <usize>(h + ry + k), work + row * <usize>(h + ry - 1), row);
   }
   for (let y: i32 = 0; y < h; y++) taps(work + row * <usize>y, row, to + row * <usize>y, w, ky, ry, down);
-}
-
-/** The largest of four numbers. */
-export function largestOf(v: v128): f32 {
-  return max(max(f32x4.extract_lane(v, 0), f32x4.extract_lane(v, 1)), max(f32x4.extract_lane(v, 2), f32x4.extract_lane(v, 3)));
 }
 
 /** The largest of n numbers by amount. */

@@ -1,10 +1,5 @@
 /** What a window's planes say px by px: which of them are marked, covered or part of a stroke, and how the tone rises. */
-
-/** Four lanes of no bits or all as bytes of 0 or 1, at `to`; what lies past the end of a row of fours is written over by the next. */
-function storeBits(to: usize, lanes: v128): void {
-  const bits = i32x4.bitmask(lanes);
-  store<u32>(to, (bits & 1) | ((bits & 2) << 7) | ((bits & 4) << 14) | ((bits & 8) << 21));
-}
+import { storeBits } from './lanes';
 
 /** Px over `bare` that are also over `part` of the highest round them, or have nothing bare round them: `soft` is what is judged. */
 export function marks(soft: usize, highest: usize, lowest: usize, to: usize, n: i32, bare: f32, part: f32): void {

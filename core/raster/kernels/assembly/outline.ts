@@ -1,5 +1,6 @@
 /** From planes to masks, from masks to centre lines and to what hangs together. */
 import { box } from './filters';
+import { storeBits } from './lanes';
 
 /**
  * Lines of a plane that is high on marks: where its opposite (100 less it) lies under Sauvola's threshold over a square of 2r + 1 px.
@@ -27,9 +28,7 @@ export function sauvola(from: usize, mask: usize, w: i32, h: i32, r: i32, k: f32
     // The classical rule is for text; where contrast is low but real, half a deviation under the mean keeps the stroke.
     const t = f32x4.pmax(rule, f32x4.sub(mean, f32x4.mul(s, f32x4.splat(0.5))));
     const dark = v128.and(v128.and(f32x4.gt(s, half), f32x4.lt(v, t)), f32x4.lt(v, f32x4.sub(mean, half)));
-    const bits = i32x4.bitmask(dark);
-    // The next four write over what reaches past the end of these.
-    store<u32>(mask + <usize>i, (bits & 1) | ((bits & 2) << 7) | ((bits & 4) << 14) | ((bits & 8) << 21));
+    storeBits(mask + <usize>i, dark);
   }
 }
 

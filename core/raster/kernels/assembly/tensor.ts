@@ -1,6 +1,6 @@
 /** The structure tensor and the directions that follow from it. */
-import { sumOf } from './closeUp';
 import { separable } from './filters';
+import { sumOf } from './lanes';
 
 /** Arc tangent of y / x in all four quadrants, radians; polynomial after Abramowitz and Stegun 4.4.49's form, error under 2e-5. */
 function arcTangent(y: v128, x: v128): v128 {

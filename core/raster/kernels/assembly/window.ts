@@ -1,10 +1,5 @@
 /** Sums over the planes and masks of one window, and its planes seen another way. */
-import { lanesOf, sumOf } from './closeUp';
-import { largestOf } from './filters';
-
-function number(from: usize, i: i32): f32 {
-  return load<f32>(from + ((<usize>i) << 2));
-}
+import { lanesOf, largestOf, number, sumOf, within } from './lanes';
 
 /** Set px round one of a mask; it lies off the frame. */
 function setAround(p: usize, w: i32): i32 {
@@ -63,7 +58,7 @@ export function pieceSums(
       const at = p << 2;
       const left = x0 + rw - x;
       const bytes: u32 = left < 4 ? (1 << (8 * left)) - 1 : 0xffffffff;
-      const counts = left < 4 ? i32x4.gt_s(i32x4.splat(left), i32x4(0, 1, 2, 3)) : i32x4.splat(-1);
+      const counts = within(x, x0, x0 + rw);
       marks += popcnt(load<u32>(marked + p) & bytes);
       const lined = load<u32>(lines + p) & bytes;
       const v = v128.and(v128.load(depart + at), counts);

@@ -56,12 +56,14 @@ function lineOf({ x0, y0, x1, y1 }: Within, width: number, side: Side, depth: nu
 /** Colour of the outermost ring on the given sides; null where it is no one even colour. */
 function ringOf({ L, a, b }: LabPlanes, within: Within, sides: readonly Side[]): Border | null {
   const deep = Math.max(2, Math.round(RING * Math.min(within.x1 - within.x0, within.y1 - within.y0)));
-  const samples: [number[], number[], number[]] = [[], [], []];
-  for (const side of sides)
-    for (let d = 0; d < deep; d++) {
-      const [first, step, count] = lineOf(within, L.width, side, d);
-      for (let k = 0, i = first; k < count; k += 2, i += 2 * step) [L, a, b].forEach((p, c) => samples[c].push(p.data[i]));
-    }
+  const lines = sides.flatMap((side) => Array.from({ length: deep }, (_, d) => lineOf(within, L.width, side, d)));
+  const many = lines.reduce((sum, [, , count]) => sum + Math.ceil(count / 2), 0);
+  const samples = [L, a, b].map(({ data }) => {
+    const own = new Float64Array(many);
+    let n = 0;
+    for (const [first, step, count] of lines) for (let k = 0, i = first; k < count; k += 2, i += 2 * step) own[n++] = data[i];
+    return own;
+  });
   const lab = samples.map((s) => median(s)) as [number, number, number];
   // From the quartiles: a corner or a hair in the ring does not widen it.
   const spread = samples.map((s) => Math.max(LEAST_SPREAD, (quantile(s, 0.75) - quantile(s, 0.25)) / 1.349)) as [number, number, number];

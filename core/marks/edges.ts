@@ -38,26 +38,33 @@ function lightnessAt(image: RgbImage, x: number, y: number): number {
   );
 }
 
-function handlingOf(profile: Float64Array, reach: number): EdgeHandling {
+/** Middle of a stretch of numbers; they are set in order in `room`. */
+function middleOf(numbers: Float64Array, from: number, to: number, room: Float64Array): number {
+  for (let i = from; i < to; i++) {
+    let k = i - from;
+    for (; k > 0 && room[k - 1] > numbers[i]; k--) room[k] = room[k - 1];
+    room[k] = numbers[i];
+  }
+  return room[(to - from) >> 1];
+}
+
+function handlingOf(profile: Float64Array, reach: number, room: Float64Array): EdgeHandling {
   const n = profile.length;
   const third = Math.floor(n / 4);
-  const side = (from: number, to: number) => {
-    const part = profile.slice(from, to).sort();
-    return part[part.length >> 1];
-  };
-  const left = side(0, third);
-  const right = side(n - third, n);
+  const left = middleOf(profile, 0, third, room);
+  const right = middleOf(profile, n - third, n, room);
   let low = Infinity;
   for (let i = third; i < n - third; i++) low = Math.min(low, profile[i]);
   if (low < Math.min(left, right) - RIDGE) return 'outlined';
   const contrast = Math.abs(right - left);
   if (contrast < LOST_CONTRAST) return 'lost';
-  const rising = right > left ? profile : profile.slice().reverse();
+  // From the dark side to the light one.
+  const [start, step] = right > left ? [0, 1] : [n - 1, -1];
   const [dark, light] = [Math.min(left, right), Math.max(left, right)];
   let first = 0;
-  while (first < n - 1 && rising[first] < dark + 0.1 * contrast) first++;
+  while (first < n - 1 && profile[start + step * first] < dark + 0.1 * contrast) first++;
   let last = n - 1;
-  while (last > 0 && rising[last] > light - 0.1 * contrast) last--;
+  while (last > 0 && profile[start + step * last] > light - 0.1 * contrast) last--;
   const width = Math.max(0, last - first + 1) * ((2 * reach) / (n - 1));
   return width <= SHARP_PX ? 'sharp' : 'soft';
 }
@@ -89,7 +96,7 @@ export function readEdges(
   const step = stepIndices(data, steps);
   const reach = (MARGIN - 1) * factor;
   const samples = Math.max(15, Math.min(57, Math.round(2 * reach) | 1));
-  const profile = new Float64Array(samples);
+  const [profile, room] = [new Float64Array(samples), new Float64Array(samples)];
   for (const i of borderPlaces(step, w, h)) {
     if (leftOut?.data[i]) continue;
     const x = i % w;
@@ -103,7 +110,7 @@ export function readEdges(
       const t = -reach + (2 * reach * k) / (samples - 1);
       profile[k] = lightnessAt(mark, px + t * ux, py + t * uy);
     }
-    const handling = handlingOf(profile, reach);
+    const handling = handlingOf(profile, reach, room);
     count[handling]++;
     points.push({ at: [x, y], handling });
   }

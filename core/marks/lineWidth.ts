@@ -59,6 +59,7 @@ export function readWidths(marks: Plane, skeleton: Skeleton, lines: Mask, field:
   const cores = Float32Array.from(at, (i) => marks.data[i]).sort();
   const full = sortedQuantile(cores, 0.8);
   const widths: number[] = [];
+  const profile = new Float64Array(Math.ceil((2 * (2.2 * WIDEST + 2.5)) / STEP) + 2);
   for (let k = 0; k < at.length; k += every) {
     const i = at[k];
     if (weight[i] <= 0) continue;
@@ -68,15 +69,15 @@ export function readWidths(marks: Plane, skeleton: Skeleton, lines: Mask, field:
     // Square to the stroke, in pixel axes.
     const [nx, ny] = [Math.sin(t), Math.cos(t)];
     const far = 2.2 * Math.min(WIDEST, depthAt(lines, i)) + 2.5;
-    const profile: number[] = [];
-    for (let d = -far; d <= far + 1e-9; d += STEP) profile.push(sampleBilinear(marks, x + d * nx, y + d * ny));
-    const middle = profile.length >> 1;
+    let many = 0;
+    for (let d = -far; d <= far + 1e-9; d += STEP) profile[many++] = sampleBilinear(marks, x + d * nx, y + d * ny);
+    const middle = many >> 1;
     let core = middle;
-    for (let j = Math.max(0, middle - 3); j <= Math.min(profile.length - 1, middle + 3); j++) if (profile[j] > profile[core]) core = j;
+    for (let j = Math.max(0, middle - 3); j <= Math.min(many - 1, middle + 3); j++) if (profile[j] > profile[core]) core = j;
     // Down to the lowest point on each side; what rises again beyond it is a neighbour.
     const side = (step: number) => {
       let low = core;
-      for (let j = core; j >= 0 && j < profile.length; j += step) {
+      for (let j = core; j >= 0 && j < many; j += step) {
         if (profile[j] < profile[low]) low = j;
         else if (profile[j] > profile[low] + 0.25 * (profile[core] - profile[low]) && profile[low] < 0.7 * profile[core]) break;
       }

@@ -16,16 +16,15 @@ function meet([a0, a1]: Line, [b0, b1]: Line): Point | null {
 }
 
 /** Does a triangle hold all points, but for a hair? */
-function holds([a, b, c]: Triangle, points: readonly Point[], slack: number): boolean {
-  const turn = Math.sign(signedArea([a, b, c]));
-  return [
-    [a, b],
-    [b, c],
-    [c, a],
-  ].every(([p, q]) => {
-    const long = Math.hypot(q[0] - p[0], q[1] - p[1]);
-    return points.every(([x, y]) => (turn * ((q[0] - p[0]) * (y - p[1]) - (q[1] - p[1]) * (x - p[0]))) / long >= -slack);
-  });
+function holds(triangle: Triangle, points: readonly Point[], slack: number): boolean {
+  const turn = Math.sign(signedArea(triangle));
+  for (let k = 0; k < 3; k++) {
+    const [p, q] = [triangle[k], triangle[(k + 1) % 3]];
+    const [ex, ey] = [q[0] - p[0], q[1] - p[1]];
+    const long = Math.hypot(ex, ey);
+    for (const o of points) if ((turn * (ex * (o[1] - p[1]) - ey * (o[0] - p[0]))) / long < -slack) return false;
+  }
+  return true;
 }
 
 /** The third side through a corner of the outline that halves it, between two sides; it leaves the least area on its corner's side. */

@@ -12,7 +12,7 @@ import { workUp } from '../../core/marks/workup';
 import { cropImage, Rect, RgbImage } from '../../core/raster/image';
 import { markSheet, prepare } from '../../core/style/prepare';
 import { measurePicture } from '../../core/style/profile';
-import { kindsOf, makePatch, MODEL_NAMES } from '../renderers';
+import { kindsOf, makePatch, ModelName } from '../renderers';
 import { rasterOf } from '../support/pictures';
 import { picturesIn } from './pictures';
 
@@ -40,25 +40,24 @@ function cluesIn(image: RgbImage, ground: readonly number[] | null): Record<stri
 const asSeen = (kinds: readonly MarkKind[], groundKnown: boolean): MarkKind[] =>
   kinds.map((k) => (k === 'blank' && !groundKnown ? 'flat' : k));
 
-/** `many` patches of every kind that each model makes, from the seed on. */
-export async function drawnExamples(many: number, seed: number): Promise<Example[]> {
+/** `many` patches of every kind that a model makes, from the seed on. */
+export async function drawnExamples(model: ModelName, many: number, seed: number): Promise<Example[]> {
   const out: Example[] = [];
-  for (const model of MODEL_NAMES)
-    for (const kind of kindsOf(model))
-      for (let s = seed; s < seed + many; s++) {
-        const { image, ground } = await makePatch(model, kind, s);
-        const kinds = asSeen([kind], !!ground);
-        out.push({
-          source: model,
-          real: false,
-          picture: model,
-          kinds,
-          again: kinds,
-          reversed: false,
-          groundKnown: !!ground,
-          clues: cluesIn(image, ground),
-        });
-      }
+  for (const kind of kindsOf(model))
+    for (let s = seed; s < seed + many; s++) {
+      const { image, ground } = await makePatch(model, kind, s);
+      const kinds = asSeen([kind], !!ground);
+      out.push({
+        source: model,
+        real: false,
+        picture: model,
+        kinds,
+        again: kinds,
+        reversed: false,
+        groundKnown: !!ground,
+        clues: cluesIn(image, ground),
+      });
+    }
   return out;
 }
 

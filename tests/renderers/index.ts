@@ -10,9 +10,12 @@ import { rasterOf } from '../support/pictures';
 import { AGENT } from './agent';
 import { BLOCK } from './block';
 import { BRISTLE } from './bristle';
+import { FLOW } from './flow';
 import { FORMS } from './forms';
 import { Colour, Colours, Drawn, StrokeModel } from './patch';
+import { SOLIDS } from './solids';
 import { TOOTH } from './tooth';
+import { VECTOR } from './vector';
 import { WET } from './wet';
 
 const ATELIER: StrokeModel = Object.fromEntries(
@@ -33,6 +36,9 @@ const STROKE_MODELS = {
   tooth: TOOTH,
   block: BLOCK,
   forms: FORMS,
+  vector: VECTOR,
+  solids: SOLIDS,
+  flow: FLOW,
 } as const;
 export type ModelName = keyof typeof STROKE_MODELS;
 export const MODEL_NAMES = Object.keys(STROKE_MODELS) as ModelName[];
@@ -136,7 +142,7 @@ export async function makePatch(model: ModelName, kind: MarkKind, seed: number):
   for (let k = 0; k < 5; k++) r();
   const side = Math.round(112 + 190 * r() ** 1.4);
   const colours = someColours(r);
-  const drawn = draw(Math.round((side / 0.9) * (1 + 0.8 * r() ** 2)), colours, r);
+  const drawn = await draw(Math.round((side / 0.9) * (1 + 0.8 * r() ** 2)), colours, r);
   const painted = drawn.sheet !== null && OVER_PAINT.has(kind) && r() < 0.45;
   const image = await passedOn(painted ? overPaint(drawn, colours.inks[0], r) : drawn.image, side, r);
   // The sheet is known where it shows here; else often from elsewhere in the picture, of whatever colour it may be.

@@ -18,7 +18,7 @@ export interface Drawn {
 }
 
 /** Draws a square patch of the kind. */
-type Draw = (side: number, colours: Colours, random: Random) => Drawn;
+type Draw = (side: number, colours: Colours, random: Random) => Drawn | Promise<Drawn>;
 
 /** A stroke model: the kinds it can make, each with how. */
 export type StrokeModel = Readonly<Partial<Record<MarkKind, Draw>>>;

@@ -59,7 +59,7 @@ function rowsOf(
   return rows;
 }
 
-/** Adds what one row says of the slope at `start`. By itself, since inside the loops that call it it is compiled ten times slower. */
+/** Adds to the slope what one row says of it at `start`. */
 function climb({ x, target, weight }: Row, start: Float64Array, slope: Float64Array, logits: Float64Array): void {
   const [p, K] = [x.length, target.length];
   let most = -Infinity;

@@ -2,7 +2,7 @@
 import { clamp } from '../raster/statistics';
 import { cluesOf } from './clues';
 import { Evidence } from './evidence';
-import { Judge, KIND_MODEL, KindCoefficients, Reliability } from './kindModel';
+import { KIND_MODEL, KindCoefficients, Reliability } from './kindModel';
 import { readTrees, sharesIn, Trees } from './trees';
 
 interface Kind {
@@ -59,41 +59,31 @@ export function unusualOf(
   return { unusual, bytes: Uint8Array.from(unusual, (v) => Math.round(((v + MOST_UNUSUAL) * 255) / (2 * MOST_UNUSUAL))) };
 }
 
-const grown = new WeakMap<Judge, Trees>();
+const grown = new WeakMap<KindCoefficients, Trees>();
 
-function treesOf(judge: Judge): Trees {
-  const known = grown.get(judge) ?? readTrees(judge.trees);
-  grown.set(judge, known);
+function treesOf(model: KindCoefficients): Trees {
+  const known = grown.get(model) ?? readTrees(model.trees);
+  grown.set(model, known);
   return known;
 }
 
-/** Sum of clues by their weights, and the constant that stands last. */
-function weighed(unusual: readonly number[], weights: readonly number[]): number {
-  let sum = weights[unusual.length];
-  for (let i = 0; i < unusual.length; i++) sum += unusual[i] * weights[i];
-  return sum;
-}
-
-/** Chance of every kind by one judge: the mean of what its regression and its trees say. */
-function judgedBy(judge: Judge, { unusual, bytes }: ReturnType<typeof unusualOf>): number[] {
-  const logits = MARK_KINDS.map((k) => weighed(unusual, judge.weights[k]));
+/**
+ * Chance of every kind, summing to 1: the mean of what a multinomial logistic regression over the clues and trees over them say, to a power, all fitted
+ * (`npm run fit`). Without a sheet to know it by, what is bare is even paint.
+ */
+export function kindChances(clues: Record<string, number>, groundKnown: boolean, model: KindCoefficients): Belief {
+  const { unusual, bytes } = unusualOf(clues, model);
+  const logits = MARK_KINDS.map((k) => {
+    const w = model.weights[k];
+    let sum = w[unusual.length];
+    for (let i = 0; i < unusual.length; i++) sum += unusual[i] * w[i];
+    return sum;
+  });
   const most = Math.max(...logits);
   const chances = logits.map((l) => Math.exp(l - most));
   const total = chances.reduce((a, b) => a + b, 0);
-  const shares = sharesIn(treesOf(judge), bytes, MARK_KINDS.length);
-  return chances.map((c, i) => (c / total + shares[i]) / 2);
-}
-
-/**
- * Chance of every kind, summing to 1, to a power, all fitted (`npm run fit`): what the judge of drawn and the judge of real patches say, by how
- * likely the place is of either (a mixture of experts, Jacobs and others 1991); each is the mean of a multinomial logistic regression over the
- * clues and of trees over them. Without a sheet to know it by, what is bare is even paint.
- */
-export function kindChances(clues: Record<string, number>, groundKnown: boolean, model: KindCoefficients): Belief {
-  const seen = unusualOf(clues, model);
-  const real = 1 / (1 + Math.exp(-weighed(seen.unusual, model.realness)));
-  const [byReal, byDrawn] = [judgedBy(model.real, seen), judgedBy(model.drawn, seen)];
-  const belief = beliefOf((_, i) => real * byReal[i] + (1 - real) * byDrawn[i]);
+  const shares = sharesIn(treesOf(model), bytes, MARK_KINDS.length);
+  const belief = beliefOf((_, i) => (chances[i] / total + shares[i]) / 2);
   if (!groundKnown) {
     belief.flat += belief.blank;
     belief.blank = 0;

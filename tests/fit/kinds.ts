@@ -2,23 +2,18 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { among, usualKinds } from '../../core/marks/among';
 import { Belief, kindChances, likeliest, MARK_KINDS, MarkKind, sharpened, unusualOf } from '../../core/marks/kinds';
-import { Judge, KindCoefficients } from '../../core/marks/kindModel';
+import { KindCoefficients } from '../../core/marks/kindModel';
 import { Example, Place } from './material';
-import { growTrees } from './trees';
+import { Growing, growTrees } from './trees';
 
-/** A second name counts so much of a patch. */
+/** A real patch, given three times, counts each time for so many drawn ones. A second name counts so much of the patch. */
+const REAL_WEIGHT = 1;
 const SECOND = 0.3;
-/**
- * One judge sees all that is drawn, one every eighth patch of it; a real patch, given three times, counts each time for so many drawn ones.
- * Few trees, coarse enough to be sent along; more of them gain nothing that could be seen.
- */
-const DRAWN = { every: 1, real: 1, trees: { trees: 30, tried: 20, least: 16, seed: 17 } };
-const REAL = { every: 8, real: 2, trees: { trees: 40, tried: 20, least: 4, seed: 18 } };
-/** Ridge on every coefficient but the constants, in examples: of kinds, and of what is real. */
-const RIDGE = { kinds: 4, real: 30 };
-/** Odds that what is read is a real picture, before it is looked at. */
-const REAL_ODDS = 7;
-const ROUNDS = 150;
+/** Ridge on every coefficient but the constants, in examples. */
+const RIDGE = 4;
+const ROUNDS = 400;
+/** Few enough trees to be sent along, each coarse; more of them gain nothing that could be seen. */
+const TREES: Growing = { trees: 40, tried: 20, least: 4, seed: 17 };
 
 const round = (v: number) => Number(v.toPrecision(4));
 
@@ -29,57 +24,30 @@ interface Row {
   weight: number;
 }
 
-type Scale = Pick<KindCoefficients, 'clues' | 'mean' | 'spread'>;
+function standardised(examples: readonly Example[], clues: readonly string[], mean: readonly number[], spread: readonly number[]): Row[] {
+  const rows = examples.map((e): Row => {
+    const { unusual, bytes } = unusualOf(e.clues, { clues, mean, spread });
+    const target = new Float64Array(MARK_KINDS.length);
+    e.kinds.forEach((k, i) => (target[MARK_KINDS.indexOf(k)] += e.kinds.length === 1 ? 1 : i ? SECOND / (e.kinds.length - 1) : 1 - SECOND));
+    return { x: Float64Array.from([...unusual, 1]), values: bytes, target, weight: e.real ? REAL_WEIGHT : 1 };
+  });
+  // Kinds of which there are few count for more, by the root.
+  const sums = MARK_KINDS.map((_, k) => rows.reduce((s, r) => s + r.weight * r.target[k], 0));
+  const usual = sums.reduce((a, b) => a + b, 0) / MARK_KINDS.length;
+  for (const r of rows) r.weight *= Math.sqrt(usual / Math.max(1, sums[r.target.indexOf(Math.max(...r.target))]));
+  return rows;
+}
 
-function scaleOf(examples: readonly Example[]): Scale {
+/** Multinomial logistic regression with a ridge, by steps under a fixed bound of the curvature (Böhning 1992); and trees over the same. */
+export function fitKinds(examples: readonly Example[]): Omit<KindCoefficients, 'sharper'> {
   const clues = Object.keys(examples[0].clues);
   // Rounded before anything is fitted: a value on the edge of two bytes lies on one side for all.
   const mean = clues.map((c) => round(examples.reduce((s, e) => s + e.clues[c], 0) / examples.length));
   const spread = clues.map((c, i) =>
     round(Math.sqrt(examples.reduce((s, e) => s + (e.clues[c] - mean[i]) ** 2, 0) / examples.length) + 1e-6),
   );
-  return { clues, mean, spread };
-}
-
-/** Rows of examples in standard deviations; classes of which there are few count for more, by the root or by the whole of it. */
-function rowsOf(
-  examples: readonly Example[],
-  scale: Scale,
-  targetOf: (e: Example) => Float64Array,
-  weightOf: (e: Example) => number,
-  evened: number,
-): Row[] {
-  const rows = examples.map((e): Row => {
-    const { unusual, bytes } = unusualOf(e.clues, scale);
-    return { x: Float64Array.from([...unusual, 1]), values: bytes, target: targetOf(e), weight: weightOf(e) };
-  });
-  const sums = Array.from(rows[0].target, (_, k) => rows.reduce((s, r) => s + r.weight * r.target[k], 0));
-  const usual = sums.reduce((a, b) => a + b, 0) / sums.length;
-  for (const r of rows) r.weight *= (usual / Math.max(1, sums[r.target.indexOf(Math.max(...r.target))])) ** evened;
-  return rows;
-}
-
-/** Adds to the slope what one row says of it at `start`. */
-function climb({ x, target, weight }: Row, start: Float64Array, slope: Float64Array, logits: Float64Array): void {
-  const [p, K] = [x.length, target.length];
-  let most = -Infinity;
-  for (let k = 0, at = 0; k < K; k++, at += p) {
-    let sum = 0;
-    for (let i = 0; i < p; i++) sum += x[i] * start[at + i];
-    logits[k] = sum;
-    if (sum > most) most = sum;
-  }
-  let total = 0;
-  for (let k = 0; k < K; k++) total += logits[k] = Math.exp(logits[k] - most);
-  for (let k = 0, at = 0; k < K; k++, at += p) {
-    const off = weight * (target[k] - logits[k] / total);
-    for (let i = 0; i < p; i++) slope[at + i] += off * x[i];
-  }
-}
-
-/** Multinomial logistic regression with a ridge, by steps under a fixed bound of the curvature (Böhning 1992): log-odds of one class after another. */
-function regression(rows: readonly Row[], ridge: number): number[][] {
-  const [p, K] = [rows[0].x.length, rows[0].target.length];
+  const rows = standardised(examples, clues, mean, spread);
+  const [p, K] = [clues.length + 1, MARK_KINDS.length];
   const bound = Matrix.zeros(p, p);
   for (const { x, weight } of rows)
     for (let i = 0; i < p; i++) {
@@ -88,9 +56,9 @@ function regression(rows: readonly Row[], ridge: number): number[][] {
       for (let j = 0; j < p; j++) line[j] += 0.5 * weight * (x[i] * x[j]);
       bound.setRow(i, line);
     }
-  for (let i = 0; i < p; i++) bound.set(i, i, bound.get(i, i) + (i < p - 1 ? ridge : 1e-6));
+  for (let i = 0; i < p; i++) bound.set(i, i, bound.get(i, i) + (i < p - 1 ? RIDGE : 1e-6));
   const solve = new CholeskyDecomposition(bound);
-  // One class after another, each with its p coefficients.
+  // One kind after another, each with its p coefficients.
   let weights = new Float64Array(K * p);
   let before = weights;
   const logits = new Float64Array(K);
@@ -98,8 +66,21 @@ function regression(rows: readonly Row[], ridge: number): number[][] {
     // Each step starts a little beyond the last (Nesterov 1983).
     const start = weights.map((w, i) => w + ((w - before[i]) * step) / (step + 3));
     const slope = new Float64Array(K * p);
-    for (const row of rows) climb(row, start, slope, logits);
-    for (let k = 0; k < K; k++) for (let i = 0; i < p - 1; i++) slope[k * p + i] -= ridge * start[k * p + i];
+    for (const { x, target, weight } of rows) {
+      for (let k = 0; k < K; k++) {
+        let sum = 0;
+        for (let i = 0; i < p; i++) sum += x[i] * start[k * p + i];
+        logits[k] = sum;
+      }
+      const most = Math.max(...logits);
+      let total = 0;
+      for (let k = 0; k < K; k++) total += logits[k] = Math.exp(logits[k] - most);
+      for (let k = 0; k < K; k++) {
+        const off = weight * (target[k] - logits[k] / total);
+        for (let i = 0; i < p; i++) slope[k * p + i] += off * x[i];
+      }
+    }
+    for (let k = 0; k < K; k++) for (let i = 0; i < p - 1; i++) slope[k * p + i] -= RIDGE * start[k * p + i];
     before = weights;
     weights = start.slice();
     for (let k = 0; k < K; k++) {
@@ -107,46 +88,12 @@ function regression(rows: readonly Row[], ridge: number): number[][] {
       for (let i = 0; i < p; i++) weights[k * p + i] += moved.get(i, 0);
     }
   }
-  return Array.from({ length: K }, (_, k) => Array.from({ length: p }, (_, i) => round(weights[k * p + i])));
-}
-
-const named = ({ kinds }: Example): Float64Array =>
-  Float64Array.from(MARK_KINDS, (k) => {
-    const at = kinds.indexOf(k);
-    return at < 0 ? 0 : kinds.length === 1 ? 1 : at ? SECOND / (kinds.length - 1) : 1 - SECOND;
-  });
-
-/** Real ones, and of what is drawn every so many. */
-function someOf(examples: readonly Example[], every: number): Example[] {
-  let drawn = 0;
-  return examples.filter((e) => e.real || drawn++ % every === 0);
-}
-
-function judgeOf(examples: readonly Example[], scale: Scale, { every, real, trees }: typeof DRAWN): Judge {
-  const rows = rowsOf(someOf(examples, every), scale, named, (e) => (e.real ? real : 1), 0.5);
-  const odds = regression(rows, RIDGE.kinds);
-  return { weights: Object.fromEntries(MARK_KINDS.map((k, i) => [k, odds[i]])), trees: growTrees(rows, trees) };
-}
-
-/** Log-odds that a place is real. */
-function realnessOf(examples: readonly Example[], scale: Scale): number[] {
-  const which = ({ real }: Example) => Float64Array.of(Number(!real), Number(real));
-  const [drawn, real] = regression(
-    rowsOf(someOf(examples, REAL.every), scale, which, () => 1, 1),
-    RIDGE.real,
-  );
-  const odds = real.map((v, i) => v - drawn[i]);
-  odds[odds.length - 1] += Math.log(REAL_ODDS);
-  return odds.map(round);
-}
-
-export function fitKinds(examples: readonly Example[]): Omit<KindCoefficients, 'sharper'> {
-  const scale = scaleOf(examples);
   return {
-    ...scale,
-    drawn: judgeOf(examples, scale, DRAWN),
-    real: judgeOf(examples, scale, REAL),
-    realness: realnessOf(examples, scale),
+    clues,
+    mean,
+    spread,
+    weights: Object.fromEntries(MARK_KINDS.map((k, i) => [k, Array.from({ length: p }, (_, j) => round(weights[i * p + j]))])),
+    trees: growTrees(rows, TREES),
   };
 }
 

@@ -22,16 +22,12 @@ function ripple(cell: number, r: Random): (x: number, y: number) => number {
   return (x, y) => waves.reduce((s, [u, v, p]) => s + Math.sin(u * x + v * y + p), 0) / 4;
 }
 
-function someForms(side: number, { sheet, inks }: Colours, outlined: boolean, r: Random): Form[] {
-  return Array.from({ length: (outlined ? 3 : 1) + Math.floor(4 * r()) }, (_, k): Form => {
-    // The first lies about the middle, large, so that what it is filled with is seen; where lines are what is drawn, none hides them.
-    const main = k === 0 && !outlined;
-    const off = main ? 0.3 : 0.8;
-    const [cx, cy] = [side * (0.5 + off * (r() - 0.5)), side * (0.5 + off * (r() - 0.5))];
-    const [a, long, wide] = [Math.PI * r(), side * ((main ? 0.4 : 0.25) + 0.5 * r()), side * ((main ? 0.3 : 0.12) + 0.35 * r())];
+function someForms(side: number, { inks }: Colours, r: Random): Form[] {
+  return Array.from({ length: 1 + Math.floor(4 * r()) }, (_, k): Form => {
+    const [cx, cy] = [side * (0.1 + 0.8 * r()), side * (0.1 + 0.8 * r())];
+    const [a, long, wide] = [Math.PI * r(), side * (0.25 + 0.5 * r()), side * (0.12 + 0.35 * r())];
     const [p, q, corner] = [0.12 * r(), 6 * r(), r() < 0.35 ? 6 : 2];
-    const paint = inks[1 + (k % Math.max(1, inks.length - 1))] ?? inks[0];
-    const colour = outlined ? mix(sheet, paint, 0.6) : paint;
+    const colour = inks[1 + (k % Math.max(1, inks.length - 1))] ?? inks[0];
     const shade = 0.35 + 0.4 * r();
     return {
       inside: (x, y) => {
@@ -54,8 +50,8 @@ function someForms(side: number, { sheet, inks }: Colours, outlined: boolean, r:
 type Fill = (form: Form, x: number, y: number, inside: number) => Colour;
 
 /** Forms over a ground that is bare sheet or a field of colour; `fill` colours them, `contour` is the width of the line round them. */
-function figures(side: number, colours: Colours, r: Random, fill: Fill, contour: number, outlined = false): Drawn {
-  const forms = someForms(side, colours, outlined, r);
+function figures(side: number, colours: Colours, r: Random, fill: Fill, contour: number): Drawn {
+  const forms = someForms(side, colours, r);
   const { sheet, inks } = colours;
   const bare = r() < 0.7;
   const behind = bare ? sheet : inks[inks.length - 1];
@@ -114,7 +110,7 @@ function stroked(side: number, turning: boolean, ink: Colour, r: Random): Fill {
 export const FORMS: StrokeModel = {
   flat: (side, colours, r) => figures(side, colours, r, (form) => form.colour, 0),
   'smooth-shading': (side, colours, r) => figures(side, colours, r, shading(side, r), 0),
-  line: (side, colours, r) => figures(side, colours, r, r() < 0.4 ? (form) => form.colour : shading(side, r), 1.2 + 3.3 * r(), true),
+  line: (side, colours, r) => figures(side, colours, r, r() < 0.4 ? (form) => form.colour : shading(side, r), 1.2 + 3.3 * r()),
   'parallel-hatch': (side, colours, r) => figures(side, colours, r, stroked(side, false, colours.inks[0], r), r() < 0.4 ? 2 : 0),
   'contour-hatch': (side, colours, r) => figures(side, colours, r, stroked(side, true, colours.inks[0], r), r() < 0.4 ? 2 : 0),
   wash: (side, colours, r) => {

@@ -39,7 +39,7 @@ beforeAll(() => {
   const { stdout, stderr } = spawnSync(process.execPath, ['-e', run], { encoding: 'utf8', maxBuffer: 1e7 });
   if (!stdout) throw new Error(stderr);
   ({ rows, twice } = JSON.parse(stdout) as { rows: Row[]; twice: string[] });
-}, 240_000);
+}, 480_000);
 
 /** Without a sheet to know it by, bare is even paint. */
 const right = ({ kind, read }: Row) => read === kind || (kind === 'blank' && read === 'flat');

@@ -16,6 +16,8 @@ export interface WidthReading {
 const STEP = 0.5;
 /** Half of the widest line, px. */
 const WIDEST = 200;
+/** How far to either side of its centre a line is looked at whose half is so wide, px. */
+const farFor = (half: number): number => 2.2 * half + 2.5;
 /** Points of the centre line measured at most, evenly chosen. */
 const POINTS = 400;
 
@@ -59,7 +61,7 @@ export function readWidths(marks: Plane, skeleton: Skeleton, lines: Mask, field:
   const cores = Float32Array.from(at, (i) => marks.data[i]).sort();
   const full = sortedQuantile(cores, 0.8);
   const widths: number[] = [];
-  const profile = new Float64Array(Math.ceil((2 * (2.2 * WIDEST + 2.5)) / STEP) + 2);
+  const profile = new Float64Array(Math.ceil((2 * farFor(WIDEST)) / STEP) + 2);
   for (let k = 0; k < at.length; k += every) {
     const i = at[k];
     if (weight[i] <= 0) continue;
@@ -68,7 +70,7 @@ export function readWidths(marks: Plane, skeleton: Skeleton, lines: Mask, field:
     const t = (angle[i] * Math.PI) / 180;
     // Square to the stroke, in pixel axes.
     const [nx, ny] = [Math.sin(t), Math.cos(t)];
-    const far = 2.2 * Math.min(WIDEST, depthAt(lines, i)) + 2.5;
+    const far = farFor(Math.min(WIDEST, depthAt(lines, i)));
     let many = 0;
     for (let d = -far; d <= far + 1e-9; d += STEP) profile[many++] = sampleBilinear(marks, x + d * nx, y + d * ny);
     const middle = many >> 1;

@@ -1,10 +1,10 @@
 /** Fits how kinds of mark are told; prints the data file's object and the tables of what was left out. */
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { isUnseen, MODEL_NAMES, ModelName } from '../renderers';
+import { FITTED, ModelName } from '../renderers';
 import { evidenceCode, hashOf } from './evidenceCode';
 import { amongPlaces, fitKinds, leaveOneOut, reliabilityOf } from './kinds';
-import { drawnExamples, pictureTiles, realExamples } from './material';
+import { drawnExamples, Example, pictureTiles, realExamples } from './material';
 import { picturesFolder } from './pictures';
 import { heldOutTables } from './tables';
 
@@ -35,9 +35,10 @@ async function main(args: readonly string[]): Promise<void> {
     );
     process.exit(2);
   }
-  const examples = [...real];
-  for (const model of MODEL_NAMES.filter((m) => !isUnseen(m)))
+  const examples: Example[] = [];
+  for (const model of FITTED)
     examples.push(...(await remembered(model, [...NAMED, ...drawnBy(model)], () => drawnExamples(model, MANY, SEED))));
+  examples.push(...real);
   const { judged, sharper } = leaveOneOut(examples, await remembered('places', NAMED, () => pictureTiles(folder)));
   const data = {
     code: evidenceCode(),

@@ -12,6 +12,7 @@ const nearTo = (c: Colour, by: number, r: Random): Colour => {
   const [light, hue] = [by * normal(r), 0.5 * by * normal(r)];
   return [c[0] + light + hue, c[1] + light, c[2] + light - hue].map((v) => Math.min(255, Math.max(0, v))) as unknown as Colour;
 };
+const BLACK: Colour = [0, 0, 0];
 const anyOf = <T>(list: readonly T[], r: Random): T => list[Math.floor(r() * list.length)];
 
 /** A curve through points (Catmull and Rom's, as cubic pieces), closed or open. */
@@ -145,20 +146,23 @@ function bowed(side: number, ink: Colour, r: Random): string {
 const turbulence = (id: string, cell: number, octaves: number, more: string, r: Random) =>
   `<filter id="${id}" x="-20%" y="-20%" width="140%" height="140%" color-interpolation-filters="sRGB"><feTurbulence type="fractalNoise" baseFrequency="${(1 / cell).toFixed(4)}" numOctaves="${octaves}" seed="${Math.floor(9999 * r())}" result="n"/>${more}</filter>`;
 
+/** Fine noise of a colour over the whole sheet, at most so strong: the filter, and what it is laid on. */
+function grain(side: number, cell: number, colour: Colour, strong: number, r: Random): { filter: string; over: string } {
+  const rows = colour.map((v) => `0 0 0 0 ${at(v / 255)}`).join(' ');
+  return {
+    filter: turbulence('grain', cell, 2, `<feColorMatrix in="n" values="${rows} 0 0 0 ${at(strong)} 0"/>`, r),
+    over: `<rect width="${side}" height="${side}" filter="url(#grain)"/>`,
+  };
+}
+
 /** Fields of even colour, side by side and one over the other. */
 const fields = (side: number, inks: readonly Colour[], many: number, r: Random) =>
   Array.from({ length: many }, () => fill(blob(side, r), rgb(anyOf(inks, r)))).join('');
 
 export const VECTOR: StrokeModel = {
   blank: (side, { sheet }, r) => {
-    const grain = turbulence(
-      'g',
-      1.5 + 2 * r(),
-      2,
-      `<feColorMatrix in="n" values="0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 ${at(0.12 * r())} 0"/>`,
-      r,
-    );
-    return drawn(side, { defs: grain, body: `<rect width="${side}" height="${side}" filter="url(#g)"/>`, behind: sheet });
+    const { filter, over } = grain(side, 1.5 + 2 * r(), BLACK, 0.12 * r(), r);
+    return drawn(side, { defs: filter, body: over, behind: sheet });
   },
   flat: (side, { sheet, inks }, r) => {
     const bare = r() < 0.3;
@@ -200,12 +204,13 @@ export const VECTOR: StrokeModel = {
       let [x, y] = [side * r(), side * r()];
       let [t, way] = [6.3 * r(), 6.3 * r()];
       const points = Array.from({ length: 60 + Math.floor(90 * r()) }, (_, i): Point => {
-        t += zigzag ? Math.PI : 0.9 + 0.5 * r();
+        if (!zigzag) t += 0.9 + 0.5 * r();
         way += 0.25 * normal(r);
         x += drift * Math.cos(way) + 0.08 * (side / 2 - x);
         y += drift * Math.sin(way) + 0.08 * (side / 2 - y);
         const d = size * (0.6 + 0.8 * r());
-        return [x + d * Math.cos(zigzag ? way + 1.3 + (i % 2) * Math.PI : t), y + d * Math.sin(zigzag ? way + 1.3 + (i % 2) * Math.PI : t)];
+        const to = zigzag ? way + 1.3 + (i % 2) * Math.PI : t;
+        return [x + d * Math.cos(to), y + d * Math.sin(to)];
       });
       body += stroke(through(points, false), inks[0], 0.8 + 1.7 * r());
     }
@@ -222,19 +227,13 @@ export const VECTOR: StrokeModel = {
     const deep = nearTo(base, 70, r);
     const [x1, y1] = [r(), r()];
     const grade = `<linearGradient id="g" x1="${at(x1)}" y1="${at(y1)}" x2="${at(1 - x1)}" y2="${at(1 - y1)}"><stop offset="0" stop-color="${rgb(base)}"/><stop offset="${at(0.3 + 0.4 * r())}" stop-color="${rgb(nearTo(base, 35, r))}"/><stop offset="1" stop-color="${rgb(deep)}"/></linearGradient>`;
-    const grain = turbulence(
-      't',
-      1.2 + 1.5 * r(),
-      2,
-      `<feColorMatrix in="n" values="0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 ${at(0.3 * r() ** 2)} 0"/>`,
-      r,
-    );
+    const { filter, over } = grain(side, 1.2 + 1.5 * r(), BLACK, 0.3 * r() ** 2, r);
     const clouds = Array.from({ length: 2 + Math.floor(5 * r()) }, () =>
       fill(blob(side, r), rgb(nearTo(anyOf([base, deep], r), 40, r)), `filter="url(#s${Math.floor(3 * r())})"`),
     ).join('');
     const edge = r() < 0.3 ? fill(blob(side, r), 'url(#g)') : '';
-    const body = `<rect width="${side}" height="${side}" fill="url(#g)"/>${edge}${clouds}<rect width="${side}" height="${side}" filter="url(#t)"/>`;
-    return drawn(side, { defs: soft + grade + grain, body, behind: base, bare: false });
+    const body = `<rect width="${side}" height="${side}" fill="url(#g)"/>${edge}${clouds}${over}`;
+    return drawn(side, { defs: soft + grade + filter, body, behind: base, bare: false });
   },
   wash: (side, { sheet, inks }, r) => {
     // The colour's strength runs with slow noise; the edge is pushed about by the same, and darker within a few px of it.
@@ -263,18 +262,8 @@ export const VECTOR: StrokeModel = {
       );
       body += fill(form, rgb(anyOf(inks, r)), `filter="url(#w${k})"`);
     }
-    const [cell, strong] = [1.5 + 2 * r(), 0.35 * r()];
-    defs.push(
-      turbulence(
-        't',
-        cell,
-        2,
-        `<feColorMatrix in="n" values="0 0 0 0 ${at(sheet[0] / 255)} 0 0 0 0 ${at(sheet[1] / 255)} 0 0 0 0 ${at(sheet[2] / 255)} 0 0 0 ${at(strong)} 0"/>`,
-        r,
-      ),
-    );
-    body += `<rect width="${side}" height="${side}" filter="url(#t)"/>`;
-    return drawn(side, { defs: defs.join(''), body, behind: sheet });
+    const { filter, over } = grain(side, 1.5 + 2 * r(), sheet, 0.35 * r(), r);
+    return drawn(side, { defs: defs.join('') + filter, body: body + over, behind: sheet });
   },
   dabs: (side, { sheet, inks }, r) => {
     const [size, long, varied] = [5 + 9 * r(), 1.4 + 2 * r(), 10 + 22 * r()];

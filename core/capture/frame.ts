@@ -1,6 +1,6 @@
 /** Knows where the picture proper lies in its file: without a mount, scan border or table round it, never without its own bare margin. */
 import { labPlanes, LabPlanes } from '../colour/lab';
-import { Rect, RgbImage } from '../raster/image';
+import { Plane, Rect, RgbImage } from '../raster/image';
 import { reduceToLongSide } from '../raster/resample';
 import { median, quantile } from '../raster/statistics';
 
@@ -40,7 +40,7 @@ interface Within {
 }
 
 /** Indices of a line of pixels `depth` px inside one side. */
-function lineOf({ x0, y0, x1, y1 }: Within, width: number, side: Side, depth: number): [first: number, step: number, count: number] {
+function lineOf({ x0, y0, x1, y1 }: Within, width: number, side: Side, depth: number): Line {
   switch (side) {
     case 'top':
       return [(y0 + depth) * width + x0, 1, x1 - x0];
@@ -57,17 +57,22 @@ function lineOf({ x0, y0, x1, y1 }: Within, width: number, side: Side, depth: nu
 function ringOf({ L, a, b }: LabPlanes, within: Within, sides: readonly Side[]): Border | null {
   const deep = Math.max(2, Math.round(RING * Math.min(within.x1 - within.x0, within.y1 - within.y0)));
   const lines = sides.flatMap((side) => Array.from({ length: deep }, (_, d) => lineOf(within, L.width, side, d)));
-  const many = lines.reduce((sum, [, , count]) => sum + Math.ceil(count / 2), 0);
-  const samples = [L, a, b].map(({ data }) => {
-    const own = new Float64Array(many);
-    let n = 0;
-    for (const [first, step, count] of lines) for (let k = 0, i = first; k < count; k += 2, i += 2 * step) own[n++] = data[i];
-    return own;
-  });
-  const lab = samples.map((s) => median(s)) as [number, number, number];
-  // From the quartiles: a corner or a hair in the ring does not widen it.
-  const spread = samples.map((s) => Math.max(LEAST_SPREAD, (quantile(s, 0.75) - quantile(s, 0.25)) / 1.349)) as [number, number, number];
-  return Math.max(...spread) > MOST_SPREAD ? null : { lab, spread };
+  const [l, m, n] = [evenness(L, lines), evenness(a, lines), evenness(b, lines)];
+  return Math.max(l.spread, m.spread, n.spread) > MOST_SPREAD
+    ? null
+    : { lab: [l.middle, m.middle, n.middle], spread: [l.spread, m.spread, n.spread] };
+}
+
+type Line = readonly [first: number, step: number, count: number];
+
+/** Middle and spread of every second px of some lines; the spread is that of the quartiles: a corner or a hair in the ring does not widen it. */
+function evenness({ data }: Plane, lines: readonly Line[]): { middle: number; spread: number } {
+  let many = 0;
+  for (const line of lines) many += Math.ceil(line[2] / 2);
+  const own = new Float64Array(many);
+  let n = 0;
+  for (const [first, step, count] of lines) for (let k = 0, i = first; k < count; k += 2, i += 2 * step) own[n++] = data[i];
+  return { middle: median(own), spread: Math.max(LEAST_SPREAD, (quantile(own, 0.75) - quantile(own, 0.25)) / 1.349) };
 }
 
 function belongs({ lab, spread }: Border, { L, a, b }: LabPlanes, i: number): boolean {
@@ -75,7 +80,7 @@ function belongs({ lab, spread }: Border, { L, a, b }: LabPlanes, i: number): bo
   return l * l + m * m + n * n <= WITHIN * WITHIN;
 }
 
-function shareOf(border: Border, lab: LabPlanes, [first, step, count]: readonly [number, number, number]): number {
+function shareOf(border: Border, lab: LabPlanes, [first, step, count]: Line): number {
   let n = 0;
   for (let k = 0, i = first; k < count; k++, i += step) if (belongs(border, lab, i)) n++;
   return n / count;
@@ -93,13 +98,18 @@ function depthOf(border: Border, lab: LabPlanes, within: Within, side: Side): nu
   return null;
 }
 
+function allBelong(border: Border, lab: LabPlanes, i: number, offsets: readonly number[]): boolean {
+  for (const o of offsets) if (!belongs(border, lab, i + o)) return false;
+  return true;
+}
+
 /** Share of what lies inside that is evenly of the border's colour: a grey between strokes is not, a bare sheet is. */
 function metInside(border: Border, lab: LabPlanes, { x0, y0, x1, y1 }: Within): number {
   const w = lab.L.width;
   const round = [0, -2, 2, -2 * w, 2 * w, -2 * w - 2, -2 * w + 2, 2 * w - 2, 2 * w + 2];
   let met = 0;
   for (let y = y0 + 2; y < y1 - 2; y++)
-    for (let i = y * w + x0 + 2, end = y * w + x1 - 2; i < end; i++) if (round.every((o) => belongs(border, lab, i + o))) met++;
+    for (let i = y * w + x0 + 2, end = y * w + x1 - 2; i < end; i++) if (allBelong(border, lab, i, round)) met++;
   return met / ((x1 - x0) * (y1 - y0));
 }
 

@@ -29,7 +29,8 @@ const sheetsOf = (clusters: readonly GroundCandidate[]): Uint8Array[] =>
 /** How many px have each of 256 labels, in each cell of the lattice: label by label, cell by cell. */
 function cellCountsOf(labels: Uint8Array, width: number, height: number): Int32Array {
   const out = new Int32Array(256 * CELLS * CELLS);
-  const columns = Uint8Array.from({ length: width }, (_, x) => Math.floor((x * CELLS) / width));
+  const columns = new Uint8Array(width);
+  for (let x = 0; x < width; x++) columns[x] = Math.floor((x * CELLS) / width);
   for (let y = 0, i = 0; y < height; y++) {
     const row = CELLS * Math.floor((y * CELLS) / height);
     for (let x = 0; x < width; x++, i++) out[labels[i] * CELLS * CELLS + row + columns[x]]++;
@@ -48,8 +49,9 @@ function presence(labels: Uint8Array, width: number, height: number, clusters: r
   const sheets = sheetsOf(clusters);
   const strip = Math.max(1, Math.round(Math.min(width, height) * 0.015));
   const cells = cellCountsOf(labels, width, height);
-  const cellCounts = clusters.map((_, k) => cells.subarray(k * CELLS * CELLS, (k + 1) * CELLS * CELLS));
-  const cellSize = Int32Array.from({ length: CELLS * CELLS }, (_, i) => cellCounts.reduce((s, own) => s + own[i], 0));
+  const many = CELLS * CELLS;
+  const cellSize = new Int32Array(many);
+  for (let k = 0; k < clusters.length; k++) for (let i = 0; i < many; i++) cellSize[i] += cells[k * many + i];
   const strips: Rect[] = [
     [0, 0, width, strip],
     [width - strip, 0, strip, height],
@@ -57,20 +59,34 @@ function presence(labels: Uint8Array, width: number, height: number, clusters: r
     [0, 0, strip, height],
   ];
   const bySide = strips.map((rect) => countsIn(labels, width, rect));
-  const sides = clusters.map((_, k) => bySide.map((counts) => counts[k]));
-  // What was counted of each colour, summed over those that are one sheet with it.
-  const together = <T extends ArrayLike<number>>(of: readonly T[], k: number, i: number) =>
-    sheets[k].reduce((s, one, j) => s + one * of[j][i], 0);
-  const inner = (i: number) => [i % CELLS, Math.floor(i / CELLS)].every((v) => v > 0 && v < CELLS - 1);
-  return clusters.map((_, k) => {
-    const [t, r, b, l] = [0, 1, 2, 3].map((i) => together(sides, k, i));
-    const met = Array.from(cellSize, (size, i) => together(cellCounts, k, i) > 0.05 * size);
+  return sheets.map((one) => {
+    const [t, r, b, l] = bySide.map((counts) => together(one, counts, 1, 0));
+    let met = 0;
+    let metInside = 0;
+    for (let i = 0; i < many; i++) {
+      if (together(one, cells, many, i) <= 0.05 * cellSize[i]) continue;
+      met++;
+      if (isInner(i)) metInside++;
+    }
     return {
       sides: [t / (strip * width), r / (strip * height), b / (strip * width), l / (strip * height)],
-      spread: met.filter(Boolean).length / (CELLS * CELLS),
-      inside: met.filter((m, i) => m && inner(i)).length / (CELLS - 2) ** 2,
+      spread: met / many,
+      inside: metInside / (CELLS - 2) ** 2,
     };
   });
+}
+
+/** What was counted of each colour (`many` numbers a colour, of which the i-th), summed over those that are one sheet. */
+function together(one: Uint8Array, counts: Int32Array, many: number, i: number): number {
+  let sum = 0;
+  for (let j = 0; j < one.length; j++) if (one[j]) sum += counts[j * many + i];
+  return sum;
+}
+
+/** Does a cell touch no border? */
+function isInner(i: number): boolean {
+  const [x, y] = [i % CELLS, Math.floor(i / CELLS)];
+  return Math.min(x, y) > 0 && Math.max(x, y) < CELLS - 1;
 }
 
 /** By how much the limits below are lowered or raised to see whether what was decided hangs on them. */

@@ -58,10 +58,12 @@ const square = (a: readonly number[], b: readonly number[]) => (a[0] - b[0]) ** 
 /** Colours of 5 bits a channel with the exact mean of their pixels; `index` gives each pixel's bin, −1 where it is left out. */
 function histogramBins(image: RgbImage, flatness: Float32Array, leftOut: Mask | null): { bins: Bin[]; index: Int32Array } {
   const { sums, index } = metColours(image, flatness, leftOut && leftOut.data, linearFromByte);
-  const bins = sums.map(([all, flat, ...light]): Bin => {
-    const linear = light.map((c) => c / all) as Triple;
-    return { ok: oklabFromLinear(...linear), linear, all, flat };
-  });
+  const bins: Bin[] = [];
+  for (let at = 0; at < sums.length; at += 5) {
+    const all = sums[at];
+    const linear: Triple = [sums[at + 2] / all, sums[at + 3] / all, sums[at + 4] / all];
+    bins.push({ ok: oklabFromLinear(...linear), linear, all, flat: sums[at + 1] });
+  }
   return { bins, index };
 }
 
@@ -76,15 +78,18 @@ function flatterThan(rise: Float32Array, scale: number): Float32Array {
 function flatnessOf(lightness: Plane): Float32Array {
   const { dx, dy } = gaussianGradient(lightness, 0.8);
   const steep = pairLengths(dx.data, dy.data);
-  const scale = Math.max(1.5, median(Float64Array.from({ length: Math.ceil(steep.length / 17) }, (_, k) => steep[17 * k])));
+  const some = new Float64Array(Math.ceil(steep.length / 17));
+  for (let k = 0; k < some.length; k++) some[k] = steep[17 * k];
+  const scale = Math.max(1.5, median(some));
   return flatterThan(steep, scale);
 }
 
 function seedCentres(bins: readonly Bin[], total: number): Triple[] {
   let first = 0;
-  bins.forEach((b, i) => (first = b.flat > bins[first].flat ? i : first));
+  for (let i = 0; i < bins.length; i++) if (bins[i].flat > bins[first].flat) first = i;
   const centres: Triple[] = [bins[first].ok];
-  const nearest = bins.map((b) => square(b.ok, bins[first].ok));
+  const nearest = new Float64Array(bins.length);
+  for (let i = 0; i < bins.length; i++) nearest[i] = square(bins[i].ok, bins[first].ok);
   while (centres.length < SEEDS) {
     let best = -1;
     let bestScore = 0;
@@ -119,26 +124,34 @@ function assign(bins: readonly Bin[], centres: readonly Triple[]): Int32Array {
   return of;
 }
 
+function sameNumbers(a: Int32Array, b: Int32Array): boolean {
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
+  return true;
+}
+
 /** Lloyd's iterations (1982) to a standstill, at most 24. */
 function settle(bins: readonly Bin[], seeds: readonly Triple[]): { centres: Triple[]; of: Int32Array } {
   let centres = seeds.slice();
   let of = assign(bins, centres);
   for (let round = 0; round < 24; round++) {
     const sums = centres.map(() => [0, 0, 0, 0]);
-    bins.forEach((b, i) => {
+    for (let i = 0; i < bins.length; i++) {
+      const { flat, ok } = bins[i];
       const s = sums[of[i]];
-      for (let k = 0; k < 3; k++) s[k] += b.flat * b.ok[k];
-      s[3] += b.flat;
-    });
+      for (let k = 0; k < 3; k++) s[k] += flat * ok[k];
+      s[3] += flat;
+    }
     centres = centres.map((c, i) => (sums[i][3] > 0 ? (sums[i].slice(0, 3).map((v) => v / sums[i][3]) as Triple) : c));
     const next = assign(bins, centres);
-    if (next.every((v, i) => v === of[i])) break;
+    if (sameNumbers(next, of)) break;
     of = next;
   }
   return { centres, of };
 }
 
 const KEPT_WEIGHT = 0.6;
+
+const nearer = (a: { far: number }, b: { far: number }): number => a.far - b.far;
 
 function describe(bins: readonly Bin[], members: number[], total: number): Cluster {
   // The centre is a trimmed mean over the flat pixels: the three fifths of the weight nearest the plain mean.
@@ -151,13 +164,15 @@ function describe(bins: readonly Bin[], members: number[], total: number): Clust
     all += bins[i].all;
   }
   for (let k = 0; k < 3; k++) plain[k] /= weight || 1;
-  const order = members.slice().sort((a, b) => square(bins[a].ok, plain) - square(bins[b].ok, plain));
+  const order: { bin: Bin; far: number }[] = [];
+  for (const i of members) order.push({ bin: bins[i], far: square(bins[i].ok, plain) });
+  order.sort(nearer);
   const linear: Triple = [0, 0, 0];
   let kept = 0;
-  for (const i of order) {
+  for (const { bin } of order) {
     if (kept > KEPT_WEIGHT * weight) break;
-    for (let k = 0; k < 3; k++) linear[k] += bins[i].flat * bins[i].linear[k];
-    kept += bins[i].flat;
+    for (let k = 0; k < 3; k++) linear[k] += bin.flat * bin.linear[k];
+    kept += bin.flat;
   }
   for (let k = 0; k < 3; k++) linear[k] /= kept || 1;
   return {
@@ -201,16 +216,18 @@ function closestPair(list: readonly Cluster[], cost: (a: Cluster, b: Cluster) =>
   return best;
 }
 
+const seenApart = (a: Cluster, b: Cluster) => ciede2000(a.lab, b.lab);
+
 const wardCost = (a: Cluster, b: Cluster) => ((a.share * b.share) / (a.share + b.share)) * ciede2000(a.lab, b.lab) ** 2;
 
 function gather(bins: readonly Bin[], total: number, most: number): Cluster[] {
   const flatTotal = bins.reduce((s, b) => s + b.flat, 0);
   const { centres, of } = settle(bins, seedCentres(bins, flatTotal));
   const members = centres.map(() => [] as number[]);
-  of.forEach((c, i) => members[c].push(i));
+  for (let i = 0; i < of.length; i++) members[of[i]].push(i);
   let list = members.filter((m) => m.length > 0).map((m) => describe(bins, m, total));
   for (;;) {
-    const pair = closestPair(list, (a, b) => ciede2000(a.lab, b.lab));
+    const pair = closestPair(list, seenApart);
     if (pair.cost >= MERGE_DE) break;
     list = mergePair(list, pair.i, pair.j, bins, total);
   }
@@ -250,7 +267,7 @@ function gather(bins: readonly Bin[], total: number, most: number): Cluster[] {
 function joinNear(accents: Cluster[], bins: readonly Bin[], total: number): Cluster[] {
   let list = accents;
   for (;;) {
-    const pair = closestPair(list, (a, b) => ciede2000(a.lab, b.lab));
+    const pair = closestPair(list, seenApart);
     if (pair.cost >= 2 * MERGE_DE) return list;
     list = mergePair(list, pair.i, pair.j, bins, total);
   }

@@ -45,7 +45,7 @@ test.each([
   expect(tone.range).toBeGreaterThan(30 * falloff * 0.5);
   const ground = palette.entries[palette.ground!].lab;
   const flat = evened(image, tone, [0, 0, W, H], W, H);
-  const [as, was] = [departure(flat, ground), departure(image, ground)];
+  const [as, was] = [departure(labPlanes(flat), ground), departure(labPlanes(image), ground)];
   const corner = (plane: typeof as, x0: number, y0: number) => {
     let sum = 0;
     for (let y = y0; y < y0 + 20; y++) for (let x = x0; x < x0 + 20; x++) sum += plane.data[y * W + x] / 400;

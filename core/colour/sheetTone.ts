@@ -61,9 +61,38 @@ function cellsOf(form: RgbImage, { entries, labels }: Palette, ground: number): 
         }
       if (found[0].length < Math.max(4, LEAST_SAMPLES * all)) continue;
       const [u, v] = [(i + 0.5) / CELLS, (j + 0.5) / CELLS];
-      const log = (c: number) => Math.log(Math.max(1e-4, linearFromByte[Math.round(median(found[c]))]));
-      out.push({ t: surfaceTerms(u, v), y: [log(0), log(1), log(2)], u, v });
+      out.push({ t: surfaceTerms(u, v), y: [logLight(found[0]), logLight(found[1]), logLight(found[2])], u, v });
     }
+  return out;
+}
+
+/** Largest distance between two of some colours. */
+function farthestApart(labs: readonly Triple[]): number {
+  let most = 0;
+  for (const p of labs) for (const q of labs) most = Math.max(most, Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]));
+  return most;
+}
+
+/** Natural logarithm of the linear light that bytes have in the middle. */
+const logLight = (bytes: readonly number[]): number => Math.log(Math.max(1e-4, linearFromByte[Math.round(median(bytes))]));
+
+/** How far a cell lies off a surface, at most of its channels. */
+function offSurface(cell: Cell, surface: readonly number[][]): number {
+  let off = 0;
+  for (let c = 0; c < 3; c++) off = Math.max(off, Math.abs(cell.y[c] - surfaceAt(surface[c], cell.t)));
+  return off;
+}
+
+/** The surfaces of the three channels through cells that count by their weights; null where one cannot be told. */
+function surfacesThrough(cells: readonly Cell[], weights: Float64Array): number[][] | null {
+  const out: number[][] = [];
+  for (let c = 0; c < 3; c++) {
+    const points: SurfacePoint[] = [];
+    for (let k = 0; k < cells.length; k++) points.push({ t: cells[k].t, y: cells[k].y[c], w: weights[k] });
+    const fit = fitSurface(points);
+    if (!fit) return null;
+    out.push(fit);
+  }
   return out;
 }
 
@@ -74,21 +103,19 @@ export function sheetToneOf(form: RgbImage, palette: Palette): SheetTone | null 
   if (palette.ground === null) return null;
   const cells = cellsOf(form, palette, palette.ground);
   if (!shown(cells)) return null;
-  const weights = cells.map(() => 1);
+  const weights = new Float64Array(cells.length).fill(1);
   let surface: number[][] = [];
-  const off = (cell: Cell) => Math.max(...surface.map((f, c) => Math.abs(cell.y[c] - surfaceAt(f, cell.t))));
   for (let round = 0; round < 8; round++) {
-    const fits = [0, 1, 2].map((c) => fitSurface(cells.map(({ t, y }, k): SurfacePoint => ({ t, y: y[c], w: weights[k] }))));
-    if (fits.some((f) => !f)) return null;
-    surface = fits as number[][];
-    cells.forEach((cell, k) => (weights[k] = Math.exp(-((off(cell) / OFF) ** 2)) + 1e-4));
+    const through = surfacesThrough(cells, weights);
+    if (!through) return null;
+    surface = through;
+    for (let k = 0; k < cells.length; k++) weights[k] = Math.exp(-((offSurface(cells[k], surface) / OFF) ** 2)) + 1e-4;
   }
-  const held = cells.filter((c) => off(c) < OFF);
+  const held = cells.filter((c) => offSurface(c, surface) < OFF);
   if (held.length < (1 - MOST_OFF) * cells.length || !shown(held)) return null;
   const told = held.map(({ t }) => surface.map((f) => surfaceAt(f, t)) as Triple);
   const labs = told.map((y) => labFromLinear(Math.exp(y[0]), Math.exp(y[1]), Math.exp(y[2])));
-  let range = 0;
-  for (const p of labs) for (const q of labs) range = Math.max(range, Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]));
+  const range = farthestApart(labs);
   if (range < LEAST_CHANGE) return null;
   const bound = (pick: (...v: number[]) => number) => [0, 1, 2].map((c) => pick(...told.map((y) => y[c]))) as Triple;
   return {

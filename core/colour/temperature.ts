@@ -25,9 +25,15 @@ export interface TemperatureShares {
 
 /** How many px are of each of `TEMPERATURES`. */
 function countsOf(a: Float32Array, b: Float32Array, worked: Uint8Array | null): [warm: number, cool: number, neutral: number] {
-  const count = new Int32Array(3);
-  for (let i = 0; i < a.length; i++) if (!worked || worked[i]) count[temperatureAt(a[i], b[i])]++;
-  return [count[0], count[1], count[2]];
+  let [all, warm, neutral] = [0, 0, 0];
+  for (let i = 0; i < a.length; i++) {
+    if (worked && !worked[i]) continue;
+    const which = temperatureAt(a[i], b[i]);
+    all++;
+    if (which === 0) warm++;
+    else if (which === 2) neutral++;
+  }
+  return [warm, all - warm - neutral, neutral];
 }
 
 /** Area shares over the pixels that `worked` marks (all where null or empty); summing to 1. */

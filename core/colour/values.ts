@@ -83,20 +83,30 @@ export function focusOf(image: RgbImage, leftOut: Mask | null = null): { at: Poi
   const side = Math.max(width, height);
   const near = gaussian(light, side * 0.01);
   const wide = gaussian(light, side * 0.06);
-  const squared = plane(width, height);
-  for (let i = 0; i < squared.data.length; i++)
-    squared.data[i] = (lightnessFromLuminance(near.data[i]) - lightnessFromLuminance(wide.data[i])) ** 2;
-  const local = gaussian(squared, side * 0.03);
+  const local = gaussian(squaredContrast(near, wide), side * 0.03);
   if (leftOut)
     for (let y = 0, i = 0; y < height; y++)
       for (let x = 0; x < width; x++, i++) {
         const [u, v] = [Math.floor((x + 0.5) / k), Math.floor((y + 0.5) / k)];
         if (leftOut.data[Math.min(image.height - 1, v) * image.width + Math.min(image.width - 1, u)]) local.data[i] = 0;
       }
-  let best = 0;
-  for (let i = 0; i < local.data.length; i++) if (local.data[i] > local.data[best]) best = i;
+  const best = placeOfMost(local.data);
   return {
     at: [((best % width) + 0.5) / width, (Math.floor(best / width) + 0.5) / height],
     contrast: Math.sqrt(Math.max(0, local.data[best])),
   };
+}
+
+/** Squared difference in L* of two planes of linear light. */
+function squaredContrast(a: Plane, b: Plane): Plane {
+  const out = plane(a.width, a.height);
+  for (let i = 0; i < out.data.length; i++) out.data[i] = (lightnessFromLuminance(a.data[i]) - lightnessFromLuminance(b.data[i])) ** 2;
+  return out;
+}
+
+/** Where the largest number stands, the first of equals. */
+function placeOfMost(data: Float32Array): number {
+  let best = 0;
+  for (let i = 0; i < data.length; i++) if (data[i] > data[best]) best = i;
+  return best;
 }

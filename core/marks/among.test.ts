@@ -2,8 +2,8 @@ import { mean, normal, seededRandom } from '../raster/statistics';
 import { among, usualKinds } from './among';
 import { Belief, beliefOf, likeliest, MARK_KINDS, MarkKind } from './kinds';
 
-const belief = (of: Partial<Belief>): Belief => beliefOf((k) => of[k] ?? 0);
-const EVEN = beliefOf(() => 1 / MARK_KINDS.length);
+const belief = (of: Partial<Belief>): Belief => beliefOf(MARK_KINDS.map((k) => of[k] ?? 0));
+const EVEN = beliefOf(MARK_KINDS.map(() => 1 / MARK_KINDS.length));
 const sum = (b: Belief) => MARK_KINDS.reduce((s, k) => s + b[k], 0);
 
 /** Places of a picture whose clue is drawn about 0 for washes and about `apart` for dabs, with chances as for kinds that are alike often (Bayes). */

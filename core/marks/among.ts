@@ -28,14 +28,16 @@ export function usualKinds(places: readonly Belief[]): Belief {
     }
     usual = sums.map((v) => v / (places.length + PLACES_OF_NO_PICTURE));
   }
-  return beliefOf((_, i) => usual[i]);
+  return beliefOf(usual);
 }
 
 /** A place's chances where it is known what shares the kinds have in its picture. */
 export function among(place: Belief, usual: Belief): Belief {
-  const weighed = MARK_KINDS.map((k) => place[k] * usual[k] ** WITNESS);
-  const total = weighed.reduce((a, b) => a + b, 0);
-  return beliefOf((_, i) => weighed[i] / total);
+  const weighed = new Float64Array(MARK_KINDS.length);
+  let total = 0;
+  for (let i = 0; i < weighed.length; i++) total += weighed[i] = place[MARK_KINDS[i]] * usual[MARK_KINDS[i]] ** WITNESS;
+  for (let i = 0; i < weighed.length; i++) weighed[i] /= total;
+  return beliefOf(weighed);
 }
 
 /** Tiles of one picture, each judged among all that are worked: what a picture is mostly made of is likelier in each place of it. */

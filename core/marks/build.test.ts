@@ -14,7 +14,8 @@ const picture = (colour: (x: number, y: number) => Colour | number): RgbImage =>
     }
   return { width: SIDE, height: SIDE, data };
 };
-const read = (image: RgbImage, covered: Uint8Array | null = null) => readBuild(buildOf(closeUp(image), covered), [0, 0, SIDE, SIDE]);
+const read = (image: RgbImage, covered: Uint8Array | null = null) =>
+  readBuild(buildOf(closeUp(image), covered), [0, 0, SIDE, SIDE], covered ? covered.reduce((s, v) => s + v, 0) : SIDE * SIDE);
 /** Distance to the nearest of lines 20 px apart that run at an angle. */
 const toLine = (angle: number) => (x: number, y: number) => {
   const d = x * Math.sin(angle) + y * Math.cos(angle);

@@ -112,9 +112,10 @@ const [SAME, SOFT] = [0.5, 1.6];
 /** Where at least so much of a piece is painted over, that part says what it is made of; its border against the sheet is another matter. */
 const ENOUGH = 0.25;
 
-/** How the piece inside `rect` of a window is built. */
-export function readBuild(build: Build, rect: Rect): BuildReading {
-  const covered = build.covered ? shareOf(build.covered, build.width, rect) : 1;
+/** How the piece inside `rect` of a window is built, of which so many px are covered. */
+export function readBuild(build: Build, rect: Rect, count: number): BuildReading {
+  const n = rect[2] * rect[3];
+  const covered = count / n;
   const only = covered >= ENOUGH ? build.covered : null;
   const sums = sumsOf(build.close);
   return {
@@ -124,12 +125,6 @@ export function readBuild(build: Build, rect: Rect): BuildReading {
     even: runsIn(sums, rect, SAME, only),
     plain: runsIn(sums, rect, SOFT, only),
     borders: bordersIn(sums, rect, only),
-    ridges: readRidges(build.ridges, rect, build.width, only),
+    ridges: readRidges(build.ridges, rect, build.width, only, only ? 1 + count : n),
   };
-}
-
-function shareOf(set: Uint8Array, width: number, [x0, y0, w, h]: Rect): number {
-  let n = 0;
-  for (let y = y0; y < y0 + h; y++) for (let i = y * width + x0, end = i + w; i < end; i++) n += set[i];
-  return n / (w * h);
 }

@@ -1,4 +1,5 @@
 import { Point } from '../raster/image';
+import { tilePlaces } from './tiles';
 import { addCourses, crossingAmong } from './crossing';
 import { Stroke } from './strokes';
 
@@ -11,9 +12,14 @@ function stroke(angle: number, long = 80, from: Point = [100, 100]): Stroke {
   ]);
   return { points, length: long, straightness: 1, curl: 0, winding: 0, cut: false, begun: true };
 }
-const among = (strokes: readonly Stroke[], inside: (at: Point) => boolean = () => true) => {
+/** The angle by the strokes of a picture 400 px wide of which the left half is crossed, the right one as said. */
+const among = (strokes: readonly Stroke[], crossed = true) => {
+  const halves = [
+    { centre: [0.25, 0.5] as [number, number], crossed: true },
+    { centre: [0.75, 0.5] as [number, number], crossed },
+  ];
   const density = new Float64Array(180);
-  addCourses(density, strokes, inside);
+  addCourses(density, strokes, tilePlaces(halves, [0, 0, 400, 300], 400, 300));
   return crossingAmong(density);
 };
 const set = (angle: number, many: number, sway = 3) => Array.from({ length: many }, (_, k) => stroke(angle + sway * Math.sin(2.4 * k)));
@@ -37,5 +43,7 @@ test('a few courses between two sets are where their strokes meet, not a third s
 test('one set crosses nothing; too few strokes, or strokes elsewhere, tell nothing', () => {
   expect(among(set(30, 20))).toBeNull();
   expect(among([stroke(10), stroke(80)])).toBeNull();
-  expect(among([...set(10, 12), ...set(80, 12)], ([x]) => x < 100)).toBeNull();
+  const right = [...set(10, 12), ...set(80, 12)].map((s) => ({ ...s, points: s.points.map(([x, y]): Point => [x + 150, y]) }));
+  expect(among(right, false)).toBeNull();
+  expect(among(right)).toBeCloseTo(70, 0);
 });

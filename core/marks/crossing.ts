@@ -2,11 +2,11 @@
  * Knows the angle at which sets of strokes cross, by the courses of the strokes themselves: where strokes meet at a narrow angle the slopes of the
  * picture lie between the two, and outvote both where the strokes stand close.
  */
-import { Point } from '../raster/image';
 import { axialDifference } from '../raster/statistics';
 import { crossingOf } from './evidence';
 import { Direction, principalDirections } from './orientation';
 import { Stroke } from './strokes';
+import { tileAt, TilePlaces, TileReading } from './tiles';
 
 /** A stroke's course is read over so many of its points, some 12 px. */
 const SPAN = 3;
@@ -17,12 +17,16 @@ const BLENDED = 60;
 /** Fewer px of stroke than this tell no crossing. */
 const LEAST_LENGTH = 400;
 
-/** Adds to a density by degrees how long strokes run each way, where their middles are `inside`. */
-export function addCourses(density: Float64Array, strokes: readonly Stroke[], inside: (at: Point) => boolean): void {
+/** Adds to a density by degrees how long strokes run each way, where their middles lie on crossed tiles (all over where no tiles are given). */
+export function addCourses(
+  density: Float64Array,
+  strokes: readonly Stroke[],
+  tiles: TilePlaces<Pick<TileReading, 'crossed'>> | null,
+): void {
   for (const { points } of strokes)
     for (let i = 0; i + SPAN < points.length; i++) {
+      if (tiles && !tileAt(tiles, points[i + 1]).crossed) continue;
       const [a, b] = [points[i], points[i + SPAN]];
-      if (!inside(points[i + 1])) continue;
       const [dx, dy] = [b[0] - a[0], a[1] - b[1]];
       const angle = (Math.atan2(dy, dx) * 180) / Math.PI;
       density[Math.floor(angle + 360) % 180] += Math.hypot(dx, dy) / SPAN;
@@ -32,7 +36,7 @@ export function addCourses(density: Float64Array, strokes: readonly Stroke[], in
 /** The density of all courses of some strokes. */
 export function coursesOf(strokes: readonly Stroke[]): Float64Array {
   const density = new Float64Array(180);
-  addCourses(density, strokes, () => true);
+  addCourses(density, strokes, null);
   return density;
 }
 

@@ -55,17 +55,26 @@ export interface Gathered {
   across: Across | null;
 }
 
+function times(values: readonly number[], factor: number): number[] {
+  const out: number[] = [];
+  for (const v of values) out.push(v * factor);
+  return out;
+}
+
 /** Distributions from what was gathered in worked px: each `factor` px of the picture, `at` its place in it. */
 export function distributionsOf({ density, strokes, widths, gaps, across }: Gathered, factor: number, at: Point): MarkDistributions {
-  const own = (values: readonly number[]) => values.map((v) => v * factor);
   const place = ([x, y]: Point): Point => [(x + 0.5 + at[0]) * factor, (y + 0.5 + at[1]) * factor];
-  const lengths = histogramOf(own(strokes.map((s) => s.length)));
-  const of = (cut: boolean) => own(strokes.filter((s) => s.cut === cut).map((s) => s.length));
+  const [all, whole, cut]: [number[], number[], number[]] = [[], [], []];
+  for (const s of strokes) {
+    all.push(s.length * factor);
+    (s.cut ? cut : whole).push(s.length * factor);
+  }
+  const lengths = histogramOf(all);
   return {
     directions: directionShares(density),
-    lengths: lengths && { ...lengths, counts: counted(of(false), lengths.step), cut: counted(of(true), lengths.step) },
-    widths: histogramOf(own(widths)),
-    gaps: histogramOf(own(gaps)),
+    lengths: lengths && { ...lengths, counts: counted(whole, lengths.step), cut: counted(cut, lengths.step) },
+    widths: histogramOf(times(widths, factor)),
+    gaps: histogramOf(times(gaps, factor)),
     across: across && {
       values: across.values.map((v) => Math.round(v * 10) / 10),
       crests: across.crests.map((v) => Math.round(v * 100) / 100),

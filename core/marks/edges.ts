@@ -38,6 +38,22 @@ function lightnessAt(image: RgbImage, x: number, y: number): number {
   );
 }
 
+/** Fills a profile with the L* of the mark-size picture, `factor` times as large, across a border at px `i` of the form; false where the form is too even to say which way that is. */
+function readAcross(profile: Float64Array, { width: w, data }: Plane, i: number, mark: RgbImage, factor: number, reach: number): boolean {
+  const x = i % w;
+  const y = (i - x) / w;
+  const gx = data[i + 2] - data[i - 2];
+  const gy = data[i + 2 * w] - data[i - 2 * w];
+  const n = Math.sqrt(gx * gx + gy * gy);
+  if (n < 0.4) return false;
+  const [px, py, ux, uy] = [(x + 0.5) * factor - 0.5, (y + 0.5) * factor - 0.5, gx / n, gy / n];
+  for (let k = 0; k < profile.length; k++) {
+    const t = -reach + (2 * reach * k) / (profile.length - 1);
+    profile[k] = lightnessAt(mark, px + t * ux, py + t * uy);
+  }
+  return true;
+}
+
 /** Middle of a stretch of numbers; they are set in order in `room`. */
 function middleOf(numbers: Float64Array, from: number, to: number, room: Float64Array): number {
   for (let i = from; i < to; i++) {
@@ -93,26 +109,14 @@ export function readEdges(
   const factor = mark.width / form.width;
   const points: BoundaryPoint[] = [];
   const count: EdgeShares = { outlined: 0, sharp: 0, soft: 0, lost: 0 };
-  const step = stepIndices(data, steps);
   const reach = (MARGIN - 1) * factor;
   const samples = Math.max(15, Math.min(57, Math.round(2 * reach) | 1));
   const [profile, room] = [new Float64Array(samples), new Float64Array(samples)];
-  for (const i of borderPlaces(step, w, h)) {
-    if (leftOut?.data[i]) continue;
-    const x = i % w;
-    const y = (i - x) / w;
-    const gx = data[i + 2] - data[i - 2];
-    const gy = data[i + 2 * w] - data[i - 2 * w];
-    const n = Math.sqrt(gx * gx + gy * gy);
-    if (n < 0.4) continue;
-    const [px, py, ux, uy] = [(x + 0.5) * factor - 0.5, (y + 0.5) * factor - 0.5, gx / n, gy / n];
-    for (let k = 0; k < samples; k++) {
-      const t = -reach + (2 * reach * k) / (samples - 1);
-      profile[k] = lightnessAt(mark, px + t * ux, py + t * uy);
-    }
+  for (const i of borderPlaces(stepIndices(data, steps), w, h)) {
+    if (leftOut?.data[i] || !readAcross(profile, closed, i, mark, factor, reach)) continue;
     const handling = handlingOf(profile, reach, room);
     count[handling]++;
-    points.push({ at: [x, y], handling });
+    points.push({ at: [i % w, Math.floor(i / w)], handling });
   }
   const total = points.length;
   const share = (v: number) => (total > 0 ? v / total : 0);

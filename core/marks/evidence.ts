@@ -58,13 +58,17 @@ function spreadOf(n: number, sum: number, square: number): { mean: number; sd: n
 }
 
 function peakedShare(density: Float64Array, directions: readonly Direction[]): number {
-  const strongest = directions.slice(0, 2);
+  const count = Math.min(2, directions.length);
   let near = 0;
   let all = 0;
-  density.forEach((v, k) => {
-    all += v;
-    if (strongest.some((d) => Math.abs(axialDifference(d.angle, k + 0.5)) <= 12)) near += v;
-  });
+  for (let k = 0; k < density.length; k++) {
+    all += density[k];
+    for (let j = 0; j < count; j++)
+      if (Math.abs(axialDifference(directions[j].angle, k + 0.5)) <= 12) {
+        near += density[k];
+        break;
+      }
+  }
   return all > 0 ? near / all : 0;
 }
 
@@ -89,20 +93,34 @@ export function waysIn(work: Workup, rect: Rect, lined = true): Ways {
 
 /** Gathers what speaks for and against each kind inside each of the rectangles of a worked-up window. */
 export function gatherEvidence(work: Workup, rects: readonly Rect[]): Evidence[] {
-  return pieceSums(work, rects).map((sums, k) => evidenceIn(work, rects[k], sums));
+  return pieceSums(work, rects, work.build.covered).map((sums, k) => evidenceIn(work, rects[k], sums));
 }
 
 /** The same of one piece whose ways are known. */
 export function evidenceWith(work: Workup, rect: Rect, ways: Ways): Evidence {
-  const [sums] = pieceSums(work, [rect]);
+  const [sums] = pieceSums(work, [rect], work.build.covered);
   return evidenceIn(work, rect, sums, ways);
 }
 
 function evidenceIn(work: Workup, rect: Rect, sums: Float64Array, known: Ways | null = null): Evidence {
   const [x0, y0, w, h] = rect;
   const n = w * h;
-  const [marked, lineArea, lineDepart, restDepart, skeleton, ends, forks, toneSum, toneSquare, textureSum, textureSquare, steepest, tones] =
-    sums;
+  const [
+    marked,
+    lineArea,
+    lineDepart,
+    restDepart,
+    skeleton,
+    ends,
+    forks,
+    toneSum,
+    toneSquare,
+    textureSum,
+    textureSquare,
+    steepest,
+    tones,
+    covered,
+  ] = sums;
   const width = skeleton > 0 ? lineArea / skeleton : 0;
   const within = (x: number, y: number) => x >= x0 && y >= y0 && x < x0 + w && y < y0 + h;
   let speckArea = 0;
@@ -169,7 +187,7 @@ function evidenceIn(work: Workup, rect: Rect, sums: Float64Array, known: Ways | 
     ends: skeleton ? ends / skeleton : 0,
     forks: skeleton ? forks / skeleton : 0,
     coiled: longPart > 0 ? coiled / longPart : 0,
-    build: readBuild(work.build, rect),
+    build: readBuild(work.build, rect, covered),
   };
 }
 

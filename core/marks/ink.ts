@@ -1,9 +1,9 @@
 /** Knows where on a sheet there is a mark: how far each pixel departs from the bare ground, and which pixels count as marked. */
-import { linearFromByte } from '../colour/srgb';
+import { LabPlanes } from '../colour/lab';
 import { gaussianSoftening } from '../raster/filters';
-import { Plane, RgbImage } from '../raster/image';
+import { Plane } from '../raster/image';
 import { CloseUp, sumsOf } from '../raster/kernels/closeUp';
-import { departureFrom } from '../raster/kernels/kernels';
+import { distancesFrom } from '../raster/kernels/kernels';
 import { Marking } from '../raster/kernels/layers';
 import { histogramQuantiles } from '../raster/statistics';
 
@@ -11,9 +11,7 @@ import { histogramQuantiles } from '../raster/statistics';
 export const BARE = 7;
 
 /** Distance in Lab from the ground colour of every pixel, 0 or more. */
-export function departure(image: RgbImage, ground: readonly number[]): Plane {
-  return departureFrom(image, ground, linearFromByte);
-}
+export const departure = ({ L, a, b }: LabPlanes, ground: readonly number[]): Plane => distancesFrom([L, a, b], ground);
 
 /** The same of a close-up; where no ground is known, how much darker than the lightest part (98th percentile) each pixel is, in L*. */
 export function departureIn(close: CloseUp, ground: readonly number[] | null): Plane {

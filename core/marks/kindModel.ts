@@ -24,7 +24,7 @@ export interface KindModel extends KindCoefficients {
 export type Reliability = readonly (readonly [number, number])[];
 
 export const KIND_MODEL: KindModel = {
-  code: '729104bac07fc05c',
+  code: 'e64da0d69d666727',
   clues: [
     'coverage',
     'lines',

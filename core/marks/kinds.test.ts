@@ -1,6 +1,6 @@
-import { Belief, beliefOf, decideKind } from './kinds';
+import { Belief, beliefOf, decideKind, MARK_KINDS } from './kinds';
 
-const belief = (of: Partial<Belief>): Belief => beliefOf((k) => of[k] ?? 0);
+const belief = (of: Partial<Belief>): Belief => beliefOf(MARK_KINDS.map((k) => of[k] ?? 0));
 
 test('the surer, the more confident; too unsure is not told', () => {
   const sure = decideKind(belief({ line: 0.97, wash: 0.03 }));

@@ -44,8 +44,12 @@ export const SINGLE = kindsThat((k) => k.set === 'single');
 
 export type Belief = Record<MarkKind, number>;
 
-export const beliefOf = (chance: (kind: MarkKind, at: number) => number): Belief =>
-  Object.fromEntries(MARK_KINDS.map((k, i) => [k, chance(k, i)])) as Belief;
+/** A belief from the chances in the kinds' order. */
+export function beliefOf(chances: ArrayLike<number>): Belief {
+  const belief = {} as Belief;
+  for (let i = 0; i < MARK_KINDS.length; i++) belief[MARK_KINDS[i]] = chances[i];
+  return belief;
+}
 
 /** Clues beyond so many standard deviations say no more than at them. */
 const MOST_UNUSUAL = 4;
@@ -55,8 +59,13 @@ export function unusualOf(
   clues: Record<string, number>,
   { clues: names, mean, spread }: Pick<KindCoefficients, 'clues' | 'mean' | 'spread'>,
 ) {
-  const unusual = names.map((name, i) => clamp((clues[name] - mean[i]) / spread[i], -MOST_UNUSUAL, MOST_UNUSUAL));
-  return { unusual, bytes: Uint8Array.from(unusual, (v) => Math.round(((v + MOST_UNUSUAL) * 255) / (2 * MOST_UNUSUAL))) };
+  const unusual = new Float64Array(names.length);
+  const bytes = new Uint8Array(names.length);
+  for (let i = 0; i < names.length; i++) {
+    unusual[i] = clamp((clues[names[i]] - mean[i]) / spread[i], -MOST_UNUSUAL, MOST_UNUSUAL);
+    bytes[i] = Math.round(((unusual[i] + MOST_UNUSUAL) * 255) / (2 * MOST_UNUSUAL));
+  }
+  return { unusual, bytes };
 }
 
 const grown = new WeakMap<KindCoefficients, Trees>();
@@ -73,17 +82,24 @@ function treesOf(model: KindCoefficients): Trees {
  */
 export function kindChances(clues: Record<string, number>, groundKnown: boolean, model: KindCoefficients): Belief {
   const { unusual, bytes } = unusualOf(clues, model);
-  const logits = MARK_KINDS.map((k) => {
-    const w = model.weights[k];
+  const count = MARK_KINDS.length;
+  const chances = new Float64Array(count);
+  let most = -Infinity;
+  for (let k = 0; k < count; k++) {
+    const w = model.weights[MARK_KINDS[k]];
     let sum = w[unusual.length];
     for (let i = 0; i < unusual.length; i++) sum += unusual[i] * w[i];
-    return sum;
-  });
-  const most = Math.max(...logits);
-  const chances = logits.map((l) => Math.exp(l - most));
-  const total = chances.reduce((a, b) => a + b, 0);
-  const shares = sharesIn(treesOf(model), bytes, MARK_KINDS.length);
-  const belief = beliefOf((_, i) => (chances[i] / total + shares[i]) / 2);
+    chances[k] = sum;
+    most = Math.max(most, sum);
+  }
+  let total = 0;
+  for (let k = 0; k < count; k++) {
+    chances[k] = Math.exp(chances[k] - most);
+    total += chances[k];
+  }
+  const shares = sharesIn(treesOf(model), bytes, count);
+  for (let k = 0; k < count; k++) chances[k] = (chances[k] / total + shares[k]) / 2;
+  const belief = beliefOf(chances);
   if (!groundKnown) {
     belief.flat += belief.blank;
     belief.blank = 0;
@@ -93,26 +109,35 @@ export function kindChances(clues: Record<string, number>, groundKnown: boolean,
 
 /** Chances to a power: the mean of two that each are as sure as they should be is less sure than it should be. */
 export function sharpened(belief: Belief, power: number): Belief {
-  const total = MARK_KINDS.reduce((s, k) => s + belief[k] ** power, 0);
-  return beliefOf((k) => belief[k] ** power / total);
+  const chances = new Float64Array(MARK_KINDS.length);
+  let total = 0;
+  for (let i = 0; i < chances.length; i++) total += chances[i] = belief[MARK_KINDS[i]] ** power;
+  for (let i = 0; i < chances.length; i++) chances[i] /= total;
+  return beliefOf(chances);
 }
 
 export const weighKinds = (e: Evidence): Belief => kindChances(cluesOf(e), e.groundKnown, KIND_MODEL);
 
 /** Likelier one of these than not: often plain where which of them it is is not. */
-export const isLikely = (belief: Belief, kinds: Kinds): boolean => MARK_KINDS.reduce((s, k) => s + (kinds.has(k) ? belief[k] : 0), 0) > 0.5;
+export function isLikely(belief: Belief, kinds: Kinds): boolean {
+  let sum = 0;
+  for (const k of MARK_KINDS) if (kinds.has(k)) sum += belief[k];
+  return sum > 0.5;
+}
 
 /** Chance turned into how often such a one was right on material that the coefficients were not fitted on; straight lines between. */
 function calibrated(belief: number, reliability: Reliability): number {
-  const k = Math.max(
-    1,
-    reliability.findIndex(([b]) => b >= belief),
-  );
+  let k = 1;
+  while (k < reliability.length - 1 && reliability[k][0] < belief) k++;
   const [[b0, r0], [b1, r1]] = [reliability[k - 1], reliability[k]];
   return r0 + ((r1 - r0) * (belief - b0)) / (b1 - b0);
 }
 
-export const likeliest = (belief: Belief): MarkKind => MARK_KINDS.reduce((best, k) => (belief[k] > belief[best] ? k : best));
+export function likeliest(belief: Belief): MarkKind {
+  let best = MARK_KINDS[0];
+  for (const k of MARK_KINDS) if (belief[k] > belief[best]) best = k;
+  return best;
+}
 
 /** How sure one has to be to name a kind at all. */
 const LEAST_SURE = 0.4;

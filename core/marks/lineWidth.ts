@@ -1,5 +1,6 @@
 /** Knows how wide lines are: darkness integrated across the stroke at points of its centre line, which holds below a pixel. */
 import { Mask, Plane } from '../raster/image';
+import { numbersAt } from '../raster/kernels/kernels';
 import { sampleBilinear } from '../raster/resample';
 import { sortedQuantile } from '../raster/statistics';
 import { Skeleton } from '../raster/thin';
@@ -39,6 +40,16 @@ export function depthAt({ width: w, height: h, data }: Mask, i: number): number 
   return Math.sqrt(best);
 }
 
+/** The lowest of the first `many` values to one side of the core: what rises again beyond it is a neighbour. */
+function lowestBeside(profile: Float64Array, many: number, core: number, step: 1 | -1): number {
+  let low = core;
+  for (let j = core; j >= 0 && j < many; j += step) {
+    if (profile[j] < profile[low]) low = j;
+    else if (profile[j] > profile[low] + 0.25 * (profile[core] - profile[low]) && profile[low] < 0.7 * profile[core]) break;
+  }
+  return low;
+}
+
 /**
  * Widths in px of the lines whose centre line is given: `marks` is high on marks, `lines` is what of them is line,
  * `field` their direction. The darkest fifth of the centre line says how dark full ink is, so that a line too fine to
@@ -57,17 +68,20 @@ export function readWidths(marks: Plane, skeleton: Skeleton, lines: Mask, field:
   }
   if (at.length < 20) return null;
   const every = Math.max(1, Math.floor(at.length / POINTS));
-  const [angle, weight] = [field.angle.data, field.weight.data];
-  const cores = Float32Array.from(at, (i) => marks.data[i]).sort();
-  const full = sortedQuantile(cores, 0.8);
+  const cores = new Float32Array(at.length);
+  for (let k = 0; k < at.length; k++) cores[k] = marks.data[at[k]];
+  const full = sortedQuantile(cores.sort(), 0.8);
   const widths: number[] = [];
   const profile = new Float64Array(Math.ceil((2 * farFor(WIDEST)) / STEP) + 2);
-  for (let k = 0; k < at.length; k += every) {
-    const i = at[k];
-    if (weight[i] <= 0) continue;
+  const some: number[] = [];
+  for (let k = 0; k < at.length; k += every) some.push(at[k]);
+  const [angles, weights] = [numbersAt(field.angle, some), numbersAt(field.weight, some)];
+  for (let k = 0; k < some.length; k++) {
+    if (weights[k] <= 0) continue;
+    const i = some[k];
     const x = i % w;
     const y = (i - x) / w;
-    const t = (angle[i] * Math.PI) / 180;
+    const t = (angles[k] * Math.PI) / 180;
     // Square to the stroke, in pixel axes.
     const [nx, ny] = [Math.sin(t), Math.cos(t)];
     const far = farFor(Math.min(WIDEST, depthAt(lines, i)));
@@ -76,16 +90,8 @@ export function readWidths(marks: Plane, skeleton: Skeleton, lines: Mask, field:
     const middle = many >> 1;
     let core = middle;
     for (let j = Math.max(0, middle - 3); j <= Math.min(many - 1, middle + 3); j++) if (profile[j] > profile[core]) core = j;
-    // Down to the lowest point on each side; what rises again beyond it is a neighbour.
-    const side = (step: number) => {
-      let low = core;
-      for (let j = core; j >= 0 && j < many; j += step) {
-        if (profile[j] < profile[low]) low = j;
-        else if (profile[j] > profile[low] + 0.25 * (profile[core] - profile[low]) && profile[low] < 0.7 * profile[core]) break;
-      }
-      return low;
-    };
-    const [left, right] = [side(-1), side(1)];
+    const left = lowestBeside(profile, many, core, -1);
+    const right = lowestBeside(profile, many, core, 1);
     // Each half is held against its own side: a line between a dark field and a pale one is as broad to both.
     const dark = Math.max(full, profile[core]);
     const [before, after] = [dark - profile[left], dark - profile[right]];
@@ -96,6 +102,6 @@ export function readWidths(marks: Plane, skeleton: Skeleton, lines: Mask, field:
     widths.push(sum * STEP);
   }
   if (widths.length < 15) return null;
-  widths.sort((a, b) => a - b);
-  return { px: sortedQuantile(widths, 0.5), thin: sortedQuantile(widths, 0.1), thick: sortedQuantile(widths, 0.9), each: widths };
+  const each = Float64Array.from(widths).sort();
+  return { px: sortedQuantile(each, 0.5), thin: sortedQuantile(each, 0.1), thick: sortedQuantile(each, 0.9), each: Array.from(each) };
 }

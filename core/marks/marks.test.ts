@@ -1,4 +1,5 @@
 /** Mark readings on generated patches of known truth: spacing 7–40 px, width 1.2–5 px, jitter to 20 %. */
+import { labPlanes } from '../colour/lab';
 import { addNoise, blankPatch, drawHatch, drawLine, HatchTruth, seededRandom, stipplePatch } from '../../tests/support/patches';
 import { RgbImage } from '../raster/image';
 import { axialDifference, median } from '../raster/statistics';
@@ -123,7 +124,7 @@ test('half the contrast keeps a blurred line’s width, and a pale wash with a l
     4,
     [30, 30, 40],
   );
-  const marked = markedBy(departure(image, GROUND), MARKING);
+  const marked = markedBy(departure(labPlanes(image), GROUND), MARKING);
   expect(marked.data.reduce((s, v) => s + v, 0) / 6400).toBeGreaterThan(0.97);
   const bare = blankPatch(80, 80);
   drawLine(
@@ -135,7 +136,7 @@ test('half the contrast keeps a blurred line’s width, and a pale wash with a l
     4,
     [30, 30, 40],
   );
-  const line = markedBy(departure(bare, GROUND), MARKING);
+  const line = markedBy(departure(labPlanes(bare), GROUND), MARKING);
   expect(line.data.reduce((s, v) => s + v, 0) / 80).toBeCloseTo(4, 0);
 });
 

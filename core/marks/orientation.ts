@@ -57,47 +57,60 @@ export function angleDensity(field: OrientationField, rect: Rect): Float64Array 
 
 /** Up to four peaks of an angle density, strongest first; weights sum to at most 1. Peaks closer than 14° are one. */
 export function principalDirections(density: Float64Array): Direction[] {
-  const total = density.reduce((a, b) => a + b, 0);
-  if (!(total > 0)) return [];
   const peaks: number[] = [];
   const crests: number[] = [];
   let most = 0;
-  density.forEach((v, i) => {
+  let total = 0;
+  for (let i = 0; i < 180; i++) {
+    const v = density[i];
+    total += v;
     most = Math.max(most, v);
     if (v >= density[(i + 179) % 180] && v >= density[(i + 1) % 180]) crests.push(i);
-  });
-  for (const i of crests.sort((a, b) => density[b] - density[a])) {
+  }
+  if (!(total > 0)) return [];
+  while (crests.length && peaks.length < 4) {
+    const i = takeHighest(crests, density);
     if (density[i] < 0.12 * most || density[i] < (1.25 * total) / 180) break;
-    if (peaks.some((p) => Math.abs(axialDifference(p, i)) < 14)) continue;
-    peaks.push(i);
-    if (peaks.length === 4) break;
+    // Square to it is as far off as anything can be.
+    if (Math.abs(axialDifference(nearestOf(peaks, i, i + 90), i)) >= 14) peaks.push(i);
   }
   // The foot of the density is what strokes of no set direction leave; it belongs to no peak.
   const foot = Float64Array.from(density).sort()[18];
-  return peaks
-    .map((peak) => {
-      let sum = 0;
-      let lean = 0;
-      let mass = 0;
-      for (let k = -22; k <= 22; k++) {
-        const at = (peak + k + 180) % 180;
-        const nearest = peaks.reduce(
-          (best, p) => (Math.abs(axialDifference(p, at)) < Math.abs(axialDifference(best, at)) ? p : best),
-          peak,
-        );
-        if (nearest !== peak) continue;
-        const v = Math.max(0, density[at] - foot);
-        mass += v;
-        if (Math.abs(k) <= 9) {
-          sum += v;
-          lean += v * k;
-        }
+  const directions: Direction[] = [];
+  for (const peak of peaks) {
+    let sum = 0;
+    let lean = 0;
+    let mass = 0;
+    for (let k = -22; k <= 22; k++) {
+      const at = (peak + k + 180) % 180;
+      if (nearestOf(peaks, at, peak) !== peak) continue;
+      const v = Math.max(0, density[at] - foot);
+      mass += v;
+      if (Math.abs(k) <= 9) {
+        sum += v;
+        lean += v * k;
       }
-      const angle = (peak + 0.5 + (sum > 0 ? lean / sum : 0) + 180) % 180;
-      return { angle, weight: mass / total };
-    })
-    .filter((d) => d.weight > 0.03)
-    .sort((a, b) => b.weight - a.weight);
+    }
+    const weight = mass / total;
+    if (weight > 0.03) directions.push({ angle: (peak + 0.5 + (sum > 0 ? lean / sum : 0) + 180) % 180, weight });
+  }
+  return directions.sort(stronger);
+}
+
+const stronger = (a: Direction, b: Direction): number => b.weight - a.weight;
+
+/** The peak nearest to a degree; of two equally near ones, and where there is none, the one that is had. */
+function nearestOf(peaks: readonly number[], at: number, had: number): number {
+  let best = had;
+  for (const p of peaks) if (Math.abs(axialDifference(p, at)) < Math.abs(axialDifference(best, at))) best = p;
+  return best;
+}
+
+/** Takes out of a list of degrees the one where the density is highest, the first of equals. */
+function takeHighest(list: number[], density: Float64Array): number {
+  let best = 0;
+  for (let k = 1; k < list.length; k++) if (density[list[k]] > density[list[best]]) best = k;
+  return list.splice(best, 1)[0];
 }
 
 /** How direction varies over a patch, from a 4 × 4 lattice of cells. */

@@ -14,7 +14,7 @@ import { Across, wayAcross } from './spacing';
 import { censoredQuantile, Stroke } from './strokes';
 import { SURFACE_BANDS, SurfaceBand, SurfaceEnergy, surfaceOf } from './surface';
 import { textureOf, TextureSums, textureSums } from './texture';
-import { chooseWindows, TileAt, tileFinder, TileReading, tilesOf, wholeOf, widened, workWindow } from './tiles';
+import { chooseWindows, tileAt, TilePlaces, tilePlaces, TileReading, tilesOf, wholeOf, widened, workWindow } from './tiles';
 import { packStrokes, Traced } from './traced';
 import { Workup, workUp } from './workup';
 
@@ -60,7 +60,9 @@ function size(px: number, scale: MarkScale): Size {
 function longEnough(strokes: readonly Stroke[], width: Pick<WidthReading, 'px'> | null): Stroke[] {
   // Thinning eats about half a width at each end.
   const ends = width ? width.px : 2;
-  return strokes.filter((s) => s.begun && s.length >= Math.max(8, 2.5 * ends)).map((s) => ({ ...s, length: s.length + ends }));
+  const long: Stroke[] = [];
+  for (const s of strokes) if (s.begun && s.length >= Math.max(8, 2.5 * ends)) long.push({ ...s, length: s.length + ends });
+  return long;
 }
 
 const uncut = (strokes: readonly Stroke[]): Stroke[] => strokes.filter((s) => !s.cut);
@@ -175,8 +177,8 @@ const LEAST_TILES = 8;
 const ASTRAY = 20;
 
 /** Is this a stroke that can be followed: of a tile hatched in one direction, and running its way? */
-function followed({ points }: Stroke, tileAt: TileAt): boolean {
-  const near = tileAt(points[points.length >> 1]);
+function followed({ points }: Stroke, places: TilePlaces): boolean {
+  const near = tileAt(places, points[points.length >> 1]);
   if (!near.oneWay) return false;
   const [a, b] = [points[0], points[points.length - 1]];
   const lean = (Math.atan2(a[1] - b[1], b[0] - a[0]) * 180) / Math.PI;
@@ -250,7 +252,7 @@ export function readOverall(
     const hatchedTiles = windowTiles.filter((t) => t.stroked && !t.single);
     for (const t of hatchedTiles.length ? hatchedTiles : windowTiles.filter((t) => t.single)) {
       const into = hatchedTiles.length ? density : lineDensity;
-      t.evidence.density.forEach((v, k) => (into[k] += v));
+      for (let k = 0; k < into.length; k++) into[k] += t.evidence.density[k];
       if (hatchedTiles.length) windows.angle.push(t.evidence.meanAngle);
     }
     const width = readWidths(work.depart, work.skeleton, work.lines, work.field);
@@ -265,15 +267,19 @@ export function readOverall(
         windows.variation.push(t.evidence.spacing.variation);
       }
     windows.across = clearer(windows.across, acrossIn(work, windowTiles, rect));
-    const tileAt = tileFinder(windowTiles, rect, image.width, image.height);
-    if (windowTiles.some((t) => t.crossed)) addCourses(windows.courses, work.strokes, (at) => tileAt(at).crossed);
+    const places = tilePlaces(windowTiles, rect, image.width, image.height);
+    if (windowTiles.some((t) => t.crossed)) addCourses(windows.courses, work.strokes, places);
     // Some hundreds of strokes say how long they are.
     if (strokes.length >= ENOUGH_STROKES) continue;
     const oneWay = windowTiles.some((t) => t.oneWay);
     const seen = oneWay ? work.follow() : work.strokes;
-    const clear = seen.filter((s) => followed(s, tileAt));
+    const clear: Stroke[] = [];
+    const free: number[] = [];
+    for (const s of seen) {
+      if (followed(s, places)) clear.push(s);
+      if (!s.cut && s.length > 8) free.push(s.length);
+    }
     strokes.push(...(clear.length >= 12 ? clear : seen));
-    const free = seen.filter((s) => !s.cut && s.length > 8).map((s) => s.length);
     if (free.length > 5) windows.length.push(median(free));
   }
   putAway();

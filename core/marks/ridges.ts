@@ -3,7 +3,7 @@
  * Ridges after Steger (1998): crests of the second derivative, linked from the clear ones along the faint (hysteresis after Canny 1986).
  */
 import { axialMean } from './orientation';
-import { Rect } from '../raster/image';
+import { Point, Rect } from '../raster/image';
 import { Chain, sumsOf } from '../raster/kernels/closeUp';
 import { CloseUp, SOFTNESS } from './closeUp';
 
@@ -36,56 +36,68 @@ export function ridgesOf(close: CloseUp): Ridge[] {
     const step = Math.max(1, Math.round(SOFTNESS[k]));
     return { k, size, step, margin: 2 * step };
   }).reverse();
-  return sumsOf(close)
-    .ridges(sizes, LIMITS)
-    .flatMap((chains, n) => chains.map((chain) => measured(chain, sizes[n].size, close.width)));
+  const ridges: Ridge[] = [];
+  for (const [n, chains] of sumsOf(close).ridges(sizes, LIMITS).entries())
+    for (const chain of chains) ridges.push(measured(chain, sizes[n].size, close.width));
+  return ridges;
 }
 
 /** Steps over which a ridge's course is read, px, and px averaged at each: a staircase turns at every px. */
 const STRIDE = 8;
 const AVERAGED = 2;
 
+/** Where a ridge runs near its k-th px: the mean of the px round it, in a raster of width w. */
+function courseAt(points: Int32Array, k: number, w: number): Point {
+  let x = 0;
+  let y = 0;
+  let n = 0;
+  for (let j = Math.max(0, k - AVERAGED); j <= Math.min(points.length - 1, k + AVERAGED); j++, n++) {
+    x += points[j] % w;
+    y += Math.floor(points[j] / w);
+  }
+  return [x / n, y / n];
+}
+
 function measured({ points, height }: Chain, size: number, w: number): Ridge {
-  const at = (k: number): [number, number] => {
-    let [x, y, n] = [0, 0, 0];
-    for (let j = Math.max(0, k - AVERAGED); j <= Math.min(points.length - 1, k + AVERAGED); j++, n++) {
-      x += points[j] % w;
-      y += Math.floor(points[j] / w);
-    }
-    return [x / n, y / n];
-  };
-  let [length, turned] = [0, 0];
-  let before: [number, number] | null = null;
+  let length = 0;
+  let turned = 0;
   const angles: number[] = [];
   const steps: number[] = [];
-  for (let k = 0; k + STRIDE < points.length; k += STRIDE) {
-    const [[x0, y0], [x1, y1]] = [at(k), at(k + STRIDE)];
-    const step: [number, number] = [x1 - x0, y1 - y0];
-    const long = Math.hypot(...step);
+  const begin = courseAt(points, 0, w);
+  let here = begin;
+  let dx = 0;
+  let dy = 0;
+  for (let k = STRIDE; k < points.length; k += STRIDE) {
+    const next = courseAt(points, k, w);
+    const sx = next[0] - here[0];
+    const sy = next[1] - here[1];
+    const long = Math.hypot(sx, sy);
     length += long;
-    angles.push((Math.atan2(-step[1], step[0]) * 180) / Math.PI);
+    angles.push((Math.atan2(-sy, sx) * 180) / Math.PI);
     steps.push(long);
-    if (before) turned += Math.abs(Math.atan2(before[0] * step[1] - before[1] * step[0], before[0] * step[0] + before[1] * step[1]));
-    before = step;
+    if (k > STRIDE) turned += Math.abs(Math.atan2(dx * sy - dy * sx, dx * sx + dy * sy));
+    here = next;
+    dx = sx;
+    dy = sy;
   }
-  const last = Math.floor((points.length - 1) / STRIDE) * STRIDE;
-  const [[ax, ay], [bx, by]] = [at(0), at(last)];
-  let [left, top, right, bottom] = [Infinity, Infinity, 0, 0];
-  for (const p of points) {
-    const x = p % w;
-    const y = (p - x) / w;
+  let left = w;
+  let right = 0;
+  let first = points[0];
+  let last = points[0];
+  for (let j = 0; j < points.length; j++) {
+    const x = points[j] % w;
     left = Math.min(left, x);
     right = Math.max(right, x);
-    top = Math.min(top, y);
-    bottom = Math.max(bottom, y);
+    first = Math.min(first, points[j]);
+    last = Math.max(last, points[j]);
   }
   return {
     points,
-    box: [left, top, right, bottom],
+    box: [left, Math.floor(first / w), right, Math.floor(last / w)],
     dark: height > 0,
     size,
     height: Math.abs(height),
-    straightness: length > 0 ? Math.min(1, Math.hypot(bx - ax, by - ay) / length) : 1,
+    straightness: length > 0 ? Math.min(1, Math.hypot(here[0] - begin[0], here[1] - begin[1]) / length) : 1,
     curl: length > 0 ? turned / length : 0,
     angle: axialMean(angles, steps).angle,
   };
@@ -95,7 +107,7 @@ export interface RidgeReading {
   /** Length along dark and along light ridges, px a px of the piece, thin and broad. */
   dark: [number, number];
   light: [number, number];
-  /** Of the clearer of the two (by length): share in ridges of at least 30 px, mean height, straightness and turning, how far all run one way, and how far neighbours do. */
+  /** Of the clearer of the two (by length): share in long ridges, mean height, straightness and turning, how far all run one way, and how far neighbours do. */
   long: number;
   height: number;
   straightness: number;
@@ -107,60 +119,79 @@ export interface RidgeReading {
 }
 
 const CELLS = 4;
+/** A long ridge has at least so many px. */
+const LONG = 30;
 
-/** What of a window's ridges lies inside `rect`, and where `only` marks it. */
-export function readRidges(ridges: readonly Ridge[], [x0, y0, w, h]: Rect, width: number, only: Uint8Array | null): RidgeReading {
-  const sums = { dark: [0, 0] as [number, number], light: [0, 0] as [number, number] };
-  const inside: { r: Ridge; n: number }[] = [];
-  for (const r of ridges) {
-    const [left, top, right, bottom] = r.box;
-    if (right < x0 || bottom < y0 || left >= x0 + w || top >= y0 + h) continue;
-    const whole = left >= x0 && top >= y0 && right < x0 + w && bottom < y0 + h;
-    let n = whole && !only ? r.points.length : 0;
-    if (!n)
-      for (const p of r.points) {
-        if (only && !only[p]) continue;
-        const x = p % width;
-        const y = (p - x) / width;
-        if (x >= x0 && y >= y0 && x < x0 + w && y < y0 + h) n++;
-      }
-    if (!n) continue;
-    sums[r.dark ? 'dark' : 'light'][r.size] += n;
-    inside.push({ r, n });
+const cellAt = (part: number): number => Math.min(CELLS - 1, Math.max(0, Math.floor(part * CELLS)));
+
+/** How many px of a ridge lie inside a rectangle, and where `only` marks it. */
+function countIn({ box, points }: Ridge, x0: number, y0: number, w: number, h: number, width: number, only: Uint8Array | null): number {
+  if (box[2] < x0 || box[3] < y0 || box[0] >= x0 + w || box[1] >= y0 + h) return 0;
+  if (!only && box[0] >= x0 && box[1] >= y0 && box[2] < x0 + w && box[3] < y0 + h) return points.length;
+  let n = 0;
+  for (let k = 0; k < points.length; k++) {
+    const p = points[k];
+    if (only && !only[p]) continue;
+    const x = p % width;
+    const y = (p - x) / width;
+    if (x >= x0 && y >= y0 && x < x0 + w && y < y0 + h) n++;
   }
-  const isDark = sums.dark[0] + sums.dark[1] >= sums.light[0] + sums.light[1];
-  const own = inside.filter(({ r }) => r.dark === isDark);
-  const total = own.reduce((s, { n }) => s + n, 0);
-  const over = (of: (r: Ridge) => number) => (total ? own.reduce((s, { r, n }) => s + n * of(r), 0) / total : 0);
-  const cells = Array.from({ length: CELLS * CELLS }, () => [0, 0, 0]);
-  let [c, s] = [0, 0];
-  for (const { r, n } of own) {
+  return n;
+}
+
+/** What of a window's ridges lies inside `rect`, and where `only` marks it, `area` px in all. */
+export function readRidges(
+  ridges: readonly Ridge[],
+  [x0, y0, w, h]: Rect,
+  width: number,
+  only: Uint8Array | null,
+  area: number,
+): RidgeReading {
+  const dark: [number, number] = [0, 0];
+  const light: [number, number] = [0, 0];
+  /** How many px of each ridge lie inside. */
+  const counts = new Int32Array(ridges.length);
+  for (let k = 0; k < ridges.length; k++) {
+    const r = ridges[k];
+    const n = countIn(r, x0, y0, w, h, width, only);
+    counts[k] = n;
+    (r.dark ? dark : light)[r.size] += n;
+  }
+  const isDark = dark[0] + dark[1] >= light[0] + light[1];
+  const cells = new Float64Array(2 * CELLS * CELLS);
+  let total = 0;
+  let own = 0;
+  let [c, s, long, height, straightness, curl] = [0, 0, 0, 0, 0, 0];
+  for (let k = 0; k < ridges.length; k++) {
+    const r = ridges[k];
+    const n = counts[k];
+    if (!n || r.dark !== isDark) continue;
+    own++;
+    total += n;
+    if (r.points.length >= LONG) long += n;
+    height += n * r.height;
+    straightness += n * r.straightness;
+    curl += n * r.curl;
     const t = (r.angle * Math.PI) / 90;
-    c += n * Math.cos(t);
-    s += n * Math.sin(t);
+    const [along, aside] = [n * Math.cos(t), n * Math.sin(t)];
+    c += along;
+    s += aside;
     const middle = r.points[r.points.length >> 1];
-    const [i, j] = [((middle % width) - x0) / w, (Math.floor(middle / width) - y0) / h].map((v) =>
-      Math.min(CELLS - 1, Math.max(0, Math.floor(v * CELLS))),
-    );
-    const cell = cells[j * CELLS + i];
-    cell[0] += n * Math.cos(t);
-    cell[1] += n * Math.sin(t);
-    cell[2] += n;
+    const cell = CELLS * cellAt((Math.floor(middle / width) - y0) / h) + cellAt(((middle % width) - x0) / w);
+    cells[2 * cell] += along;
+    cells[2 * cell + 1] += aside;
   }
-  let area = w * h;
-  if (only) {
-    area = 1;
-    for (let y = y0; y < y0 + h; y++) for (let i = y * width + x0, end = i + w; i < end; i++) area += only[i];
-  }
+  let neighbours = 0;
+  for (let k = 0; k < cells.length; k += 2) neighbours += Math.hypot(cells[k], cells[k + 1]);
   return {
-    dark: [sums.dark[0] / area, sums.dark[1] / area],
-    light: [sums.light[0] / area, sums.light[1] / area],
-    long: over((r) => (r.points.length >= 30 ? 1 : 0)),
-    height: over((r) => r.height),
-    straightness: total ? over((r) => r.straightness) : 1,
-    curl: over((r) => r.curl),
+    dark: [dark[0] / area, dark[1] / area],
+    light: [light[0] / area, light[1] / area],
+    long: total ? long / total : 0,
+    height: total ? height / total : 0,
+    straightness: total ? straightness / total : 1,
+    curl: total ? curl / total : 0,
     coherence: total ? Math.hypot(c, s) / total : 0,
-    neighbours: total ? cells.reduce((sum, [p, q]) => sum + Math.hypot(p, q), 0) / total : 0,
-    count: total ? (1000 * own.length) / total : 0,
+    neighbours: total ? neighbours / total : 0,
+    count: total ? (1000 * own) / total : 0,
   };
 }

@@ -1,9 +1,9 @@
 /** Knows how far colour strays from its line: the distance of colour borders to the drawn line that runs beside them. */
 import { LabPlanes } from '../colour/lab';
 import { erodeMin, gaussian, gaussianSoftening } from '../raster/filters';
-import { depthBetween } from '../raster/kernels/kernels';
+import { depthBetween, Rise } from '../raster/kernels/kernels';
 import { filledRise } from '../raster/kernels/layers';
-import { everyThirdFrom, Plane, plane, Point } from '../raster/image';
+import { everyThirdFrom, Plane, plane } from '../raster/image';
 import { derivativeKernels, gaussianGradient, Gradient } from '../raster/gradient';
 import { mean, standardDeviation, sumOf } from '../raster/statistics';
 
@@ -76,28 +76,16 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   const keep = clearOfLines(depth);
   if (keep.data.length - sumOf(keep.data) < LEAST_LINES * keep.data.length) return null;
   const clear = erodeMin(keep, 1);
-  const { fields, rise } = filledRise([L, a, b], clear, FILL, { ...derivativeKernels(1.2), least: STEEP });
-  const { steepness, nx, ny } = rise;
   const across = gaussianGradient(depth, 1.2);
   const reach = Math.max(6, Math.round(FAR * Math.max(w, h)));
+  const by = { ...derivativeKernels(1.2), least: STEEP };
+  const ways = filledRise([L, a, b], clear, FILL, by, (fields, rise) => bordersIn(fields, rise, w, h, reach));
   const distances: number[] = [];
-  let borders = 0;
-  for (const i of steepPlaces(steepness, w, h, reach)) {
-    const x = i % w;
-    const y = (i - x) / w;
-    const [ux, uy] = [nx[i], ny[i]];
-    const at = (k: number) => Math.round(y + k * uy) * w + Math.round(x + k * ux);
-    let crest = true;
-    for (let k = 1; crest && k <= CREST; k++) crest = steepness[at(k)] <= steepness[i] && steepness[at(-k)] <= steepness[i];
-    if (!crest) continue;
-    const [p, q] = [at(-6), at(6)];
-    let squared = 0;
-    for (const { data } of fields) squared += (data[p] - data[q]) ** 2;
-    if (squared < BORDER * BORDER) continue;
-    borders++;
-    const off = nearestLine(depth, across, at, [ux, uy], reach);
+  for (const way of ways) {
+    const off = nearestLine(depth, across, way, reach);
     if (off !== null) distances.push(off);
   }
+  const borders = ways.length;
   if (borders < LEAST_POINTS || distances.length < LEAST_LINED * borders) return null;
   const eighth = Math.ceil(distances.length / 8);
   const parts = Array.from({ length: 8 }, (_, k) => distances.slice(k * eighth, (k + 1) * eighth)).filter((d) => d.length > 4);
@@ -108,24 +96,62 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   };
 }
 
-/** Distance along the normal `n` (`at` gives its pixels) to the crest of the nearest line along the border; null for none. */
-function nearestLine(depth: Plane, across: Gradient, at: (k: number) => number, n: Point, reach: number): number | null {
+/** Borders of colour, in rows: the ways across them, at least `reach` px from the frame. */
+function bordersIn(fields: readonly Float32Array[], { steepness, nx, ny }: Rise, w: number, h: number, reach: number): Way[] {
+  const out: Way[] = [];
+  for (const i of steepPlaces(steepness, w, h, reach)) {
+    const x = i % w;
+    const way: Way = { x, y: (i - x) / w, ux: nx[i], uy: ny[i], w };
+    if (isCrest(steepness, way) && contrastOver(fields, way) >= BORDER * BORDER) out.push(way);
+  }
+  return out;
+}
+
+/** A straight way from a px of a raster of width w on. */
+interface Way {
+  x: number;
+  y: number;
+  ux: number;
+  uy: number;
+  w: number;
+}
+
+/** Number of the px that lies `k` px along a way. */
+const pxOn = ({ x, y, ux, uy, w }: Way, k: number): number => Math.round(y + k * uy) * w + Math.round(x + k * ux);
+
+/** Does the colour change most where a way begins? */
+function isCrest(steepness: Float32Array, way: Way): boolean {
+  const own = steepness[pxOn(way, 0)];
+  for (let k = 1; k <= CREST; k++) if (steepness[pxOn(way, k)] > own || steepness[pxOn(way, -k)] > own) return false;
+  return true;
+}
+
+/** Difference between both sides of a border, squared, Lab. */
+function contrastOver(fields: readonly Float32Array[], way: Way): number {
+  const [p, q] = [pxOn(way, -6), pxOn(way, 6)];
+  let squared = 0;
+  for (const data of fields) squared += (data[p] - data[q]) ** 2;
+  return squared;
+}
+
+/** Distance along a border's normal to the crest of the nearest line along the border; null for none. */
+function nearestLine(depth: Plane, across: Gradient, way: Way, reach: number): number | null {
   let best: number | null = null;
   for (const side of [1, -1])
     for (let k = 0; k < reach - 1; k++) {
       if (best !== null && k >= best) break;
-      const i = at(side * k);
+      const i = pxOn(way, side * k);
       if (depth.data[i] < LINE_DEPTH) continue;
       // Climb to the crest.
       let top = k;
-      while (top < reach - 1 && depth.data[at(side * (top + 1))] > depth.data[at(side * top)]) top++;
+      while (top < reach - 1 && depth.data[pxOn(way, side * (top + 1))] > depth.data[pxOn(way, side * top)]) top++;
       // On a line's flanks its darkness rises across it: along the border's normal, if it runs along the border.
       let along = 0;
       for (const f of [top - 2, top - 1, top + 1, top + 2]) {
-        const j = at(side * f);
+        const j = pxOn(way, side * f);
         const [dx, dy] = [across.dx.data[j], across.dy.data[j]];
         const size = Math.hypot(dx, dy);
-        if (size > 0.3) along = Math.max(along, Math.abs(dx * n[0] + dy * n[1]) / size);
+        if (size > 0.3) along = Math.max(along, Math.abs(dx * way.ux + dy * way.uy) / size);
       }
       if (along >= ALONG) best = best === null ? top : Math.min(best, top);
       break;

@@ -62,12 +62,13 @@ const LEAST_RUN = 12;
 /** Unbroken runs of the profiles across the strokes, each the mean of two strips of half of `ALONG` px side by side; broken where not the whole length lies inside. */
 function runsOf({ sums, height }: Strips): Run[] {
   const runs: Run[] = [];
+  const means = new Float64Array(height);
   for (let first = 0, u = 0; first + 2 * height <= sums.length; first += height, u += ALONG / 2) {
-    const at = (v: number) => (sums[first + v] + sums[first + height + v]) / ALONG;
+    for (let v = 0; v < height; v++) means[v] = (sums[first + v] + sums[first + height + v]) / ALONG;
     for (let start = 0; start < height; start++) {
       let n = 0;
-      while (start + n < height && !Number.isNaN(at(start + n))) n++;
-      if (n >= LEAST_RUN) runs.push({ values: smoothed(at, start, n), at: [u, start] });
+      while (start + n < height && !Number.isNaN(means[start + n])) n++;
+      if (n >= LEAST_RUN) runs.push({ values: smoothed(means, start, n), at: [u, start] });
       start += n;
     }
   }
@@ -75,11 +76,12 @@ function runsOf({ sums, height }: Strips): Run[] {
 }
 
 /** n values from `start` on, each with a half of itself and a quarter of those beside it. */
-function smoothed(at: (k: number) => number, start: number, n: number): Float64Array {
+function smoothed(values: Float64Array, start: number, n: number): Float64Array {
   const out = new Float64Array(n);
-  let [before, here] = [at(start), at(start)];
+  let before = values[start];
+  let here = before;
   for (let i = 0; i < n; i++) {
-    const after = i + 1 < n ? at(start + i + 1) : here;
+    const after = i + 1 < n ? values[start + i + 1] : here;
     out[i] = 0.25 * before + 0.5 * here + 0.25 * after;
     before = here;
     here = after;
@@ -122,15 +124,18 @@ function crossed(marks: Plane, rect: Rect, angle: number): { runs: Crossed[]; wi
   const turned = strips(marks, rect, angle, ALONG / 2);
   const runs = runsOf(turned);
   // Half of many say how they are.
-  const some = runs.length < 2 * ENOUGH_RUNS ? runs : runs.filter((_, k) => k % 2);
+  const every = runs.length < 2 * ENOUGH_RUNS ? 1 : 2;
+  const some: Run[] = [];
+  for (let k = every - 1; k < runs.length; k += every) some.push(runs[k]);
   if (!runs.length || tooFine(some)) return null;
-  const swing = quantile(
-    some.map((r) => quantile(r.values, 0.9) - quantile(r.values, 0.1)),
-    0.75,
-  );
+  const swings: number[] = [];
+  for (const { values } of some) swings.push(quantile(values, 0.9) - quantile(values, 0.1));
+  const swing = quantile(swings, 0.75);
   const least = Math.max(2.5, 0.22 * swing);
   const { width, height } = turned;
-  return { runs: runs.map(({ values, at }) => ({ values, at, crests: crests(values, least) })), width, height };
+  const all: Crossed[] = [];
+  for (const { values, at } of runs) all.push({ values, at, crests: crests(values, least) });
+  return { runs: all, width, height };
 }
 
 /**
@@ -150,7 +155,8 @@ export function readSpacing(marks: Plane, rect: Rect, angle: number, needed = 12
   let centre = median(gaps);
   let kept = gaps;
   for (let round = 0; round < 3; round++) {
-    kept = gaps.filter((g) => g > 0.4 * centre && g < 1.65 * centre);
+    kept = [];
+    for (const g of gaps) if (g > 0.4 * centre && g < 1.65 * centre) kept.push(g);
     centre = mean(kept);
   }
   if (kept.length < needed || kept.length < 0.45 * gaps.length || centre < LEAST) return null;

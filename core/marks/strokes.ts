@@ -107,9 +107,18 @@ function outward({ places }: Path, end: 0 | 1, reach: number, w: number): Point 
   return [(bx - ax) / n, (by - ay) / n];
 }
 
-/** Joins ends in the order given, each end once. */
-function pairUp(partner: Map<number, number>, options: readonly { a: number; b: number }[]): void {
-  for (const { a, b } of options)
+/** Two ends that may be one stroke, and how far they are from being it. */
+interface Option {
+  a: number;
+  b: number;
+  off: number;
+}
+
+const better = (p: Option, q: Option): number => p.off - q.off;
+
+/** Joins ends, best first, each end once. */
+function pairUp(partner: Map<number, number>, options: Option[]): void {
+  for (const { a, b } of options.sort(better))
     if (!partner.has(a) && !partner.has(b)) {
       partner.set(a, b);
       partner.set(b, a);
@@ -118,23 +127,22 @@ function pairUp(partner: Map<number, number>, options: readonly { a: number; b: 
 
 /** Pairs of path ends that go on straight through a junction: best first, each end once, bend under 35°. */
 function joinThrough(paths: readonly Path[], junctions: number, w: number): Map<number, number> {
-  const at: number[][] = Array.from({ length: junctions }, () => []);
-  paths.forEach((p, k) => p.ends.forEach((j, e) => j >= 0 && at[j].push(k * 2 + e)));
+  const at: number[][] = [];
+  for (let j = 0; j < junctions; j++) at.push([]);
+  for (let k = 0; k < paths.length; k++) for (let e = 0; e < 2; e++) if (paths[k].ends[e] >= 0) at[paths[k].ends[e]].push(k * 2 + e);
   const partner = new Map<number, number>();
   for (const ends of at) {
-    const options: { a: number; b: number; cos: number }[] = [];
+    const options: Option[] = [];
     for (let i = 0; i < ends.length; i++)
       for (let j = i + 1; j < ends.length; j++) {
         const [a, b] = [ends[i], ends[j]];
         if (a >> 1 === b >> 1) continue;
         const u = outward(paths[a >> 1], (a & 1) as 0 | 1, 7, w);
         const v = outward(paths[b >> 1], (b & 1) as 0 | 1, 7, w);
-        options.push({ a, b, cos: u[0] * v[0] + u[1] * v[1] });
+        const cos = u[0] * v[0] + u[1] * v[1];
+        if (cos < -0.82) options.push({ a, b, off: cos });
       }
-    pairUp(
-      partner,
-      options.filter((o) => o.cos < -0.82).sort((p, q) => p.cos - q.cos),
-    );
+    pairUp(partner, options);
   }
   return partner;
 }
@@ -151,6 +159,13 @@ interface Tip {
   out: Point;
 }
 
+/** The px of a plane nearest to a point. */
+const nearTo = ({ width, height, data }: Plane, x: number, y: number): number =>
+  data[Math.round(clamp(y, 0, height - 1)) * width + Math.round(clamp(x, 0, width - 1))];
+
+/** A plane a little inside a tip. */
+const inside = (plane: Plane, { at, out }: Tip): number => nearTo(plane, at[0] - 2 * out[0], at[1] - 2 * out[1]);
+
 /** Length of the gap between two tips that face each other and between which the stroke still shows; null for others. */
 function bridgedGap(one: Tip, two: Tip, depart: Plane, width: number): number | null {
   const [gx, gy] = [two.at[0] - one.at[0], two.at[1] - one.at[1]];
@@ -159,18 +174,18 @@ function bridgedGap(one: Tip, two: Tip, depart: Plane, width: number): number | 
   const facing = (one.out[0] * gx + one.out[1] * gy) / gap;
   const faced = -(two.out[0] * gx + two.out[1] * gy) / gap;
   if (Math.min(facing, faced) < 0.85 || one.out[0] * two.out[0] + one.out[1] * two.out[1] > -0.9) return null;
-  const value = (x: number, y: number) =>
-    depart.data[Math.round(clamp(y, 0, depart.height - 1)) * depart.width + Math.round(clamp(x, 0, depart.width - 1))];
   // The stroke's darkness is taken a little inside both ends.
-  const full = Math.min(...[one, two].map(({ at, out }) => value(at[0] - 2 * out[0], at[1] - 2 * out[1])));
+  const full = Math.min(inside(depart, one), inside(depart, two));
   // What lies beside the gap is no stroke: bare sheet, or a wash laid under the strokes.
   const [sx, sy] = [(-gy / gap) * (width + 1), (gx / gap) * (width + 1)];
   const [mx, my] = [one.at[0] + gx / 2, one.at[1] + gy / 2];
-  const base = Math.min(value(mx + sx, my + sy), value(mx - sx, my - sy));
+  const base = Math.min(nearTo(depart, mx + sx, my + sy), nearTo(depart, mx - sx, my - sy));
   let least = Infinity;
-  for (let t = 0.1; t < 0.95; t += 0.1) least = Math.min(least, value(one.at[0] + t * gx, one.at[1] + t * gy));
+  for (let t = 0.1; t < 0.95; t += 0.1) least = Math.min(least, nearTo(depart, one.at[0] + t * gx, one.at[1] + t * gy));
   return least - base > BRIDGED * (full - base) ? gap : null;
 }
+
+const cellKey = (column: number, row: number): number => row * 65536 + column;
 
 /**
  * Pairs of free ends that face each other over a short gap in which the stroke still shows, best first, each end once;
@@ -178,11 +193,11 @@ function bridgedGap(one: Tip, two: Tip, depart: Plane, width: number): number | 
  */
 function bridgeGaps(paths: readonly Path[], partner: Map<number, number>, depart: Plane, width: number): void {
   const reach = width + TOOTH_GAP;
-  const key = (column: number, row: number) => row * 65536 + column;
   const cells = new Map<number, Tip[]>();
-  const options: { a: number; b: number; gap: number }[] = [];
-  paths.forEach((p, k) => {
-    if (p.places.length < 4) return;
+  const options: Option[] = [];
+  for (let k = 0; k < paths.length; k++) {
+    const p = paths[k];
+    if (p.places.length < 4) continue;
     for (const e of [0, 1] as const) {
       if (p.ends[e] >= 0) continue;
       const at = pointAt(p.places[e === 0 ? 0 : p.places.length - 1], depart.width);
@@ -190,19 +205,16 @@ function bridgeGaps(paths: readonly Path[], partner: Map<number, number>, depart
       const [column, row] = [Math.floor(at[0] / reach), Math.floor(at[1] / reach)];
       // Each pair is looked at once: when the second of the two comes.
       for (let c = 0; c < 9; c++)
-        for (const other of cells.get(key(column + (c % 3) - 1, row + Math.floor(c / 3) - 1)) ?? []) {
+        for (const other of cells.get(cellKey(column + (c % 3) - 1, row + Math.floor(c / 3) - 1)) ?? []) {
           const gap = other.end >> 1 === k ? null : bridgedGap(other, tip, depart, width);
-          if (gap !== null) options.push({ a: other.end, b: tip.end, gap });
+          if (gap !== null) options.push({ a: other.end, b: tip.end, off: gap });
         }
-      const cell = cells.get(key(column, row));
+      const cell = cells.get(cellKey(column, row));
       if (cell) cell.push(tip);
-      else cells.set(key(column, row), [tip]);
+      else cells.set(cellKey(column, row), [tip]);
     }
-  });
-  pairUp(
-    partner,
-    options.sort((p, q) => p.gap - q.gap),
-  );
+  }
+  pairUp(partner, options);
 }
 
 /** Three steps of four px: shorter ones turn by what the raster makes of them. */
@@ -220,28 +232,34 @@ function turningOf(points: readonly Point[], length: number): Pick<Stroke, 'curl
   return { curl: length > 0 ? turned / length : 0, winding: Math.abs(winding) };
 }
 
+const atEdge = (p: Point, width: number, height: number): boolean => p[0] <= 2 || p[1] <= 2 || p[0] >= width - 3 || p[1] >= height - 3;
+
 function measure(places: readonly number[], width: number, height: number): Stroke {
   // Every fourth pixel, lightly smoothed: a staircase of pixels is longer than the line it stands for.
   const step = 4;
   const coarse: Point[] = [];
   for (let i = 0; i < places.length; i += step) coarse.push(pointAt(places[i], width));
   if ((places.length - 1) % step !== 0) coarse.push(pointAt(places[places.length - 1], width));
-  const soft = coarse.map((p, i): Point => {
-    if (i === 0 || i === coarse.length - 1) return p;
-    return [0.25 * coarse[i - 1][0] + 0.5 * p[0] + 0.25 * coarse[i + 1][0], 0.25 * coarse[i - 1][1] + 0.5 * p[1] + 0.25 * coarse[i + 1][1]];
-  });
+  const soft: Point[] = [];
+  for (let i = 0; i < coarse.length; i++) {
+    const here = coarse[i];
+    if (i === 0 || i === coarse.length - 1) soft.push(here);
+    else {
+      const [before, after] = [coarse[i - 1], coarse[i + 1]];
+      soft.push([0.25 * before[0] + 0.5 * here[0] + 0.25 * after[0], 0.25 * before[1] + 0.5 * here[1] + 0.25 * after[1]]);
+    }
+  }
   let length = 0;
   for (let i = 1; i < soft.length; i++) length += Math.hypot(soft[i][0] - soft[i - 1][0], soft[i][1] - soft[i - 1][1]);
   const [a, b] = [soft[0], soft[soft.length - 1]];
-  const edge = (p: Point) => p[0] <= 2 || p[1] <= 2 || p[0] >= width - 3 || p[1] >= height - 3;
   const first = a[0] < b[0] || (a[0] === b[0] && a[1] < b[1]) ? a : b;
   return {
     points: soft,
     length,
     straightness: length > 0 ? Math.min(1, Math.hypot(b[0] - a[0], b[1] - a[1]) / length) : 1,
     ...turningOf(soft, length),
-    cut: edge(a) || edge(b),
-    begun: !edge(first),
+    cut: atEdge(a, width, height) || atEdge(b, width, height),
+    begun: !atEdge(first, width, height),
   };
 }
 
@@ -281,9 +299,11 @@ export function traceStrokes(lines: Mask, depart: Plane, least: number): { strok
   return { strokes, skeleton };
 }
 
+const shorter = (a: { length: number }, b: { length: number }): number => a.length - b.length;
+
 /** Quantile of lengths of which some are only known to be at least so long (Kaplan and Meier 1958). */
 export function censoredQuantile(strokes: readonly { length: number; cut: boolean }[], q: number): number {
-  const sorted = strokes.slice().sort((a, b) => a.length - b.length);
+  const sorted = strokes.slice().sort(shorter);
   let survival = 1;
   for (let i = 0; i < sorted.length; i++) {
     if (!sorted[i].cut) survival *= 1 - 1 / (sorted.length - i);

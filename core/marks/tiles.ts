@@ -150,22 +150,38 @@ export function widened(work: Workup, tiles: TileReading[]): TileReading[] {
   return tiles.map((t) => (t.single ? { ...t, ...wide, evidence: { ...t.evidence, spacing: whole.spacing } } : t));
 }
 
-/** Which of a window's tiles a point of it lies in, or nearest to. */
-export type TileAt = (at: Point) => TileReading;
+/** Where a window's tiles lie, for finding which of them a point of it lies in. */
+export interface TilePlaces<T = TileReading> {
+  tiles: readonly T[];
+  /** Their centres, px of the window, one after another; and the picture's size, squared. */
+  centres: Float64Array;
+  wide: number;
+  high: number;
+}
 
-export function tileFinder(tiles: readonly TileReading[], [ox, oy]: Rect, width: number, height: number): TileAt {
-  const centres = tiles.flatMap(({ centre: [u, v] }) => [u * width - ox, v * height - oy]);
-  const [wide, high] = [width ** 2, height ** 2];
-  return ([x, y]) => {
-    let near = 0;
-    let least = Infinity;
-    for (let k = 0; k < tiles.length; k++) {
-      const [du, dv] = [centres[2 * k] - x, centres[2 * k + 1] - y];
-      const far = (du * du) / wide + (dv * dv) / high;
-      if (far >= least) continue;
-      least = far;
-      near = k;
-    }
-    return tiles[near];
-  };
+export const tilePlaces = <T extends Pick<TileReading, 'centre'>>(
+  tiles: readonly T[],
+  [ox, oy]: Rect,
+  width: number,
+  height: number,
+): TilePlaces<T> => ({
+  tiles,
+  centres: Float64Array.from(tiles.flatMap(({ centre: [u, v] }) => [u * width - ox, v * height - oy])),
+  wide: width ** 2,
+  high: height ** 2,
+});
+
+/** The tile a point of the window lies in, or is nearest to. */
+export function tileAt<T>({ tiles, centres, wide, high }: TilePlaces<T>, at: Point): T {
+  let near = 0;
+  let least = Infinity;
+  for (let k = 0; k < tiles.length; k++) {
+    const du = centres[2 * k] - at[0];
+    const dv = centres[2 * k + 1] - at[1];
+    const far = (du * du) / wide + (dv * dv) / high;
+    if (far >= least) continue;
+    least = far;
+    near = k;
+  }
+  return tiles[near];
 }

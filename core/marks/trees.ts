@@ -42,5 +42,6 @@ export function sharesIn({ bytes, second, roots }: Trees, values: ArrayLike<numb
     while (bytes[at] < LEAF) at = values[bytes[at]] < bytes[at + 1] ? at + 2 : second[at];
     for (let k = 1; k <= bytes[at] - LEAF; k++) sums[bytes[at + k] >> 4] += (bytes[at + k] & 15) / PARTS;
   }
-  return sums.map((v) => v / roots.length);
+  for (let k = 0; k < count; k++) sums[k] /= roots.length;
+  return sums;
 }

@@ -25,23 +25,29 @@ export function centroid(p: readonly Point[]): Point {
 
 /** Convex hull by Andrew's monotone chain (1979), clockwise as seen. */
 export function convexHull(points: readonly Point[]): Point[] {
-  const sorted = points.slice().sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  const sorted = points.slice().sort(leftToRight);
   if (sorted.length < 3) return sorted;
-  const cross = (o: Point, a: Point, b: Point) => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
-  const half = (list: readonly Point[]) => {
-    const out: Point[] = [];
-    for (const p of list) {
-      while (out.length > 1 && cross(out[out.length - 2], out[out.length - 1], p) <= 0) out.pop();
-      out.push(p);
-    }
-    out.pop();
-    return out;
-  };
-  return [...half(sorted), ...half(sorted.slice().reverse())];
+  const upper = halfHull(sorted);
+  return [...upper, ...halfHull(sorted.reverse())];
 }
 
-let from = new Float64Array(1024);
-let to = new Float64Array(1024);
+const leftToRight = (a: Point, b: Point): number => a[0] - b[0] || a[1] - b[1];
+
+/** Twice the signed area of a triangle: to which side of the line from o to a the point b lies. */
+const sideOf = (o: Point, a: Point, b: Point): number => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
+
+/** One half of the hull of points in order, without the last. */
+function halfHull(list: readonly Point[]): Point[] {
+  const out: Point[] = [];
+  for (const p of list) {
+    while (out.length > 1 && sideOf(out[out.length - 2], out[out.length - 1], p) <= 0) out.pop();
+    out.push(p);
+  }
+  out.pop();
+  return out;
+}
+
+let rooms = [new Float64Array(1024), new Float64Array(1024)];
 
 /**
  * Area of the part of `subject` inside the convex `clip` (Sutherland and Hodgman 1974), right for any simple subject.
@@ -49,10 +55,8 @@ let to = new Float64Array(1024);
  */
 export function clippedArea(subject: readonly Point[], clip: readonly Point[]): number {
   const room = 4 * (subject.length + clip.length) + 16;
-  if (from.length < room) {
-    from = new Float64Array(room);
-    to = new Float64Array(room);
-  }
+  if (rooms[0].length < room) rooms = [new Float64Array(room), new Float64Array(room)];
+  let [from, to] = rooms;
   const turn = signedArea(clip) >= 0 ? 1 : -1;
   let n = subject.length;
   for (let i = 0; i < n; i++) {
@@ -86,7 +90,9 @@ export function clippedArea(subject: readonly Point[], clip: readonly Point[]): 
       sp = sq;
     }
     n = m / 2;
-    [from, to] = [to, from];
+    const kept = from;
+    from = to;
+    to = kept;
   }
   let area = 0;
   for (let i = 0, j = n - 1; i < n; j = i++) area += from[2 * j] * from[2 * i + 1] - from[2 * i] * from[2 * j + 1];
@@ -127,12 +133,11 @@ export function overlapOfBoth(a: readonly Point[], b: readonly Point[]): number 
 /** Does an outline cross itself? Sides that only meet at a corner do not count. */
 export function crossesItself(p: readonly Point[]): boolean {
   const n = p.length;
-  const side = (o: Point, a: Point, b: Point) => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
   for (let i = 0; i < n; i++)
     for (let j = i + 2; j < n; j++) {
       if (i === 0 && j === n - 1) continue;
       const [a, b, c, d] = [p[i], p[(i + 1) % n], p[j], p[(j + 1) % n]];
-      if (side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0) return true;
+      if (sideOf(a, b, c) * sideOf(a, b, d) < 0 && sideOf(c, d, a) * sideOf(c, d, b) < 0) return true;
     }
   return false;
 }

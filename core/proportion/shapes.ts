@@ -32,17 +32,23 @@ const MOST_BEND = 270;
 /** Places local (u along the angle as seen, v to its right hand) at a centre. */
 function place(cx: number, cy: number, angle: number, local: readonly Point[]): Point[] {
   const [c, s] = [Math.cos(angle * RAD), -Math.sin(angle * RAD)];
-  return local.map(([u, v]) => [cx + u * c - v * s, cy + u * s + v * c]);
+  const out: Point[] = [];
+  for (let i = 0; i < local.length; i++) out.push([cx + local[i][0] * c - local[i][1] * s, cy + local[i][0] * s + local[i][1] * c]);
+  return out;
+}
+
+/** Cosine and sine of so many angles round. */
+const AROUND = Array.from({ length: ROUND }, (_, i): Point => [Math.cos((2 * Math.PI * i) / ROUND), Math.sin((2 * Math.PI * i) / ROUND)]);
+
+/** An oval about the middle: half as long and half as broad as this, broader toward one end by `skew`. */
+function oval(along: number, across: number, skew: number): Point[] {
+  const out: Point[] = [];
+  for (let i = 0; i < ROUND; i++) out.push([along * AROUND[i][0], across * AROUND[i][1] * (1 + skew * AROUND[i][0])]);
+  return out;
 }
 
 const outlines = {
-  ellipse: ([cx, cy, rx, ry, angle]: readonly number[]) =>
-    place(
-      cx,
-      cy,
-      angle,
-      Array.from({ length: ROUND }, (_, i) => [rx * Math.cos((2 * Math.PI * i) / ROUND), ry * Math.sin((2 * Math.PI * i) / ROUND)]),
-    ),
+  ellipse: ([cx, cy, rx, ry, angle]: readonly number[]) => place(cx, cy, angle, oval(rx, ry, 0)),
   rectangle: ([cx, cy, w, h, angle]: readonly number[]) =>
     place(cx, cy, angle, [
       [-w / 2, -h / 2],
@@ -64,16 +70,7 @@ const outlines = {
       [-bottom / 2, height / 2],
     ]),
   /** An ellipse whose width grows by `skew` toward one end of its length; convex for |skew| ≤ 0.5. */
-  egg: ([cx, cy, length, width, skew, angle]: readonly number[]) =>
-    place(
-      cx,
-      cy,
-      angle,
-      Array.from({ length: ROUND }, (_, i) => {
-        const t = (2 * Math.PI * i) / ROUND;
-        return [(length / 2) * Math.cos(t), (width / 2) * Math.sin(t) * (1 + skew * Math.cos(t))];
-      }),
-    ),
+  egg: ([cx, cy, length, width, skew, angle]: readonly number[]) => place(cx, cy, angle, oval(length / 2, width / 2, skew)),
 };
 
 /**
@@ -137,14 +134,24 @@ const POSITIVE: Record<ShapeKind, readonly number[]> = {
   'bent-oval': [2, 3],
 };
 
-function refine(kind: ShapeKind, polygon: readonly Point[], starts: readonly number[][], size: number): { x: number[]; overlap: number } {
-  const cost = (x: readonly number[]) => {
-    if (POSITIVE[kind].some((i) => x[i] <= 0.02 * size)) return 2;
-    if (kind === 'egg' && Math.abs(x[4]) > 0.5) return 2;
-    // The inner rim of a bend tighter than half its width would fold over itself.
-    if (kind === 'bent-oval' && (Math.abs(x[4]) > MOST_BEND || Math.abs(x[4]) * RAD * x[3] > 2 * x[2])) return 2;
-    return 1 - overlapOf(kind, polygon, x);
-  };
+/** What a shape is fitted to, and its size. */
+interface Fit {
+  kind: ShapeKind;
+  polygon: readonly Point[];
+  size: number;
+}
+
+/** How much a shape misses of an outline, 0–1; 2 for one that cannot be. */
+function missed(x: readonly number[], { kind, polygon, size }: Fit): number {
+  for (const i of POSITIVE[kind]) if (x[i] <= 0.02 * size) return 2;
+  if (kind === 'egg' && Math.abs(x[4]) > 0.5) return 2;
+  // The inner rim of a bend tighter than half its width would fold over itself.
+  if (kind === 'bent-oval' && (Math.abs(x[4]) > MOST_BEND || Math.abs(x[4]) * RAD * x[3] > 2 * x[2])) return 2;
+  return 1 - overlapOf(kind, polygon, x);
+}
+
+function refine(fit: Fit, starts: readonly number[][]): { x: number[]; overlap: number } {
+  const { kind, size } = fit;
   const scale = (x: readonly number[]) =>
     x.map((_, i) => {
       if (kind !== 'triangle' && i === x.length - 1) return 8;
@@ -154,15 +161,16 @@ function refine(kind: ShapeKind, polygon: readonly Point[], starts: readonly num
     });
   let best = { x: starts[0], f: Infinity };
   for (const start of starts) {
-    let x = minimise(cost, start, scale(start));
+    let x = minimise(missed, fit, start, scale(start));
     // A second simplex from where the first settled escapes most false floors.
     x = minimise(
-      cost,
+      missed,
+      fit,
       x,
       scale(x).map((s) => s * -0.4),
       160,
     );
-    const f = cost(x);
+    const f = missed(x, fit);
     if (f < best.f) best = { x, f };
   }
   return { x: best.x, overlap: 1 - best.f };
@@ -234,7 +242,7 @@ export function fitShapes(points: readonly Point[], kinds: readonly ShapeKind[] 
     'bent-oval': [60, -60, 150, -150].map((bend) => [mx, my, long.l * (1 + Math.abs(bend) / 500), long.s * 0.7, bend, long.a]),
   };
   const fitted = kinds.map((kind) => {
-    const { x, overlap } = refine(kind, polygon, starts[kind], size);
+    const { x, overlap } = refine({ kind, polygon, size }, starts[kind]);
     return shapeOf(kind, x, overlap);
   });
   fitted.sort((a, b) => b.overlap - a.overlap);

@@ -28,7 +28,7 @@ function holds(triangle: Triangle, points: readonly Point[], slack: number): boo
 }
 
 /** The third side through a corner of the outline that halves it, between two sides; it leaves the least area on its corner's side. */
-function halvedAt(v: Point, at: Point, a: Line, b: Line): Triangle | null {
+function halvedAt(v: Point, at: Point, a: Line, b: Line): Triangle {
   const [ax, ay] = [a[1][0] - a[0][0], a[1][1] - a[0][1]];
   const [bx, by] = [b[1][0] - b[0][0], b[1][1] - b[0][1]];
   const across = ax * by - ay * bx;
@@ -36,6 +36,19 @@ function halvedAt(v: Point, at: Point, a: Line, b: Line): Triangle | null {
   const [s, t] = [(x * by - y * bx) / across, (ax * y - ay * x) / across];
   return [at, [at[0] + 2 * s * ax, at[1] + 2 * s * ay], [at[0] + 2 * t * bx, at[1] + 2 * t * by]];
 }
+
+interface Found {
+  area: number;
+  triangle: Triangle;
+}
+
+/** Adds a triangle that holds all points. */
+function addHolding(to: Found[], triangle: Triangle, points: readonly Point[], slack: number): void {
+  const area = Math.abs(signedArea(triangle));
+  if (area > 0 && holds(triangle, points, slack)) to.push({ area, triangle });
+}
+
+const smaller = (p: Found, q: Found): number => p.area - q.area;
 
 /**
  * Triangles round a convex outline, any unit, smallest first: two sides lie flush with sides of the outline, the third does too or is
@@ -46,20 +59,16 @@ export function enclosingTriangles(hull: readonly Point[]): Triangle[] {
   const n = hull.length;
   const sides = hull.map((p, i): Line => [p, hull[(i + 1) % n]]);
   const slack = 1e-7 * Math.max(...hull.map(([x, y]) => Math.hypot(x - hull[0][0], y - hull[0][1])));
-  const found: { area: number; triangle: Triangle }[] = [];
-  const add = (triangle: Triangle | null) => {
-    const area = triangle && Math.abs(signedArea(triangle));
-    if (triangle && area! > 0 && holds(triangle, hull, slack)) found.push({ area: area!, triangle });
-  };
+  const found: Found[] = [];
   for (let i = 0; i < n; i++)
     for (let j = i + 1; j < n; j++) {
       const at = meet(sides[i], sides[j]);
       if (!at) continue;
-      for (const v of hull) add(halvedAt(v, at, sides[i], sides[j]));
+      for (const v of hull) addHolding(found, halvedAt(v, at, sides[i], sides[j]), hull, slack);
       for (let k = j + 1; k < n; k++) {
         const [b, c] = [meet(sides[j], sides[k]), meet(sides[k], sides[i])];
-        if (b && c) add([at, b, c]);
+        if (b && c) addHolding(found, [at, b, c], hull, slack);
       }
     }
-  return found.sort((p, q) => p.area - q.area).map((f) => f.triangle);
+  return found.sort(smaller).map((f) => f.triangle);
 }

@@ -12,15 +12,17 @@ function fittedSize(width: number, height: number, longSide: number): { width: n
 
 function spans(from: number, to: number): Span[] {
   const ratio = from / to;
-  return Array.from({ length: to }, (_, i) => {
+  const out: Span[] = [];
+  for (let i = 0; i < to; i++) {
     const a = i * ratio;
     const b = (i + 1) * ratio;
     const first = Math.floor(a);
     const last = Math.min(from, Math.ceil(b - 1e-9));
     const weights = new Float32Array(Math.max(1, last - first));
     for (let k = 0; k < weights.length; k++) weights[k] = (Math.min(b, first + k + 1) - Math.max(a, first + k)) / ratio;
-    return { first, weights };
-  });
+    out.push({ first, weights });
+  }
+  return out;
 }
 
 /** Area-mean reduction of an sRGB picture in linear light. Enlarging is refused. */

@@ -58,18 +58,26 @@ function slopesOf(level: Plane): Slopes {
   return { dx, dy, size, way, width: w, height: h };
 }
 
+function softProduct(p: Float32Array, q: Float32Array, width: number, height: number): Float32Array {
+  const data = new Float32Array(width * height);
+  for (let i = 0; i < data.length; i++) data[i] = p[i] * q[i];
+  return gaussian({ width, height, data }, 2).data;
+}
+
+interface Corner {
+  at: [x: number, y: number];
+  strength: number;
+}
+
+const stronger = (p: Corner, q: Corner): number => q.strength - p.strength;
+
 /** Strongest corners of a level, kept apart. */
-function cornersOf({ dx, dy, width: w, height: h }: Slopes): [x: number, y: number][] {
-  const product = (p: Float32Array, q: Float32Array): Float32Array => {
-    const data = new Float32Array(w * h);
-    for (let i = 0; i < data.length; i++) data[i] = p[i] * q[i];
-    return gaussian({ width: w, height: h, data }, 2).data;
-  };
-  const [xx, yy, xy] = [product(dx, dx), product(dy, dy), product(dx, dy)];
+function cornersOf({ dx, dy, width: w, height: h }: Slopes): Corner[] {
+  const [xx, yy, xy] = [softProduct(dx, dx, w, h), softProduct(dy, dy, w, h), softProduct(dx, dy, w, h)];
   const strength = xx;
   for (let i = 0; i < strength.length; i++) strength[i] = xx[i] * yy[i] - xy[i] * xy[i] - 0.05 * (xx[i] + yy[i]) ** 2;
   const margin = REACH + 3;
-  const found: { at: [number, number]; s: number }[] = [];
+  const found: Corner[] = [];
   for (let y = margin; y < h - margin; y++)
     for (let x = margin; x < w - margin; x++) {
       const i = y * w + x;
@@ -77,12 +85,9 @@ function cornersOf({ dx, dy, width: w, height: h }: Slopes): [x: number, y: numb
       if (s <= 1) continue;
       let most = true;
       for (let dy = -3; dy <= 3 && most; dy++) for (let dx = -3; dx <= 3 && most; dx++) if (strength[i + dy * w + dx] > s) most = false;
-      if (most) found.push({ at: [x, y], s });
+      if (most) found.push({ at: [x, y], strength: s });
     }
-  return found
-    .sort((p, q) => q.s - p.s)
-    .slice(0, MOST_AT_LEVEL)
-    .map((f) => f.at);
+  return found.sort(stronger).slice(0, MOST_AT_LEVEL);
 }
 
 /** The way most slopes around a place go. */
@@ -95,7 +100,8 @@ function turnAt({ size, way, width: w }: Slopes, x: number, y: number): number {
       bins[at] += size[i] * Math.exp(-(dx * dx + dy * dy) / 40);
     }
   let best = 0;
-  const soft = bins.map((_, k) => bins[(k + 35) % 36] + 2 * bins[k] + bins[(k + 1) % 36]);
+  const soft = new Float64Array(36);
+  for (let k = 0; k < 36; k++) soft[k] = bins[(k + 35) % 36] + 2 * bins[k] + bins[(k + 1) % 36];
   for (let k = 1; k < 36; k++) if (soft[k] > soft[best]) best = k;
   const [l, m, r] = [soft[(best + 35) % 36], soft[best], soft[(best + 1) % 36]];
   const off = l + r - 2 * m < 0 ? (0.5 * (l - r)) / (l - 2 * m + r) : 0;
@@ -143,11 +149,19 @@ function formAt({ size, way, width: w, height: h }: Slopes, x: number, y: number
         bins[cell + second] += later * SHARE[k];
       }
     }
-  const unit = () => Math.sqrt(bins.reduce((t, b) => t + b * b, 0)) || 1;
-  let n = unit();
-  for (let k = 0; k < bins.length; k++) bins[k] = Math.min(0.2, bins[k] / n);
-  n = unit();
-  return Uint8Array.from(bins, (b) => Math.min(255, Math.round((400 * b) / n)));
+  const first = lengthOf(bins);
+  for (let k = 0; k < bins.length; k++) bins[k] = Math.min(0.2, bins[k] / first);
+  const second = lengthOf(bins);
+  const form = new Uint8Array(bins.length);
+  for (let k = 0; k < bins.length; k++) form[k] = Math.min(255, Math.round((400 * bins[k]) / second));
+  return form;
+}
+
+/** Length of a vector; 1 of nothing. */
+function lengthOf(values: Float64Array): number {
+  let sum = 0;
+  for (let k = 0; k < values.length; k++) sum += values[k] * values[k];
+  return Math.sqrt(sum) || 1;
 }
 
 const rounded = (v: number) => Math.round(v * 1e4) / 1e4;
@@ -176,7 +190,8 @@ export function keypointsOf(form: Plane): Keypoint[] {
     const [w, h] = [Math.round(form.width * factor), Math.round(form.height * factor)];
     if (Math.min(w, h) < 2 * REACH + 10) break;
     const slopes = slopesOf(reducePlane(form, w, h));
-    for (const [x, y] of cornersOf(slopes)) {
+    for (const { at } of cornersOf(slopes)) {
+      const [x, y] = at;
       const turn = turnAt(slopes, x, y);
       out.push({ x: (x + 0.5) / w - 0.5, y: (y + 0.5 - h / 2) / w, size: REACH / w, turn, form: formAt(slopes, x, y, turn) });
     }

@@ -19,6 +19,13 @@ export interface Layout {
   points: PackedPoints;
 }
 
+/** A plane's numbers times `factor`, to a tenth. */
+function tenths({ data }: Plane, factor: number): number[] {
+  const out: number[] = [];
+  for (let i = 0; i < data.length; i++) out.push(Math.round(data[i] * factor * 10) / 10);
+  return out;
+}
+
 /** Layout of a form-size picture, given by its L*, on a lattice of at most 48 cells. */
 export function layoutOf(form: Plane, worked: Mask): Layout {
   const lattice = {
@@ -29,14 +36,13 @@ export function layoutOf(form: Plane, worked: Mask): Layout {
   const h = Math.min(form.height, lattice.h);
   const light = reducePlane(form, w, h);
   const dark: Plane = { ...light, data: light.data.map((L) => 100 - L) };
-  const round = (p: Plane, f: number) => Array.from({ length: p.data.length }, (_, i) => Math.round(p.data[i] * f * 10) / 10);
   const bits: Plane = { width: form.width, height: form.height, data: new Float32Array(worked.data) };
   return {
     width: w,
     height: h,
     tall: form.height / form.width,
-    weight: round(gaussian(dark, 0.8), 1),
-    shape: round(reducePlane(bits, w, h), 100),
+    weight: tenths(gaussian(dark, 0.8), 1),
+    shape: tenths(reducePlane(bits, w, h), 100),
     points: packed(keypointsOf(form)),
   };
 }

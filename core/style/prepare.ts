@@ -103,7 +103,7 @@ export function prepare(image: RgbImage, as: ReadAs, colours = COLOURS): Prepare
   const entry = palette.ground === null ? null : palette.entries[palette.ground];
   const ground = entry && { hex: entry.hex, lab: entry.lab, share: entry.share };
   const tone = sheetToneOf(form, palette);
-  const even = tone ? evened(form, tone, [0, 0, form.width, form.height], form.width, form.height) : form;
+  const even = tone ? labPlanes(evened(form, tone, [0, 0, form.width, form.height], form.width, form.height)) : lab;
   const worked = workedArea(ground ? departure(even, ground.lab) : null, form.width, form.height);
   if (leftOut) for (let i = 0; i < worked.data.length; i++) if (leftOut.data[i]) worked.data[i] = 0;
   const mmPerPixel = widthMm === null ? null : widthMm / frame[2];
@@ -139,8 +139,9 @@ function withoutPlaces(image: RgbImage, width: number, outlines: readonly (reado
 
 /** Where the picture is worked or painted: not the ground's colour, or within the worked area. */
 export function paintedPixels(palette: Palette, worked: Mask): Uint8Array {
-  const out = new Uint8Array(worked.data.length);
-  for (let i = 0; i < out.length; i++)
-    out[i] = palette.labels[i] === LEFT_OUT || (palette.labels[i] === palette.ground && !worked.data[i]) ? 0 : 1;
+  const { data } = worked;
+  const { labels, ground } = palette;
+  const out = new Uint8Array(data.length);
+  for (let i = 0; i < out.length; i++) out[i] = labels[i] === LEFT_OUT || (labels[i] === ground && !data[i]) ? 0 : 1;
   return out;
 }

@@ -33,6 +33,8 @@ interface Rest {
   /** The same by as few px as the next softness has. */
   spaced: Planes[];
   rise: number;
+  /** What is asked of them; made once, as it is asked for by piece after piece. */
+  sums: Sums | null;
 }
 
 let resting: Rest | null = null;
@@ -70,7 +72,7 @@ function laidOut(close: CloseUp): Rest {
       });
     });
     arena.run.rise(...fine, rise, close.width, close.height);
-    return { close, lightness, ridged, soft, spaced, rise };
+    return { close, lightness, ridged, soft, spaced, rise, sums: null };
   }));
 }
 
@@ -133,15 +135,21 @@ export interface Sums {
 /** The sums of one close-up; to be used at once, not kept. */
 export function sumsOf(close: CloseUp): Sums {
   const rest = laidOut(close);
+  return (rest.sums ??= sumsOver(rest));
+}
+
+type Run = Arena['run'];
+
+/** So many doubles that the loops are asked for, over the px that `only` marks. */
+const asked = (only: Uint8Array | null, count: number, work: (run: Run, to: number, only: number) => void): Float64Array =>
+  once((arena) => {
+    const to = arena.room(8 * count);
+    work(arena.run, to, only ? arena.place(only) : 0);
+    return arena.doubles(to, count).slice();
+  });
+
+function sumsOver({ close, lightness, soft, spaced, ridged, rise }: Rest): Sums {
   const { width: w, height: h } = close;
-  const { lightness, soft, spaced, ridged, rise } = rest;
-  type Run = Arena['run'];
-  const asked = (only: Uint8Array | null, count: number, work: (run: Run, to: number, only: number) => void): Float64Array =>
-    once((arena) => {
-      const to = arena.room(8 * count);
-      work(arena.run, to, only ? arena.place(only) : 0);
-      return arena.doubles(to, count).slice();
-    });
   const made = (work: (arena: Arena, to: number) => void): Plane =>
     keeping((arena) => {
       const to = arena.room(4 * w * h);
@@ -178,10 +186,10 @@ export function sumsOf(close: CloseUp): Sums {
           const count = arena.run.ridges(L, w, h, step, faint, clear, least, margin, taken, strength, crest, way, found, points, chains);
           const told = arena.doubles(chains, 2 * count);
           const all = arena.wholes(points, count ? told[2 * count - 2] : 0);
-          return Array.from({ length: count }, (_, n) => ({
-            points: all.subarray(n ? told[2 * n - 2] : 0, told[2 * n]),
-            height: told[2 * n + 1],
-          }));
+          const list: Chain[] = [];
+          for (let n = 0; n < count; n++)
+            list.push({ points: all.subarray(n ? told[2 * n - 2] : 0, told[2 * n]), height: told[2 * n + 1] });
+          return list;
         });
       }),
   };

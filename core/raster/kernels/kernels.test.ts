@@ -9,7 +9,7 @@ import { thin } from '../thin';
 import {
   besideLines,
   box,
-  departureFrom,
+  distancesFrom,
   depthBetween,
   dilateMax,
   distance,
@@ -177,7 +177,8 @@ test.each(SIZES)('Lab and distances in it of %i × %i, black and white among the
   expect(worst(lightnessOf(image, linearFromByte), L)).toBe(0);
   const from = [60, 12, -20];
   const apart = plain.map((v) => Math.hypot(...v.map((n, c) => n - from[c])));
-  expect(worst(departureFrom(image, from, linearFromByte).data, apart)).toBeLessThan(2e-3);
+  const planes = [L, a, b].map((data) => ({ width: w, height: h, data })) as [Plane, Plane, Plane];
+  expect(worst(distancesFrom(planes, from).data, apart)).toBeLessThan(2e-3);
 });
 
 test.each([
@@ -250,13 +251,17 @@ test('sums over pieces of a window', () => {
     [0, 0, w, h],
     [7, 11, 30, 22],
   ];
-  const told = pieceSums({ marked, lines, skeleton, depart, tone, texture, rise }, rects);
+  const covered = someMask(w, h, 0.4, 5).data;
+  const told = pieceSums({ marked, lines, skeleton, depart, tone, texture, rise }, rects, covered);
+  const all = pieceSums({ marked, lines, skeleton, depart, tone, texture, rise }, rects, null);
   rects.forEach(([x0, y0, rw, rh], k) => {
-    const plain = new Float64Array(13);
+    const plain = new Float64Array(14);
+    expect(all[k][13]).toBe(rw * rh);
     for (let y = y0; y < y0 + rh; y++)
       for (let x = x0; x < x0 + rw; x++) {
         const i = y * w + x;
         plain[0] += marked.data[i];
+        plain[13] += covered[i];
         plain[lines.data[i] ? 2 : 3] += depart.data[i];
         plain[1] += lines.data[i];
         if (skeleton.data[i]) {
@@ -505,8 +510,8 @@ test('the colours of a picture in the order they are met, and its light', () => 
     [1, weights[i], ...rgb.map((v) => linearFromByte[v])].forEach((v, k) => (own[k + 1] += v));
     expect(index[i]).toBe(own[0]);
   }
-  expect(sums.map((s) => [...s])).toEqual([...seen.values()].map((own) => own.slice(1)));
-  expect(metColours(picture, weights, new Uint8Array(n).fill(1), linearFromByte).sums).toEqual([]);
+  expect([...sums]).toEqual([...seen.values()].flatMap((own) => own.slice(1)));
+  expect(metColours(picture, weights, new Uint8Array(n).fill(1), linearFromByte).sums).toHaveLength(0);
   const light = weightedLight(picture, [0.2, 0.7, 0.1], linearFromByte);
   light.data.forEach((v, i) => {
     const [r, g, b] = [0, 1, 2].map((c) => linearFromByte[picture.data[3 * i + c]]);

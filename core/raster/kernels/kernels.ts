@@ -98,6 +98,14 @@ export function tensor(source: Plane, derive: Float32Array, soften: Float32Array
   });
 }
 
+/** A plane's numbers at some of its px; of one that is in the loops' memory these alone are copied out. */
+export function numbersAt(source: Plane, places: ArrayLike<number>): Float32Array {
+  const out = new Float32Array(places.length);
+  const all = once((arena) => arena.seen(source));
+  for (let k = 0; k < out.length; k++) out[k] = all[places[k]];
+  return out;
+}
+
 /** Weights of a field's angles inside a rectangle, by whole degrees. */
 export const densityIn = ({ angle, weight }: Tensor, rect: Rect): Float64Array =>
   once((arena) => {
@@ -151,14 +159,13 @@ export function lightnessOf(image: RgbImage, linear: Float32Array): Float32Array
 }
 
 /** Distance in Lab of every pixel from a colour. */
-export function departureFrom(image: RgbImage, lab: readonly number[], linear: Float32Array): Plane {
-  const { width, height } = image;
+export function distancesFrom([L, a, b]: readonly [Plane, Plane, Plane], lab: readonly number[]): Plane {
+  const { width, height } = L;
   const n = width * height;
   return once((arena) => {
-    const [L, a, b] = [arena.room(4 * n), arena.room(4 * n), arena.room(4 * n)];
-    labAt(arena, image, linear, [L, a, b]);
-    arena.run.apart(L, a, b, L, n, lab[0], lab[1], lab[2]);
-    return { width, height, data: arena.floats(L, n) };
+    const to = arena.write(L.data);
+    arena.run.apart(to, arena.write(a.data), arena.write(b.data), to, n, lab[0], lab[1], lab[2]);
+    return { width, height, data: arena.floats(to, n) };
   });
 }
 
@@ -203,8 +210,8 @@ export function weightedLight({ width, height, data }: RgbImage, weights: readon
 
 /** Colours of 5 bits a channel, in the order they are met. */
 export interface MetColours {
-  /** Of each: px, their weights, and the sums of the three channels' linear light. */
-  sums: Float64Array[];
+  /** Of each five: px, their weights, and the sums of the three channels' linear light. */
+  sums: Float64Array;
   /** Each px's colour, −1 where it is left out. */
   index: Int32Array;
 }
@@ -218,20 +225,27 @@ export function metColours({ data }: RgbImage, weights: Float32Array, leftOut: U
     const [rgb, w, out, table] = [arena.write(data), arena.write(weights), leftOut ? arena.write(leftOut) : 0, arena.write(linear)];
     const [slots, sums, index] = [arena.room(4 * COLOURS), arena.room(40 * Math.min(n, COLOURS)), arena.room(4 * n)];
     const count = arena.run.colours(rgb, n, w, out, table, slots, sums, index);
-    return { sums: Array.from({ length: count }, (_, k) => arena.doubles(sums + 40 * k, 5).slice()), index: arena.wholes(index, n) };
+    return { sums: arena.doubles(sums, 5 * count).slice(), index: arena.wholes(index, n) };
   });
 }
 
 /** Begins, lengths and weights of spans, one after another; gives where each begins. */
 function writeSpans(arena: Arena, spans: readonly Span[]): [firsts: number, counts: number, shares: number] {
-  const shares = new Float32Array(spans.reduce((n, s) => n + s.weights.length, 0));
+  const firsts = new Int32Array(spans.length);
+  const counts = new Int32Array(spans.length);
+  let all = 0;
+  for (let k = 0; k < spans.length; k++) {
+    firsts[k] = spans[k].first;
+    counts[k] = spans[k].weights.length;
+    all += counts[k];
+  }
+  const shares = new Float32Array(all);
   let at = 0;
   for (const s of spans) {
     shares.set(s.weights, at);
     at += s.weights.length;
   }
-  const firsts = Int32Array.from(spans, (s) => s.first);
-  return [arena.write(firsts), arena.write(Int32Array.from(spans, (s) => s.weights.length)), arena.write(shares)];
+  return [arena.write(firsts), arena.write(counts), arena.write(shares)];
 }
 
 /** Area means of a plane. */
@@ -262,30 +276,41 @@ export const pairLengths = (a: Float32Array, b: Float32Array): Float32Array =>
 
 /** Area means of sRGB bytes in linear light; `linear` is the table of 256 bytes' linear light, `encode` that of 16385 steps back. */
 export function areaMeans(image: RgbImage, xs: readonly Span[], ys: readonly Span[], linear: Float32Array, encode: Uint8Array): Uint8Array {
-  return once((arena) => {
-    const stride = image.width * 3;
-    const most = ys.reduce((m, s) => Math.max(m, s.weights.length), 0);
-    // Each row's light is found once, though two rows of the result may take from it.
-    const [bytes, lines, sums] = [arena.room(stride), arena.room(most * stride * 4), arena.room(stride * 4)];
-    let known = 0;
-    const width = xs.length * 3;
-    const rows = arena.room(width * ys.length);
-    const [firsts, lengths, weights] = writeSpans(arena, xs);
-    const [table, back, rowWeights] = [arena.write(linear), arena.write(encode), arena.room(most * 4)];
-    ys.forEach((span, y) => {
-      const count = span.weights.length;
-      const end = span.first + count;
-      for (let row = Math.max(known, span.first); row < end; row++) {
-        arena.put(bytes, image.data.subarray(row * stride, (row + 1) * stride));
-        arena.run.linearRow(bytes, stride, table, lines + 4 * stride * (row % most));
-      }
-      known = end;
-      arena.put(rowWeights, span.weights);
-      const to = rows + y * width;
-      arena.run.gather(lines, most, span.first, stride, count, rowWeights, sums, to, xs.length, firsts, lengths, weights, back);
-    });
-    return arena.bytes(rows, width * ys.length);
-  });
+  return once((arena) => areaMeansIn(arena, image, xs, ys, linear, encode));
+}
+
+function areaMeansIn(
+  arena: Arena,
+  image: RgbImage,
+  xs: readonly Span[],
+  ys: readonly Span[],
+  linear: Float32Array,
+  encode: Uint8Array,
+): Uint8Array {
+  const stride = image.width * 3;
+  let most = 0;
+  for (const s of ys) most = Math.max(most, s.weights.length);
+  // Each row's light is found once, though two rows of the result may take from it.
+  const [bytes, lines, sums] = [arena.room(stride), arena.room(most * stride * 4), arena.room(stride * 4)];
+  let known = 0;
+  const width = xs.length * 3;
+  const rows = arena.room(width * ys.length);
+  const [firsts, lengths, weights] = writeSpans(arena, xs);
+  const [table, back, rowWeights] = [arena.write(linear), arena.write(encode), arena.room(most * 4)];
+  for (let y = 0; y < ys.length; y++) {
+    const span = ys[y];
+    const count = span.weights.length;
+    const end = span.first + count;
+    for (let row = Math.max(known, span.first); row < end; row++) {
+      arena.put(bytes, image.data.subarray(row * stride, (row + 1) * stride));
+      arena.run.linearRow(bytes, stride, table, lines + 4 * stride * (row % most));
+    }
+    known = end;
+    arena.put(rowWeights, span.weights);
+    const to = rows + y * width;
+    arena.run.gather(lines, most, span.first, stride, count, rowWeights, sums, to, xs.length, firsts, lengths, weights, back);
+  }
+  return arena.bytes(rows, width * ys.length);
 }
 
 /**
@@ -366,17 +391,20 @@ export interface Layers {
   rise: Plane;
 }
 
-/** Sums over each of the rectangles, as `pieceSums` of assembly/window.ts gives them. */
-export function pieceSums(layers: Layers, rects: readonly Rect[]): Float64Array[] {
+/** Sums over each of the rectangles, as `pieceSums` of assembly/window.ts gives them; `covered` marks px that are counted, too (all where null). */
+export function pieceSums(layers: Layers, rects: readonly Rect[], covered: Uint8Array | null): Float64Array[] {
   const { marked, lines, skeleton, depart, tone, texture, rise } = layers;
   return once((arena) => {
     const masks = [marked, lines, skeleton].map((m) => arena.placeOf(m)) as [number, number, number];
     const planes = [depart, tone, texture, rise].map((p) => arena.placeOf(p)) as [number, number, number, number];
-    const to = arena.room(104);
-    return rects.map((rect) => {
-      arena.run.pieceSums(...masks, ...planes, depart.width, ...rect, to);
-      return arena.doubles(to, 13).slice();
-    });
+    const inside = covered ? arena.place(covered) : 0;
+    const to = arena.room(112);
+    const out: Float64Array[] = [];
+    for (const rect of rects) {
+      arena.run.pieceSums(...masks, ...planes, inside, depart.width, ...rect, to);
+      out.push(arena.doubles(to, 14).slice());
+    }
+    return out;
   });
 }
 
@@ -444,12 +472,12 @@ export function depthBetween(source: Plane, around: Plane, reach: number, steps:
   });
 }
 
-export interface Rise {
+export interface Rise<T = Float32Array> {
   /** How fast the channels change together along the steepest way, units a pixel. */
-  steepness: Float32Array;
+  steepness: T;
   /** Unit normal of the border there; 0, 0 where the rise is under what was asked for. */
-  nx: Float32Array;
-  ny: Float32Array;
+  nx: T;
+  ny: T;
 }
 
 /** A derivative's two kernels, and the rise from which a border has a normal. */
@@ -459,8 +487,14 @@ export interface Derivation {
   least: number;
 }
 
-/** The steepest change of channels that lie at some addresses. */
-export function riseAt(arena: Arena, channels: readonly number[], w: number, h: number, { derive, soften, least }: Derivation): Rise {
+/** The steepest change of channels that lie at some addresses: where it comes to lie. */
+export function riseAt(
+  arena: Arena,
+  channels: readonly number[],
+  w: number,
+  h: number,
+  { derive, soften, least }: Derivation,
+): Rise<number> {
   const n = w * h;
   const r = derive.length >> 1;
   const { run } = arena;
@@ -472,20 +506,18 @@ export function riseAt(arena: Arena, channels: readonly number[], w: number, h: 
     run.addGradient(dx, dy, xx, yy, xy, n, k === 0);
   });
   run.steepest(xx, yy, xy, n, least);
-  return { steepness: arena.floats(xx, n), nx: arena.floats(yy, n), ny: arena.floats(xy, n) };
+  return { steepness: xx, nx: yy, ny: xy };
 }
 
 /** The steepest change of several channels together, each derived along one axis and softened across it; normals where it is at least `least`. */
 export const steepestRise = (channels: readonly Plane[], by: Derivation): Rise =>
-  once((arena) =>
-    riseAt(
-      arena,
-      channels.map((c) => arena.write(c.data)),
-      channels[0].width,
-      channels[0].height,
-      by,
-    ),
-  );
+  once((arena) => {
+    const { width, height } = channels[0];
+    const from = channels.map((c) => arena.write(c.data));
+    const { steepness, nx, ny } = riseAt(arena, from, width, height, by);
+    const n = width * height;
+    return { steepness: arena.floats(steepness, n), nx: arena.floats(nx, n), ny: arena.floats(ny, n) };
+  });
 
 export interface NearestForm {
   /** Number of the nearest of the others; −1 for none. */

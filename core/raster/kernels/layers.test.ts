@@ -106,7 +106,11 @@ test.each(SIZES)('channels of %i × %i px filled in from beside what is left out
   }));
   // A wide band is left out: too wide to be filled in from its sides.
   const keep: Plane = { width: w, height: h, data: Float32Array.from({ length: w * h }, (_, i) => (i % w > 20 && i % w < 36 ? 0 : 1)) };
-  const { fields, rise } = filledRise(channels, keep, gaussianSoftening(1.5), { ...derivativeKernels(1.2), least: 0.5 });
+  const by = { ...derivativeKernels(1.2), least: 0.5 };
+  const { fields, rise } = filledRise(channels, keep, gaussianSoftening(1.5), by, (f, { steepness, nx, ny }) => ({
+    fields: f.map((data) => ({ width: keep.width, height: keep.height, data: data.slice() })),
+    rise: { steepness: steepness.slice(), nx: nx.slice(), ny: ny.slice() },
+  }));
   const near = gaussian(keep, 1.5);
   const plain = channels.map((c): Plane => {
     const sums = gaussian({ ...c, data: c.data.map((v, i) => v * keep.data[i]) }, 1.5);

@@ -171,9 +171,16 @@ export const withoutSpecks = ({ width, height, data }: Mask, least: number): Mas
 
 /**
  * Channels filled in from beside where `keep` is 0, by normalised convolution (Knutsson and Westin 1993) with `fill`, and their steepest
- * change together, as `steepestRise` tells it. Where nothing that is kept is near, a channel stays as it is.
+ * change together, as `steepestRise` tells it. Where nothing that is kept is near, a channel stays as it is. `read` is handed what lies in the
+ * loops' memory: it calls none of them and keeps nothing of it.
  */
-export function filledRise(channels: readonly Plane[], keep: Plane, fill: Softening, by: Derivation): { fields: Plane[]; rise: Rise } {
+export function filledRise<T>(
+  channels: readonly Plane[],
+  keep: Plane,
+  fill: Softening,
+  by: Derivation,
+  read: (fields: Float32Array[], rise: Rise) => T,
+): T {
   const { width, height } = keep;
   const n = width * height;
   return once((arena) => {
@@ -189,10 +196,12 @@ export function filledRise(channels: readonly Plane[], keep: Plane, fill: Soften
       run.shared(to, near, from, n, LEAST_NEAR);
       return to;
     });
-    return {
-      rise: riseAt(arena, at, width, height, by),
-      fields: at.map((p) => ({ width, height, data: arena.floats(p, n) })),
-    };
+    const { steepness, nx, ny } = riseAt(arena, at, width, height, by);
+    const rise = { steepness: arena.glance(steepness, n), nx: arena.glance(nx, n), ny: arena.glance(ny, n) };
+    return read(
+      at.map((p) => arena.glance(p, n)),
+      rise,
+    );
   });
 }
 

@@ -66,6 +66,7 @@ interface Exports {
     tone: number,
     texture: number,
     rises: number,
+    covered: number,
     w: number,
     x0: number,
     y0: number,
@@ -302,6 +303,12 @@ export class Arena {
 
   bytes(at: number, count: number): Uint8Array {
     return new Uint8Array(this.memory.buffer, at, count).slice();
+  }
+
+  /** A plane's numbers, seen where they are: to be read at once, not to be kept or changed. */
+  seen(source: { width: number; height: number; data: Float32Array }): Float32Array {
+    const at = kept.get(source);
+    return at === undefined ? source.data : this.glance(at, source.width * source.height);
   }
 
   /** Windows on results that will be read at once and not kept. */

@@ -38,16 +38,24 @@ export function gather(
   weights: usize,
   encode: usize,
 ): void {
-  // The first row begins each sum.
-  for (let k: i32 = 0; k < count; k++) {
-    const all = v128.load32_splat(rowWeights + ((<usize>k) << 2));
-    const line = lines + ((stride * <usize>((first + k) % places)) << 2);
-    // What lies past the end is in no pixel.
-    for (let i: usize = 0; i < stride; i += 4) {
-      const to = sums + (i << 2);
-      const v = f32x4.mul(v128.load(line + (i << 2)), all);
-      v128.store(to, k ? f32x4.add(v128.load(to), v) : v);
+  const bytes = stride << 2;
+  const past = lines + bytes * <usize>places;
+  const begin = lines + bytes * <usize>(first % places);
+  // What lies past the end is in no pixel.
+  for (let i: usize = 0; i < bytes; i += 32) {
+    let line = begin;
+    let weight = v128.load32_splat(rowWeights);
+    let s0 = f32x4.mul(v128.load(line + i), weight);
+    let s1 = f32x4.mul(v128.load(line + i + 16), weight);
+    for (let k: i32 = 1; k < count; k++) {
+      line += bytes;
+      if (line == past) line = lines;
+      weight = v128.load32_splat(rowWeights + ((<usize>k) << 2));
+      s0 = f32x4.add(s0, f32x4.mul(v128.load(line + i), weight));
+      s1 = f32x4.add(s1, f32x4.mul(v128.load(line + i + 16), weight));
     }
+    v128.store(sums + i, s0);
+    v128.store(sums + i + 16, s1);
   }
   let weight = weights;
   for (let x: i32 = 0; x < width; x++) {

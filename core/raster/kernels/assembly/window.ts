@@ -18,9 +18,9 @@ function setAround(p: usize, w: i32): i32 {
 }
 
 /**
- * What lies inside a rectangle, thirteen doubles at `to`: px marked; px of line and how far they and the rest depart; px of centre lines, free
+ * What lies inside a rectangle, fourteen doubles at `to`: px marked; px of line and how far they and the rest depart; px of centre lines, free
  * ends and forks among them; sums and squares of the tone, of which every fourth px of every fourth row is there, and of the texture; the
- * steepest rise; and how many px of tone there are.
+ * steepest rise; how many px of tone there are; and how many px are `covered` (all where it is 0).
  */
 export function pieceSums(
   marked: usize,
@@ -30,6 +30,7 @@ export function pieceSums(
   tone: usize,
   texture: usize,
   rises: usize,
+  covered: usize,
   w: i32,
   x0: i32,
   y0: i32,
@@ -38,6 +39,7 @@ export function pieceSums(
   to: usize,
 ): void {
   let marks: i32 = 0;
+  let inside: i32 = 0;
   let area: i32 = 0;
   let skeleton: i32 = 0;
   let ends: i32 = 0;
@@ -60,6 +62,7 @@ export function pieceSums(
       const bytes: u32 = left < 4 ? (1 << (8 * left)) - 1 : 0xffffffff;
       const counts = within(x, x0, x0 + rw);
       marks += popcnt(load<u32>(marked + p) & bytes);
+      if (covered) inside += popcnt(load<u32>(covered + p) & bytes);
       const lined = load<u32>(lines + p) & bytes;
       const v = v128.and(v128.load(depart + at), counts);
       all = f32x4.add(all, v);
@@ -108,6 +111,7 @@ export function pieceSums(
   store<f64>(to + 80, textureSquare);
   store<f64>(to + 88, <f64>largestOf(steepest));
   store<f64>(to + 96, <f64>tones);
+  store<f64>(to + 104, <f64>(covered ? inside : rw * rh));
 }
 
 /** Squares of what lies between four softnesses, three doubles at `to`, over the px at least `aside` from every line; gives their number. */

@@ -1,8 +1,8 @@
 /** Knows a picture's few colours and their shares: weighted clustering in Oklab over a colour histogram. */
 import { CoreError } from '../errors';
-import { gaussianGradient } from '../raster/gradient';
+import { derivativeKernels } from '../raster/gradient';
 import { Mask, Plane, RgbImage } from '../raster/image';
-import { metColours, pairLengths } from '../raster/kernels/kernels';
+import { metColours, steepnessBy } from '../raster/kernels/kernels';
 import { median } from '../raster/statistics';
 import { ciede2000 } from './difference';
 import { findGround } from './ground';
@@ -76,8 +76,8 @@ function flatterThan(rise: Float32Array, scale: number): Float32Array {
 
 /** How flat the picture is at each pixel, 0–1: edges and blends between two colours say little about either. */
 function flatnessOf(lightness: Plane): Float32Array {
-  const { dx, dy } = gaussianGradient(lightness, 0.8);
-  const steep = pairLengths(dx.data, dy.data);
+  const { derive, soften } = derivativeKernels(0.8);
+  const steep = steepnessBy(lightness, derive, soften).data;
   const some = new Float64Array(Math.ceil(steep.length / 17));
   for (let k = 0; k < some.length; k++) some[k] = steep[17 * k];
   const scale = Math.max(1.5, median(some));

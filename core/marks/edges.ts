@@ -2,7 +2,8 @@
 import { lightnessFromLuminance } from '../colour/lab';
 import { linearFromByte } from '../colour/srgb';
 import { stepIndices, ValueStep } from '../colour/values';
-import { dilateMax, erodeMin, gaussian } from '../raster/filters';
+import { gaussianSoftening } from '../raster/filters';
+import { filtered, softening, spreading } from '../raster/kernels/kernels';
 import { everyThirdFrom, Mask, Plane, Point, RgbImage } from '../raster/image';
 
 export interface EdgeShares {
@@ -22,6 +23,8 @@ export interface BoundaryPoint {
 }
 
 const LOST_CONTRAST = 4;
+/** Softness of the form where thin dark lines are closed over. */
+const CLOSED = gaussianSoftening(1.6);
 const RIDGE = 7;
 /** Rise from a tenth to nine tenths within this many mark-size px is sharp. */
 const SHARP_PX = 5;
@@ -104,7 +107,7 @@ export function readEdges(
   steps: readonly ValueStep[],
   leftOut: Mask | null = null,
 ): { shares: EdgeShares; points: BoundaryPoint[] } {
-  const closed = gaussian(erodeMin(dilateMax(form, 3), 3), 1.6);
+  const closed = filtered(form, spreading(3, false), spreading(3, true), softening(CLOSED));
   const { width: w, height: h, data } = closed;
   const factor = mark.width / form.width;
   const points: BoundaryPoint[] = [];

@@ -1,6 +1,6 @@
 /** Knows how far colour strays from its line: the distance of colour borders to the drawn line that runs beside them. */
 import { LabPlanes } from '../colour/lab';
-import { erodeMin, gaussian, gaussianSoftening } from '../raster/filters';
+import { erodeMin, gaussianSoftening } from '../raster/filters';
 import { depthBetween, Rise } from '../raster/kernels/kernels';
 import { filledRise } from '../raster/kernels/layers';
 import { everyThirdFrom, Plane, plane } from '../raster/image';
@@ -18,6 +18,8 @@ export interface ColourSlack {
 
 /** How far beside a line its sides are looked for, px, and how dark it must stand out (L*). */
 const LINE_REACH = 5;
+/** How soft a line is looked at, and what lies around it. */
+const [NEAR, AROUND] = [0.8, 4].map(gaussianSoftening);
 const LINE_DEPTH = 9;
 /** How soft is what is filled in under a line: 1.5 px. */
 const FILL = gaussianSoftening(1.5);
@@ -48,7 +50,7 @@ function lineDepth(lightness: Plane): Plane {
   ])
     for (let d = 2; d <= LINE_REACH; d++) steps.push(Math.max(1, Math.round(d / Math.hypot(dx, dy))) * (dy * w + dx));
   // A line is darker than what lies around it as a whole, too.
-  return depthBetween(gaussian(lightness, 0.8), gaussian(lightness, 4), LINE_REACH, Int32Array.from(new Set(steps)));
+  return depthBetween(lightness, NEAR, AROUND, LINE_REACH, Int32Array.from(new Set(steps)));
 }
 
 /** 1 where there is no line, 0 on it. */

@@ -1,6 +1,6 @@
 /** Knows how to smooth planes: Gaussians by direct kernel or by repeated boxes, with edges repeated. */
 import { Plane } from './image';
-import { softened, Softening } from './kernels/kernels';
+import { filtered, softening, Softening } from './kernels/kernels';
 
 export { box, dilateMax, erodeMin, separable } from './kernels/kernels';
 
@@ -27,5 +27,5 @@ export function gaussianSoftening(sigma: number): Softening {
 
 /** Gaussian blur, sigma in px. */
 export function gaussian(source: Plane, sigma: number): Plane {
-  return sigma <= 0 ? { ...source, data: source.data.slice() } : softened(source, gaussianSoftening(sigma));
+  return sigma <= 0 ? { ...source, data: source.data.slice() } : filtered(source, softening(gaussianSoftening(sigma)));
 }

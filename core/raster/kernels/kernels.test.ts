@@ -10,6 +10,7 @@ import {
   besideLines,
   box,
   distancesFrom,
+  filtered,
   depthBetween,
   dilateMax,
   distance,
@@ -24,7 +25,7 @@ import {
   pieceSums,
   relit,
   separable,
-  softened,
+  softening,
   squaredUp,
   steepestRise,
   stepsOf,
@@ -207,7 +208,7 @@ test('three running means one after another are a soft bell', () => {
   const p = noise(90, 40);
   const by = { radii: [3, 3, 4] as const };
   const plain = by.radii.reduce((at, r) => box(at, r), p);
-  expect(worst(steady(() => softened(p, by)).data, plain.data)).toBeLessThan(5e-4);
+  expect(worst(steady(() => filtered(p, softening(by))).data, plain.data)).toBeLessThan(5e-4);
 });
 
 test.each(SIZES)('what hangs together in %i × %i, and its size, middle and box', (w, h) => {
@@ -301,13 +302,15 @@ test('the surface beside lines, and how deep a px lies between its sides', () =>
   expect(pixels).toBe(plain[3]);
   squares.forEach((v, k) => expect(v / plain[k]).toBeCloseTo(1, 5));
   const steps = [2, 3 * w, 2 * w + 2];
-  const deep = steady(() => depthBetween(planes[0], planes[1], 5, Int32Array.from(steps))).data;
+  const [soft, around] = [{ kernel: Float32Array.of(0.25, 0.5, 0.25) }, { radii: [1, 2, 2] as const }];
+  const [near, wide] = [soft, around].map((by) => filtered(planes[0], softening(by)).data);
+  const deep = steady(() => depthBetween(planes[0], soft, around, 5, Int32Array.from(steps))).data;
   for (let y = 0; y < h; y++)
     for (let x = 0; x < w; x++) {
       const i = y * w + x;
-      const v = planes[0].data[i];
-      const inside = x >= 5 && y >= 5 && x < w - 5 && y < h - 5 && v <= planes[1].data[i] - 1.5;
-      const most = Math.max(0, ...steps.map((d) => Math.min(planes[0].data[i + d], planes[0].data[i - d]) - v));
+      const v = near[i];
+      const inside = x >= 5 && y >= 5 && x < w - 5 && y < h - 5 && v <= wide[i] - 1.5;
+      const most = Math.max(0, ...steps.map((d) => Math.min(near[i + d], near[i - d]) - v));
       expect(deep[i]).toBeCloseTo(inside ? most : 0, 4);
     }
 });

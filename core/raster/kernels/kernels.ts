@@ -43,31 +43,45 @@ export function softenAt(arena: Arena, from: number, to: number, w: number, h: n
   } else arena.run.boxes(from, to, w, h, ...by.radii, arena.room(4 * boxWork(w, h, Math.max(...by.radii))));
 }
 
-/** A softened plane, edges repeated. */
-export function softened(source: Plane, by: Softening): Plane {
+/** From a plane at one address to another. */
+export type Filter = (arena: Arena, from: number, to: number, w: number, h: number) => void;
+
+/** A plane after some filters, one after another, of which only the last one's is copied out. */
+export function filtered(source: Plane, ...filters: readonly Filter[]): Plane {
   const { width, height } = source;
   return once((arena) => {
-    const from = arena.write(source.data);
-    const to = arena.room(width * height * 4);
-    softenAt(arena, from, to, width, height, by);
-    return { width, height, data: arena.floats(to, width * height) };
+    let at = arena.write(source.data);
+    for (const filter of filters) {
+      const to = arena.room(width * height * 4);
+      arena.aside((scratch) => filter(scratch, at, to, width, height));
+      at = to;
+    }
+    return { width, height, data: arena.floats(at, width * height) };
   });
 }
+
+/** Softens, edges repeated. */
+export const softening =
+  (by: Softening): Filter =>
+  (arena, from, to, w, h) =>
+    softenAt(arena, from, to, w, h, by);
 
 /** Largest (smallest where `low` is set) values of a plane at one address, into another. */
 export function spreadAt(arena: Arena, from: number, to: number, w: number, h: number, radius: number, low: boolean): void {
   arena.run.spread(from, to, w, h, radius, low, arena.room(4 * separableWork(w, h, radius, radius)));
 }
 
-function spread(source: Plane, radius: number, low: boolean): Plane {
-  return through(source, 0, (arena, from, to) => spreadAt(arena, from, to, source.width, source.height, radius, low));
-}
+/** Largest (smallest where `low` is set) value in a square of (2r+1) px round each pixel, edges repeated. */
+export const spreading =
+  (radius: number, low: boolean): Filter =>
+  (arena, from, to, w, h) =>
+    spreadAt(arena, from, to, w, h, radius, low);
 
 /** Largest value in a square of (2r+1) px round each pixel, edges repeated. */
-export const dilateMax = (source: Plane, radius: number): Plane => spread(source, radius, false);
+export const dilateMax = (source: Plane, radius: number): Plane => filtered(source, spreading(radius, false));
 
 /** Smallest value in a square of (2r+1) px round each pixel. */
-export const erodeMin = (source: Plane, radius: number): Plane => spread(source, radius, true);
+export const erodeMin = (source: Plane, radius: number): Plane => filtered(source, spreading(radius, true));
 
 export interface Tensor {
   /** Angle along the strokes, degrees [0, 180) as seen. */
@@ -274,6 +288,17 @@ export const pairLengths = (a: Float32Array, b: Float32Array): Float32Array =>
     return arena.floats(to, a.length);
   });
 
+/** How steeply a plane rises at each px, by a derivative's two kernels. */
+export const steepnessBy = (source: Plane, derive: Float32Array, soften: Float32Array): Plane =>
+  filtered(source, (arena, from, to, w, h) => {
+    const r = derive.length >> 1;
+    const [d, s, down] = [arena.write(derive), arena.write(soften), arena.room(4 * w * h)];
+    const work = arena.room(4 * separableWork(w, h, r, r));
+    arena.run.separable(from, to, w, h, d, r, s, r, work);
+    arena.run.separable(from, down, w, h, s, r, d, r, work);
+    arena.run.lengths(to, down, to, w * h);
+  });
+
 /** Area means of sRGB bytes in linear light; `linear` is the table of 256 bytes' linear light, `encode` that of 16385 steps back. */
 export function areaMeans(image: RgbImage, xs: readonly Span[], ys: readonly Span[], linear: Float32Array, encode: Uint8Array): Uint8Array {
   return once((arena) => areaMeansIn(arena, image, xs, ys, linear, encode));
@@ -461,16 +486,14 @@ export function strips(source: Plane, rect: Rect, angle: number, wide: number): 
   });
 }
 
-/** How far each px lies under both sides of it, at steps of px numbers to one side, where it is under `around` by 1.5 too. */
-export function depthBetween(source: Plane, around: Plane, reach: number, steps: Int32Array): Plane {
-  const { width, height } = source;
-  return once((arena) => {
-    const [from, wide, pairs] = [arena.write(source.data), arena.write(around.data), arena.write(steps)];
-    const to = arena.room(4 * width * height);
-    arena.run.depth(from, wide, to, width, height, reach, pairs, steps.length);
-    return { width, height, data: arena.floats(to, width * height) };
+/** How far each px of a softened plane lies under both sides of it, at steps of px numbers to one side, where it is under what is around it by 1.5 too. */
+export const depthBetween = (source: Plane, soft: Softening, around: Softening, reach: number, steps: Int32Array): Plane =>
+  filtered(source, (arena, from, to, w, h) => {
+    const [own, wide, pairs] = [arena.room(4 * w * h), arena.room(4 * w * h), arena.write(steps)];
+    softenAt(arena, from, own, w, h, soft);
+    softenAt(arena, from, wide, w, h, around);
+    arena.run.depth(own, wide, to, w, h, reach, pairs, steps.length);
   });
-}
 
 export interface Rise<T = Float32Array> {
   /** How fast the channels change together along the steepest way, units a pixel. */

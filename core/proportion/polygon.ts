@@ -90,9 +90,7 @@ export function clippedArea(subject: readonly Point[], clip: readonly Point[]): 
       sp = sq;
     }
     n = m / 2;
-    const kept = from;
-    from = to;
-    to = kept;
+    [from, to] = [to, from];
   }
   let area = 0;
   for (let i = 0, j = n - 1; i < n; j = i++) area += from[2 * j] * from[2 * i + 1] - from[2 * i] * from[2 * j + 1];

@@ -9,31 +9,35 @@ import { thin } from '../thin';
 import {
   besideLines,
   box,
-  distancesFrom,
-  filtered,
   depthBetween,
   dilateMax,
   distance,
+  distancesFrom,
   erodeMin,
+  filtered,
   histogram,
   labOf,
   lightnessOf,
   litEvenly,
   metColours,
   nearestForms,
+  numbersAt,
   pairLengths,
   pieceSums,
   relit,
   separable,
   softening,
+  spreading,
   squaredUp,
   steepestRise,
+  steepnessBy,
   stepsOf,
   strips,
   tensor,
   weighed,
   weightedLight,
 } from './kernels';
+import { keepAnew, letGo } from './memory';
 
 const SIZES = [
   [384, 384],
@@ -202,6 +206,30 @@ test.each([
           }
         expect(Math.abs(small.data[3 * (y * tow + x) + c] - byteFromLinear(sum / all))).toBeLessThanOrEqual(1);
       }
+});
+
+test.each(SIZES)('filters one after another, and how steeply a plane rises, on %i × %i px', (w, h) => {
+  const p = noise(w, h);
+  const by = { kernel: Float32Array.of(0.25, 0.5, 0.25) };
+  const both = steady(() => filtered(p, spreading(2, false), softening(by)));
+  expect(worst(both.data, filtered(dilateMax(p, 2), softening(by)).data)).toBe(0);
+  expect(worst(filtered(p).data, p.data)).toBe(0);
+  const [derive, soften] = [Float32Array.of(-0.5, 0, 0.5), by.kernel];
+  const [dx, dy] = [separable(p, derive, soften).data, separable(p, soften, derive).data];
+  const steep = Array.from(dx, (v, i) => Math.hypot(v, dy[i]));
+  expect(worst(steady(() => steepnessBy(p, derive, soften)).data, steep)).toBeLessThan(1e-5);
+});
+
+test('numbers at some px of a plane, in the loops’ memory or copied out of it; of one let go of unseen there are none', () => {
+  const places = [0, 41, 130, 1199];
+  const [derive, soften] = [Float32Array.of(-0.5, 0, 0.5), Float32Array.of(0.25, 0.5, 0.25)];
+  keepAnew();
+  const { angle, weight } = tensor(noise(40, 30), derive, soften, 0.5);
+  const there = [...numbersAt(angle, places)];
+  expect(there).toEqual(places.map((i) => angle.data[i]));
+  letGo();
+  expect([...numbersAt(angle, places)]).toEqual(there);
+  expect(() => numbersAt(weight, places)).toThrow('let go');
 });
 
 test('three running means one after another are a soft bell', () => {

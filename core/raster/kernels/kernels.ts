@@ -2,47 +2,6 @@
 import { Mask, Plane, Rect, RgbImage } from '../image';
 import { Arena, keeping, once, SPARE } from './memory';
 
-/** A plane made from a plane, with so many numbers of working room. */
-function through(source: Plane, work: number, run: (arena: Arena, from: number, to: number, work: number) => void): Plane {
-  const { width, height } = source;
-  return once((arena) => {
-    const from = arena.write(source.data);
-    const to = arena.room(width * height * 4);
-    run(arena, from, to, arena.room(work * 4));
-    return { width, height, data: arena.floats(to, width * height) };
-  });
-}
-
-const separableWork = (w: number, h: number, rx: number, ry: number) => w * (h + 2 * ry) + w + 2 * rx;
-const boxWork = (w: number, h: number, r: number) => w * h + 8 * (w + 2 * r) + 64;
-
-/** Rows convolved with one kernel, columns with another; both of odd length, edges repeated. Taps are summed in 32-bit floats. */
-export function separable(source: Plane, kx: Float32Array, ky: Float32Array): Plane {
-  const { width: w, height: h } = source;
-  const [rx, ry] = [kx.length >> 1, ky.length >> 1];
-  return through(source, separableWork(w, h, rx, ry), (arena, from, to, work) =>
-    arena.run.separable(from, to, w, h, arena.write(kx), rx, arena.write(ky), ry, work),
-  );
-}
-
-/** Running mean over a square of (2r+1) px, edges repeated. */
-export function box(source: Plane, radius: number): Plane {
-  const { width: w, height: h } = source;
-  return through(source, boxWork(w, h, radius), (arena, from, to, work) => arena.run.box(from, to, w, h, radius, work));
-}
-
-/** How to soften: by a kernel along both axes, or by three running means of these radii. */
-export type Softening = { kernel: Float32Array } | { radii: readonly [number, number, number] };
-
-/** Softens a plane at one address into another, inside an arena; what it needs beside them is taken from there. */
-export function softenAt(arena: Arena, from: number, to: number, w: number, h: number, by: Softening): void {
-  if ('kernel' in by) {
-    const r = by.kernel.length >> 1;
-    const k = arena.write(by.kernel);
-    arena.run.separable(from, to, w, h, k, r, k, r, arena.room(4 * separableWork(w, h, r, r)));
-  } else arena.run.boxes(from, to, w, h, ...by.radii, arena.room(4 * boxWork(w, h, Math.max(...by.radii))));
-}
-
 /** From a plane at one address to another. */
 export type Filter = (arena: Arena, from: number, to: number, w: number, h: number) => void;
 
@@ -58,6 +17,32 @@ export function filtered(source: Plane, ...filters: readonly Filter[]): Plane {
     }
     return { width, height, data: arena.floats(at, width * height) };
   });
+}
+
+const separableWork = (w: number, h: number, rx: number, ry: number) => w * (h + 2 * ry) + w + 2 * rx;
+const boxWork = (w: number, h: number, r: number) => w * h + 8 * (w + 2 * r) + 64;
+
+/** Rows convolved with one kernel, columns with another; both of odd length, edges repeated. Taps are summed in 32-bit floats. */
+export const separable = (source: Plane, kx: Float32Array, ky: Float32Array): Plane =>
+  filtered(source, (arena, from, to, w, h) => {
+    const [rx, ry] = [kx.length >> 1, ky.length >> 1];
+    arena.run.separable(from, to, w, h, arena.write(kx), rx, arena.write(ky), ry, arena.room(4 * separableWork(w, h, rx, ry)));
+  });
+
+/** Running mean over a square of (2r+1) px, edges repeated. */
+export const box = (source: Plane, radius: number): Plane =>
+  filtered(source, (arena, from, to, w, h) => arena.run.box(from, to, w, h, radius, arena.room(4 * boxWork(w, h, radius))));
+
+/** How to soften: by a kernel along both axes, or by three running means of these radii. */
+export type Softening = { kernel: Float32Array } | { radii: readonly [number, number, number] };
+
+/** Softens a plane at one address into another, inside an arena; what it needs beside them is taken from there. */
+export function softenAt(arena: Arena, from: number, to: number, w: number, h: number, by: Softening): void {
+  if ('kernel' in by) {
+    const r = by.kernel.length >> 1;
+    const k = arena.write(by.kernel);
+    arena.run.separable(from, to, w, h, k, r, k, r, arena.room(4 * separableWork(w, h, r, r)));
+  } else arena.run.boxes(from, to, w, h, ...by.radii, arena.room(4 * boxWork(w, h, Math.max(...by.radii))));
 }
 
 /** Softens, edges repeated. */
@@ -113,12 +98,13 @@ export function tensor(source: Plane, derive: Float32Array, soften: Float32Array
 }
 
 /** A plane's numbers at some of its px; of one that is in the loops' memory these alone are copied out. */
-export function numbersAt(source: Plane, places: ArrayLike<number>): Float32Array {
-  const out = new Float32Array(places.length);
-  const all = once((arena) => arena.seen(source));
-  for (let k = 0; k < out.length; k++) out[k] = all[places[k]];
-  return out;
-}
+export const numbersAt = (source: Plane, places: readonly number[]): Float32Array =>
+  once((arena) => {
+    const all = arena.seen(source);
+    const out = new Float32Array(places.length);
+    for (let k = 0; k < out.length; k++) out[k] = all[places[k]];
+    return out;
+  });
 
 /** Weights of a field's angles inside a rectangle, by whole degrees. */
 export const densityIn = ({ angle, weight }: Tensor, rect: Rect): Float64Array =>

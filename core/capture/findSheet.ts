@@ -327,6 +327,66 @@ function refine(image: RgbImage, quad: readonly Point[], scale: number): Point[]
   return corners.map((p) => [(p[0] + 0.5) / k, (p[1] + 0.5) / k]);
 }
 
+/** Four lines that meet in a quadrilateral: numbers of the lines that meet in each corner, in order; a side lies on the second of its first corner's. */
+type Meeting = readonly [p: number, q: number][];
+
+interface Quad {
+  corners: Point[];
+  meeting: Meeting;
+  size: number;
+  /** Long side over short one. */
+  ratio: number;
+}
+
+/** Angle between two lines, degrees. */
+function apart(a: Line, b: Line): number {
+  const d = Math.abs(a.theta - b.theta);
+  return Math.min(d, 180 - d);
+}
+
+/** A quadrilateral by its corners; null where it is not convex or too small. */
+function quadOf(corners: Point[], meeting: Meeting, area: number): Quad | null {
+  const signed = signedArea(corners);
+  const size = Math.abs(signed);
+  if (size < 0.1 * area || size > 0.985 * area) return null;
+  const turn = Math.sign(signed);
+  const lengths: number[] = [];
+  for (let s = 0; s < 4; s++) {
+    const [a, b, c] = [corners[s], corners[(s + 1) % 4], corners[(s + 2) % 4]];
+    if (Math.sign((b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0])) !== turn) return null;
+    lengths.push(Math.hypot(b[0] - a[0], b[1] - a[1]));
+  }
+  if (Math.min(...lengths) < 0.12 * SEARCH_SIDE) return null;
+  const w = (lengths[0] + lengths[2]) / 2;
+  const h = (lengths[1] + lengths[3]) / 2;
+  return { corners, meeting, size, ratio: Math.max(w, h) / Math.min(w, h) };
+}
+
+/** Quadrilaterals that two pairs of lines, each pair nearly parallel, make within a picture. */
+function* quadsOf(lines: readonly Line[], width: number, height: number): Generator<Quad> {
+  const met = lines.map((a) => lines.map((b) => meet(a, b)));
+  const slack = 0.03 * SEARCH_SIDE;
+  const outside = ([x, y]: Point) => x < -slack || y < -slack || x > width + slack || y > height + slack;
+  for (let i = 0; i < lines.length; i++)
+    for (let j = i + 1; j < lines.length; j++) {
+      if (apart(lines[i], lines[j]) > 38) continue;
+      for (let k = 0; k < lines.length; k++) {
+        if (k === i || k === j || apart(lines[i], lines[k]) < 48) continue;
+        for (let l = k + 1; l < lines.length; l++) {
+          if (l === i || l === j || apart(lines[k], lines[l]) > 38 || apart(lines[j], lines[l]) < 48) continue;
+          const corners = [met[i][k], met[k][j], met[j][l], met[l][i]];
+          if (corners.some((p) => !p || outside(p))) continue;
+          // prettier-ignore
+          const quad = quadOf(corners as Point[], [[i, k], [k, j], [j, l], [l, i]], width * height);
+          if (quad) yield quad;
+        }
+      }
+    }
+}
+
+/** What edges under its sides, and a rim where it differs from what is round it, can add to a quadrilateral's score. */
+const [SIDES_AT_MOST, RIM] = [1.85, 0.5];
+
 /** Finds the sheet, or null where no quadrilateral has enough edge under all four sides. `aspect` (long ÷ short side) helps to choose. */
 export function findSheet(photo: RgbImage, aspect: number | null): FoundSheet | null {
   const small = reduceToLongSide(photo, SEARCH_SIDE);
@@ -337,64 +397,27 @@ export function findSheet(photo: RgbImage, aspect: number | null): FoundSheet | 
   const planes = [lab.L, lab.a, lab.b];
   const area = small.width * small.height;
   let best: { quad: Point[]; score: number; least: number; ratio: number } | null = null;
-  const apart = (a: Line, b: Line) => {
-    const d = Math.abs(a.theta - b.theta);
-    return Math.min(d, 180 - d);
-  };
-  const sideCache = new Map<string, { share: number; strength: number }>();
-  for (let i = 0; i < lines.length; i++)
-    for (let j = i + 1; j < lines.length; j++) {
-      if (apart(lines[i], lines[j]) > 38) continue;
-      for (let k = 0; k < lines.length; k++) {
-        if (k === i || k === j || apart(lines[i], lines[k]) < 48) continue;
-        for (let l = k + 1; l < lines.length; l++) {
-          if (l === i || l === j || apart(lines[k], lines[l]) > 38 || apart(lines[j], lines[l]) < 48) continue;
-          const names = [
-            [i, k],
-            [k, j],
-            [j, l],
-            [l, i],
-          ] as const;
-          const points = names.map(([p, q]) => meet(lines[p], lines[q]));
-          if (points.some((p) => !p)) continue;
-          const quad = points as Point[];
-          const slack = 0.03 * SEARCH_SIDE;
-          if (quad.some(([x, y]) => x < -slack || y < -slack || x > small.width + slack || y > small.height + slack)) continue;
-          const size = Math.abs(signedArea(quad));
-          if (size < 0.1 * area || size > 0.985 * area) continue;
-          const turn = Math.sign(signedArea(quad));
-          let sides = 0;
-          let least = 1;
-          let strength = 0;
-          let convex = true;
-          const lengths: number[] = [];
-          for (let s = 0; s < 4; s++) {
-            const [a, b, c] = [quad[s], quad[(s + 1) % 4], quad[(s + 2) % 4]];
-            if (Math.sign((b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0])) !== turn) convex = false;
-            lengths.push(Math.hypot(b[0] - a[0], b[1] - a[1]));
-          }
-          if (!convex || Math.min(...lengths) < 0.12 * SEARCH_SIDE) continue;
-          for (let s = 0; s < 4; s++) {
-            const onLine = names[s][1];
-            const key = `${onLine}|${names[s][0]}|${names[(s + 1) % 4][1]}`;
-            let got = sideCache.get(key);
-            if (!got) sideCache.set(key, (got = support(edges, quad[s], quad[(s + 1) % 4])));
-            least = Math.min(least, got.share);
-            sides += got.share;
-            strength += Math.min(1, got.strength / 5);
-            if (least < 0.4) break;
-          }
-          if (least < 0.4) continue;
-          const w = (lengths[0] + lengths[2]) / 2;
-          const h = (lengths[1] + lengths[3]) / 2;
-          const ratio = Math.max(w, h) / Math.min(w, h);
-          const fit = aspect === null ? 0 : Math.exp(-((Math.log(ratio / aspect) / 0.16) ** 2));
-          const score =
-            sides / 4 + 0.6 * least + 0.25 * (strength / 4) + 0.9 * (size / area) ** 0.5 + 0.5 * fit + 0.5 * rimContrast(planes, quad);
-          if (!best || score > best.score) best = { quad, score, least, ratio };
-        }
-      }
+  const supports = new Map<number, { share: number; strength: number }>();
+  for (const { corners: quad, meeting, size, ratio } of quadsOf(lines, small.width, small.height)) {
+    const fit = aspect === null ? 0 : Math.exp(-((Math.log(ratio / aspect) / 0.16) ** 2));
+    const shape = 0.9 * (size / area) ** 0.5 + 0.5 * fit;
+    // What could not be the best with edges under the whole of its sides, and then with the best of rims, is looked at no further.
+    if (best && shape + SIDES_AT_MOST + RIM < best.score) continue;
+    let [sides, least, strength] = [0, 1, 0];
+    for (let s = 0; s < 4 && least >= 0.4; s++) {
+      const key = (meeting[s][1] * lines.length + meeting[s][0]) * lines.length + meeting[(s + 1) % 4][1];
+      let got = supports.get(key);
+      if (!got) supports.set(key, (got = support(edges, quad[s], quad[(s + 1) % 4])));
+      least = Math.min(least, got.share);
+      sides += got.share;
+      strength += Math.min(1, got.strength / 5);
     }
+    if (least < 0.4) continue;
+    const bySides = sides / 4 + 0.6 * least + 0.25 * (strength / 4);
+    if (best && shape + bySides + RIM < best.score) continue;
+    const score = shape + bySides + RIM * rimContrast(planes, quad);
+    if (!best || score > best.score) best = { quad, score, least, ratio };
+  }
   if (!best || best.least < 0.45) return null;
   const corners = clockwise(refine(photo, clockwise(best.quad), scale));
   const slant = aspect === null ? 1 : Math.max(best.ratio / aspect, aspect / best.ratio);

@@ -118,12 +118,15 @@ export function sharpened(belief: Belief, power: number): Belief {
 
 export const weighKinds = (e: Evidence): Belief => kindChances(cluesOf(e), e.groundKnown, KIND_MODEL);
 
-/** Likelier one of these than not: often plain where which of them it is is not. */
-export function isLikely(belief: Belief, kinds: Kinds): boolean {
+/** Chance that it is one of these. */
+export function chanceOf(belief: Belief, kinds: Kinds): number {
   let sum = 0;
   for (const k of MARK_KINDS) if (kinds.has(k)) sum += belief[k];
-  return sum > 0.5;
+  return sum;
 }
+
+/** Likelier one of these than not: often plain where which of them it is is not. */
+export const isLikely = (belief: Belief, kinds: Kinds): boolean => chanceOf(belief, kinds) > 0.5;
 
 /** Chance turned into how often such a one was right on material that the coefficients were not fitted on; straight lines between. */
 function calibrated(belief: number, reliability: Reliability): number {

@@ -1,4 +1,6 @@
 /** Mark readings on generated patches of known truth: spacing 7–40 px, width 1.2–5 px, jitter to 20 %. */
+import { SAMPLE_HANDS } from '../../atelier/hands';
+import { measurer } from '../../tests/support/measured';
 import { labPlanes } from '../colour/lab';
 import { addNoise, blankPatch, drawHatch, drawLine, HatchTruth, seededRandom, stipplePatch } from '../../tests/support/patches';
 import { RgbImage } from '../raster/image';
@@ -151,4 +153,16 @@ test('a whole picture is read by its worked part, whatever margin surrounds it',
   expect(shares!['parallel-hatch']).toBeGreaterThan(0.6);
   expect(reading.spacing!.px).toBeCloseTo(12, 0);
   expect(Math.abs(axialDifference(30, reading.directions[0].angle))).toBeLessThan(2);
+});
+
+test('where it is in doubt whether strokes lie side by side, their length is told with an error that spans both ways of following them', async () => {
+  const hand = SAMPLE_HANDS.find((h) => h.key === 'raake')!;
+  const work = hand.works.find((w) => w.title.startsWith('Foremast'))!;
+  const { image } = await hand.draw(work, 2);
+  const doubtful = measurer(image, work.widthMm).at({ per: 'mm', px: 2 }).features['marks.strokeLength'];
+  expect(doubtful.spread! / doubtful.value!).toBeGreaterThan(0.3);
+  const plain = blankPatch(900, 700);
+  drawHatch(plain, { angle: 30, spacing: 12, width: 2.4, length: 80, jitter: 0.06 }, seededRandom(9));
+  const clear = readOverall(addNoise(plain, 1.5, seededRandom(10)), GROUND, { ...SCALE, pictureWidth: 900 });
+  expect(clear.spread.strokeLength! / clear.reading.strokeLength!.px).toBeLessThan(0.2);
 });

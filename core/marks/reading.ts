@@ -2,10 +2,10 @@
 import { SheetTone } from '../colour/sheetTone';
 import { Mask, mask, Point, Rect, RgbImage } from '../raster/image';
 import { putAway } from '../raster/kernels/closeUp';
-import { axialDifference, clamp, median, medianError, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
+import { axialDifference, clamp, mean, median, medianError, quantile, standardDeviation, weightedQuantile } from '../raster/statistics';
 import { amongThemselves } from './among';
 import { crossingOf, gatherEvidence } from './evidence';
-import { CROSSED, decideKind, DRAWN, EVEN, HATCHED, isLikely, MARK_KINDS, MarkKind, ONE_WAY, STROKES, weighKinds } from './kinds';
+import { chanceOf, CROSSED, decideKind, DRAWN, EVEN, HATCHED, isLikely, MARK_KINDS, MarkKind, ONE_WAY, STROKES, weighKinds } from './kinds';
 import { addCourses, coursesOf, crossingAmong } from './crossing';
 import { distributionsOf, MarkDistributions } from './distributions';
 import { readWidths, WidthReading } from './lineWidth';
@@ -185,6 +185,31 @@ function followed({ points }: Stroke, places: TilePlaces): boolean {
   return Math.abs(axialDifference(lean, near.evidence.meanAngle)) < ASTRAY;
 }
 
+/** Where strokes side by side are so nearly as likely as not, their lengths are read both ways. */
+const UNCLEAR = 0.15;
+
+/** Lengths of strokes that neither another nor the window cuts off, px. */
+function freeLengths(strokes: readonly Stroke[]): number[] {
+  const out: number[] = [];
+  for (const s of strokes) if (!s.cut && s.length > 8) out.push(s.length);
+  return out;
+}
+
+/** By how much of it a window's length is otherwise where its strokes are, or are not, followed over the hollows of the paper; 0 where it is clear which. */
+function lengthDoubt(tiles: readonly TileReading[], { strokes, follow }: Workup, own: number): number {
+  const chance = Math.max(...tiles.map((t) => chanceOf(t.belief, ONE_WAY)));
+  if (Math.abs(chance - 0.5) > UNCLEAR) return 0;
+  const other = freeLengths(chance > 0.5 ? strokes : follow());
+  return other.length > 5 ? Math.abs(Math.log(median(other) / own)) : 0;
+}
+
+/** Spread of the lengths of windows, px: how they differ, and how otherwise they could be read; null where neither shows. */
+function lengthSpread({ length, lengthDoubt: doubt }: WindowReadings): number | null {
+  const among = rangeSpread(length);
+  const either = length.length ? 0.5 * mean(doubt) * median(length) : 0;
+  return among === null && !either ? null : Math.hypot(among ?? 0, either);
+}
+
 /** Spread of the weighted values as a standard deviation from the 16–84 % range; null with fewer than 3. */
 function rangeSpread(values: readonly number[]): number | null {
   return values.length < 3 ? null : (quantile(values, 0.84) - quantile(values, 0.16)) / 2;
@@ -200,6 +225,7 @@ interface WindowReadings {
   weight: number[];
   angle: number[];
   length: number[];
+  lengthDoubt: number[];
   /** Courses of the strokes where they cross, px by degrees. */
   courses: Float64Array;
 }
@@ -237,6 +263,7 @@ export function readOverall(
     weight: [],
     angle: [],
     length: [],
+    lengthDoubt: [],
     courses: new Float64Array(180),
   };
   for (const rect of chooseWindows(image.width, image.height)) {
@@ -274,13 +301,12 @@ export function readOverall(
     const oneWay = windowTiles.some((t) => t.oneWay);
     const seen = oneWay ? work.follow() : work.strokes;
     const clear: Stroke[] = [];
-    const free: number[] = [];
-    for (const s of seen) {
-      if (followed(s, places)) clear.push(s);
-      if (!s.cut && s.length > 8) free.push(s.length);
-    }
+    for (const s of seen) if (followed(s, places)) clear.push(s);
     strokes.push(...(clear.length >= 12 ? clear : seen));
-    if (free.length > 5) windows.length.push(median(free));
+    const free = freeLengths(seen);
+    if (free.length <= 5) continue;
+    windows.length.push(median(free));
+    windows.lengthDoubt.push(lengthDoubt(windowTiles, work, median(free)));
   }
   putAway();
   return summarise(amongThemselves(tiles), density.some((v) => v > 0) ? density : lineDensity, strokes, windows, surfaces, textures, scale);
@@ -382,7 +408,7 @@ function summarise(
       spacing: own(rangeSpread(windows.spacing)),
       spacingVariation: spacing === null ? null : (medianError(windows.variation) ?? FEW_VARIATIONS),
       lineWidth: own(rangeSpread(windows.width.map((w) => w.px))),
-      strokeLength: own(rangeSpread(windows.length)),
+      strokeLength: own(lengthSpread(windows)),
       straightness: followedStrokes.straightness === null ? null : medianError(uncut(long).map((s) => s.straightness)),
       direction: spread,
       coverage: standardDeviation(coverages) / Math.sqrt(Math.max(1, coverages.length)),

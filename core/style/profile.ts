@@ -27,7 +27,7 @@ import { withProportions } from './proportionFeatures';
 import { readingSpread } from './readingError';
 
 /** Raised whenever the same picture would read, or be compared, differently. */
-export const PROFILE_VERSION = 13;
+export const PROFILE_VERSION = 14;
 
 export interface ProfileOptions extends ReadAs {
   patches?: readonly Rect[];

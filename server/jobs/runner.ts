@@ -1,4 +1,4 @@
-/** Knows how a server works through the queue: a lane for each background thread, leases renewed while jobs run. */
+/** Knows how a server works through the queue: a lane for each background thread and one more, leases renewed while jobs run. */
 import { hostname } from 'node:os';
 import { CoreError } from '../../core/errors';
 import { changing, connectedFor, database } from '../database/connection';
@@ -66,8 +66,11 @@ function everySoOften(ms: number, what: string, work: () => Promise<unknown>): (
   return () => clearInterval(timer);
 }
 
-/** Starts the loop of this process; a second call changes nothing. */
-export function startRunner(parallel = backgroundThreads()): void {
+/**
+ * Starts the loop of this process; a second call changes nothing. While one job is at the database, which waits for pages, another has its thread:
+ * so there is one more of them than threads.
+ */
+export function startRunner(parallel = backgroundThreads() + 1): void {
   if (holder.__oldhandRunner) return;
   const owner = `${hostname().slice(0, 30)}:${process.pid}:${Math.random().toString(36).slice(2, 8)}`;
   let stopped = false;

@@ -80,7 +80,7 @@ const raw = (image: RgbImage) =>
   });
 
 export async function encodePng(image: RgbImage): Promise<Buffer> {
-  return raw(image).png({ compressionLevel: 3 }).toBuffer();
+  return raw(image).png({ compressionLevel: 1 }).toBuffer();
 }
 
 /** A JPEG for screens with its long side at most `side`. */

@@ -1,7 +1,7 @@
 /** Fits how kinds of mark are told; prints the data file's object and the tables of what was left out. */
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { FITTED, ModelName } from '../renderers';
+import { MODEL_NAMES, ModelName } from '../renderers';
 import { evidenceCode, hashOf } from './evidenceCode';
 import { amongPlaces, fitKinds, leaveOneOut, reliabilityOf } from './kinds';
 import { drawnExamples, Example, pictureTiles, realExamples } from './material';
@@ -36,7 +36,7 @@ async function main(args: readonly string[]): Promise<void> {
     process.exit(2);
   }
   const examples: Example[] = [];
-  for (const model of FITTED)
+  for (const model of MODEL_NAMES)
     examples.push(...(await remembered(model, [...NAMED, ...drawnBy(model)], () => drawnExamples(model, MANY, SEED))));
   examples.push(...real);
   const { judged, sharper } = leaveOneOut(examples, await remembered('places', NAMED, () => pictureTiles(folder)));

@@ -42,9 +42,6 @@ const STROKE_MODELS = {
 } as const;
 export type ModelName = keyof typeof STROKE_MODELS;
 export const MODEL_NAMES = Object.keys(STROKE_MODELS) as ModelName[];
-/** Never fitted on, so that something is left which what is fitted has not seen: how it does on these is how it does on a stranger's. */
-export const UNSEEN: readonly ModelName[] = ['vector', 'solids', 'flow'];
-export const FITTED = MODEL_NAMES.filter((model) => !UNSEEN.includes(model));
 
 const lightness = ([r, g, b]: Colour) => 0.3 * r + 0.59 * g + 0.11 * b;
 const anyColour = (low: number, high: number, r: Random): Colour => {

@@ -78,17 +78,18 @@ export function colourSlack({ L, a, b }: LabPlanes): ColourSlack | null {
   const keep = clearOfLines(depth);
   if (keep.data.length - sumOf(keep.data) < LEAST_LINES * keep.data.length) return null;
   const clear = erodeMin(keep, 1);
-  const across = gaussianGradient(depth, 1.2);
   const reach = Math.max(6, Math.round(FAR * Math.max(w, h)));
   const by = { ...derivativeKernels(1.2), least: STEEP };
   const ways = filledRise([L, a, b], clear, FILL, by, (fields, rise) => bordersIn(fields, rise, w, h, reach));
+  const borders = ways.length;
+  if (borders < LEAST_POINTS) return null;
+  const across = gaussianGradient(depth, 1.2);
   const distances: number[] = [];
   for (const way of ways) {
     const off = nearestLine(depth, across, way, reach);
     if (off !== null) distances.push(off);
   }
-  const borders = ways.length;
-  if (borders < LEAST_POINTS || distances.length < LEAST_LINED * borders) return null;
+  if (distances.length < LEAST_LINED * borders) return null;
   const eighth = Math.ceil(distances.length / 8);
   const parts = Array.from({ length: 8 }, (_, k) => distances.slice(k * eighth, (k + 1) * eighth)).filter((d) => d.length > 4);
   return {

@@ -98,6 +98,22 @@ test('a photograph is squared up, measured and compared; twice makes nothing twi
   expect(await stamp()).not.toBe(before);
 });
 
+test('while a piece is looked at anew its findings are told to be of before', async () => {
+  const { id, corners } = await hand(28, 'original');
+  const renewing = async () => (await comparisonOf(id)).renewing;
+  expect(await renewing()).toBe(true);
+  await processPiece(teacher, id);
+  await comparePiece(teacher, id);
+  const done = () => database().update(jobs).set({ state: 'done' }).where(eq(jobs.pieceId, id));
+  await done();
+  expect(await renewing()).toBe(false);
+  await placeCorners(teacher, id, (await pieceOf(teacher, id)).version, corners.map(([x, y]) => [x + 1, y]) as typeof corners);
+  expect(await renewing()).toBe(true);
+  expect((await comparisonOf(id)).comparison).not.toBeNull();
+  await done();
+  expect(await renewing()).toBe(false);
+});
+
 test('a copy is held place by place as a replica or study, and not when remembered', async () => {
   const { id } = await hand(16, 'copy');
   await processPiece(teacher, id);

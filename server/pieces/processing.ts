@@ -1,4 +1,4 @@
-/** Knows the background work on a piece: squared up, measured, and measuredWorks against the master's works. */
+/** Knows the background work on a piece: squared up, measured, and held against the master's works. */
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import type { Measured } from '../../core/style/compare';
 import { oneScale } from '../../core/style/scale';

@@ -13,7 +13,7 @@ interface Stamped {
   /** Features that a rule is about. */
   ruled: readonly string[];
   piece: { id: string; rectifiedId: string | null; paperWidthMm: number; capture: string; sized: boolean; sets: readonly Set[] };
-  /** The works it is sourcesWithSets against, in their order. */
+  /** The works it is held against, in their order. */
   works: readonly { id: string; pictureId: string; widthMm: number | null; place: string; sets: readonly Set[] }[];
   own: OwnVersions;
 }

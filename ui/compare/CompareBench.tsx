@@ -33,6 +33,8 @@ interface Props {
   /** Groups that the master's works are in. */
   groups: Group[];
   comparison: Comparison | null;
+  /** The comparison is of before, and is being made anew. */
+  renewing: boolean;
   notes: { feature: string; setAside: boolean; note: string; version: number }[];
   answers: { ruleId: string; met: boolean }[];
   rules: RuleView[];
@@ -52,7 +54,22 @@ const WAYS: readonly { way: Way; key: string }[] = [
   { way: 'blink', key: 'b' },
 ];
 
-function Holding({ studyId, aim, led, version, pieces, piece, source, sources, groups, comparison, notes, answers, rules }: Props) {
+function Holding({
+  studyId,
+  aim,
+  led,
+  version,
+  pieces,
+  piece,
+  source,
+  sources,
+  groups,
+  comparison,
+  renewing,
+  notes,
+  answers,
+  rules,
+}: Props) {
   const say = useSay();
   const [way, setWay] = useState<Way>('beside');
   const [mix, setMix] = useState(50);
@@ -184,6 +201,11 @@ function Holding({ studyId, aim, led, version, pieces, piece, source, sources, g
       {!comparison && !piece.halted && (
         <p className="first-letter:uppercase">
           {say(pieceState(piece, piece.state === 'waiting' ? [message('compare.appear')] : piece.messages))}
+        </p>
+      )}
+      {comparison && renewing && !piece.halted && (
+        <p role="status" className="text-sm">
+          {say('compare.renewing')}
         </p>
       )}
       {comparison && (

@@ -316,6 +316,7 @@ export const compare = {
     'Eine Gruppe von ein oder zwei Werken sagt wenig darüber, wie eine Hand sich ändert: Ihre Spanne ruht auf dem, was Hände gewöhnlich tun.',
   against: 'gegen',
   appear: 'Was gefunden wird, erscheint hier von selbst.',
+  renewing: 'Seither wurde etwas geändert: Die Arbeit wird neu an den Werken gemessen. Bis dahin steht hier, was vorher gefunden wurde.',
   outside: 'Außerhalb des Bereichs des Meisters, das Weiteste zuerst',
   nothing: 'Nichts: jede Messung liegt im Bereich des Meisters.',
   setAside: 'beiseitelegen',

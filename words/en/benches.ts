@@ -310,6 +310,7 @@ export const compare = {
   groupFew: 'A group of one or two works says little of how a hand varies: its range rests on what hands usually do.',
   against: 'against',
   appear: 'The findings appear here by themselves.',
+  renewing: 'Something was changed since: the piece is being held against the works anew. Until then what was found before stands here.',
   outside: 'Outside the master’s range, farthest first',
   nothing: 'Nothing: every reading lies within the master’s range.',
   setAside: 'set aside',

@@ -38,7 +38,7 @@ export default async function ComparePage({
       </EmptyBench>
     );
   }
-  const { comparison, notes } = await comparisonOf(piece.id);
+  const { comparison, renewing, notes } = await comparisonOf(piece.id);
   const rules = await rulesWithAnswers(study, piece.id);
   const source = works.find((w) => w.id === against) ?? works.find((w) => w.id === comparison?.nearestWorkId) ?? works[0];
   const slim = works.map((w) => ({
@@ -63,6 +63,7 @@ export default async function ComparePage({
       sources={slim}
       groups={groupsIn(works)}
       comparison={comparison}
+      renewing={renewing}
       notes={notes}
       answers={rules.flatMap((r) => (r.met === null ? [] : [{ ruleId: r.id, met: r.met }]))}
       rules={rules}

@@ -17,7 +17,6 @@ export type Priors = Readonly<Record<string, Prior>>;
 
 export const PRIORS: Priors = {
   'marks.direction': { within: 7.276, weight: 1.5, between: 37.9, hands: 7 },
-  'marks.crossing': { within: 0.06609, weight: 1.5, between: 0.0831, hands: 1 },
   'marks.coherence': { within: 0.7116, weight: 11.81, between: 1.277, hands: 8 },
   'marks.spacing': { within: 0.08187, weight: 1.5, between: 0.5972, hands: 3 },
   'marks.spacingVariation': { within: 0.04483, weight: 2.53, between: 0.3506, hands: 3 },

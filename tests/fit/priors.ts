@@ -86,7 +86,8 @@ export function priorsFrom(hands: readonly (readonly Measured[])[]): Priors {
     const between = standardDeviation(off);
     // What few of a hand's works have, and these as unlike each other as those of anybody, is no property of that hand: it was read there by chance.
     const variances = hands.flatMap((works) => varianceOf(name, works) ?? []).filter((v) => !v.seldom || v.variance < between ** 2);
-    if (!variances.length) continue;
+    // What one hand alone shows is not what hands usually do.
+    if (variances.length < 2) continue;
     out[name] = { ...moderated(variances), between: round(between), hands: variances.length };
   }
   out['colour.palette'] = palettePrior(hands, featureSpec('colour.palette')!);

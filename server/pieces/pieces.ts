@@ -220,17 +220,17 @@ interface Found {
 /** What was found of a piece of the caller's own, and what was noted on it. */
 export async function comparisonOf(pieceId: string): Promise<Found> {
   const db = database();
-  const [job] = await db
-    .select({ id: jobs.id })
-    .from(jobs)
-    .where(and(eq(jobs.pieceId, pieceId), inArray(jobs.state, ['queued', 'running'])))
+  const [row] = await db
+    .select({ document: comparisons.document, job: jobs.id })
+    .from(comparisons)
+    .leftJoin(jobs, and(eq(jobs.pieceId, comparisons.pieceId), inArray(jobs.state, ['queued', 'running'])))
+    .where(eq(comparisons.pieceId, pieceId))
     .limit(1);
-  const [row] = await db.select({ document: comparisons.document }).from(comparisons).where(eq(comparisons.pieceId, pieceId));
   const notes = await db
     .select({ feature: findingNotes.feature, setAside: findingNotes.setAside, note: findingNotes.note, version: findingNotes.version })
     .from(findingNotes)
     .where(eq(findingNotes.pieceId, pieceId));
-  return { comparison: (row?.document as StoredComparison | undefined) ?? null, renewing: !!job, notes };
+  return { comparison: (row?.document as StoredComparison | undefined) ?? null, renewing: !!row?.job, notes };
 }
 
 /** What a person answered of a piece's always and never sentences. */

@@ -327,12 +327,10 @@ function refine(image: RgbImage, quad: readonly Point[], scale: number): Point[]
   return corners.map((p) => [(p[0] + 0.5) / k, (p[1] + 0.5) / k]);
 }
 
-/** Four lines that meet in a quadrilateral: numbers of the lines that meet in each corner, in order; a side lies on the second of its first corner's. */
-type Meeting = readonly [p: number, q: number][];
-
 interface Quad {
   corners: Point[];
-  meeting: Meeting;
+  /** Numbers of its four lines in order: the first two meet in the first corner, from which the second runs on to the next. */
+  lines: readonly number[];
   size: number;
   /** Long side over short one. */
   ratio: number;
@@ -345,7 +343,7 @@ function apart(a: Line, b: Line): number {
 }
 
 /** A quadrilateral by its corners; null where it is not convex or too small. */
-function quadOf(corners: Point[], meeting: Meeting, area: number): Quad | null {
+function quadOf(corners: Point[], lines: readonly number[], area: number): Quad | null {
   const signed = signedArea(corners);
   const size = Math.abs(signed);
   if (size < 0.1 * area || size > 0.985 * area) return null;
@@ -359,7 +357,7 @@ function quadOf(corners: Point[], meeting: Meeting, area: number): Quad | null {
   if (Math.min(...lengths) < 0.12 * SEARCH_SIDE) return null;
   const w = (lengths[0] + lengths[2]) / 2;
   const h = (lengths[1] + lengths[3]) / 2;
-  return { corners, meeting, size, ratio: Math.max(w, h) / Math.min(w, h) };
+  return { corners, lines, size, ratio: Math.max(w, h) / Math.min(w, h) };
 }
 
 /** Quadrilaterals that two pairs of lines, each pair nearly parallel, make within a picture. */
@@ -376,16 +374,18 @@ function* quadsOf(lines: readonly Line[], width: number, height: number): Genera
           if (l === i || l === j || apart(lines[k], lines[l]) > 38 || apart(lines[j], lines[l]) < 48) continue;
           const corners = [met[i][k], met[k][j], met[j][l], met[l][i]];
           if (corners.some((p) => !p || outside(p))) continue;
-          // prettier-ignore
-          const quad = quadOf(corners as Point[], [[i, k], [k, j], [j, l], [l, i]], width * height);
+          const quad = quadOf(corners as Point[], [i, k, j, l], width * height);
           if (quad) yield quad;
         }
       }
     }
 }
 
-/** What edges under its sides, and a rim where it differs from what is round it, can add to a quadrilateral's score. */
-const [SIDES_AT_MOST, RIM] = [1.85, 0.5];
+/** What the edges under a quadrilateral's four sides add to its score: shares and strengths summed, and the least share. */
+const bySides = (shares: number, least: number, strengths: number) => shares / 4 + 0.6 * least + 0.25 * (strengths / 4);
+const SIDES_AT_MOST = bySides(4, 1, 4);
+/** What a rim that differs from what is round it adds at most. */
+const RIM = 0.5;
 
 /** Finds the sheet, or null where no quadrilateral has enough edge under all four sides. `aspect` (long ÷ short side) helps to choose. */
 export function findSheet(photo: RgbImage, aspect: number | null): FoundSheet | null {
@@ -398,14 +398,15 @@ export function findSheet(photo: RgbImage, aspect: number | null): FoundSheet | 
   const area = small.width * small.height;
   let best: { quad: Point[]; score: number; least: number; ratio: number } | null = null;
   const supports = new Map<number, { share: number; strength: number }>();
-  for (const { corners: quad, meeting, size, ratio } of quadsOf(lines, small.width, small.height)) {
+  for (const { corners: quad, lines: own, size, ratio } of quadsOf(lines, small.width, small.height)) {
     const fit = aspect === null ? 0 : Math.exp(-((Math.log(ratio / aspect) / 0.16) ** 2));
     const shape = 0.9 * (size / area) ** 0.5 + 0.5 * fit;
     // What could not be the best with edges under the whole of its sides, and then with the best of rims, is looked at no further.
     if (best && shape + SIDES_AT_MOST + RIM < best.score) continue;
     let [sides, least, strength] = [0, 1, 0];
     for (let s = 0; s < 4 && least >= 0.4; s++) {
-      const key = (meeting[s][1] * lines.length + meeting[s][0]) * lines.length + meeting[(s + 1) % 4][1];
+      const [before, along, after] = [own[s], own[(s + 1) % 4], own[(s + 2) % 4]];
+      const key = (along * lines.length + before) * lines.length + after;
       let got = supports.get(key);
       if (!got) supports.set(key, (got = support(edges, quad[s], quad[(s + 1) % 4])));
       least = Math.min(least, got.share);
@@ -413,9 +414,9 @@ export function findSheet(photo: RgbImage, aspect: number | null): FoundSheet | 
       strength += Math.min(1, got.strength / 5);
     }
     if (least < 0.4) continue;
-    const bySides = sides / 4 + 0.6 * least + 0.25 * (strength / 4);
-    if (best && shape + bySides + RIM < best.score) continue;
-    const score = shape + bySides + RIM * rimContrast(planes, quad);
+    const soFar = shape + bySides(sides, least, strength);
+    if (best && soFar + RIM < best.score) continue;
+    const score = soFar + RIM * rimContrast(planes, quad);
     if (!best || score > best.score) best = { quad, score, least, ratio };
   }
   if (!best || best.least < 0.45) return null;

@@ -195,7 +195,7 @@ function freeLengths(strokes: readonly Stroke[]): number[] {
   return out;
 }
 
-/** By how much of it a window's length is otherwise where its strokes are, or are not, followed over the hollows of the paper; 0 where it is clear which. */
+/** Logarithm of how many times a window's length changes when its strokes are, or are not, followed over the hollows of the paper; 0 where it is clear which. */
 function lengthDoubt(tiles: readonly TileReading[], { strokes, follow }: Workup, own: number): number {
   const chance = Math.max(...tiles.map((t) => chanceOf(t.belief, ONE_WAY)));
   if (Math.abs(chance - 0.5) > UNCLEAR) return 0;
@@ -305,8 +305,9 @@ export function readOverall(
     strokes.push(...(clear.length >= 12 ? clear : seen));
     const free = freeLengths(seen);
     if (free.length <= 5) continue;
-    windows.length.push(median(free));
-    windows.lengthDoubt.push(lengthDoubt(windowTiles, work, median(free)));
+    const middle = median(free);
+    windows.length.push(middle);
+    windows.lengthDoubt.push(lengthDoubt(windowTiles, work, middle));
   }
   putAway();
   return summarise(amongThemselves(tiles), density.some((v) => v > 0) ? density : lineDensity, strokes, windows, surfaces, textures, scale);

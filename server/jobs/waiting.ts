@@ -4,13 +4,11 @@ import { PROFILE_VERSION } from '../../core/style/profile';
 import { changing, database } from '../database/connection';
 import { outdatedComparisons } from '../pieces/stamps';
 import { askToCompare, askToMeasure, askToProcess } from '../queue/asking';
+import { underWay } from '../queue/queue';
 import { jobs, pieces, profiles, studies, works } from '../schema';
 
 /** A job that is on its way, or that ended by failing or being stopped under this version of the readings: a person's turn. */
-const settled = or(
-  inArray(jobs.state, ['queued', 'running']),
-  and(inArray(jobs.state, ['failed', 'cancelled']), eq(jobs.core, PROFILE_VERSION)),
-);
+const settled = or(underWay, and(inArray(jobs.state, ['failed', 'cancelled']), eq(jobs.core, PROFILE_VERSION)));
 /** How many are asked for in one transaction. */
 const BATCH = 50;
 

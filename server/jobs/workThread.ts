@@ -21,7 +21,7 @@ import { UserError } from '../errors';
 import { drawReport } from '../exports/reportPdf';
 import { drawSheets } from '../exports/sheetPdf';
 import { installRoot } from '../root';
-import { decodeUpright, encodeJpeg, encodePng, encodePreview } from '../pictures/decode';
+import { decodeUpright, encodeJpeg, encodePng, encodePreview, HARDLY_PRESSED } from '../pictures/decode';
 import { photograph } from '../../core/capture/copyStand';
 import type {
   CompareTask,
@@ -55,7 +55,7 @@ async function squareUpTask(t: SquareUpTask): Promise<SquaredUp> {
   const photoPreview = await encodePreview(photo, PREVIEW_SIDE);
   const squared = rectify(photo, { paper: t.paper, corners: t.corners ?? undefined, pxPerMm: t.pxPerMm });
   const picture = squared.image && {
-    png: await encodePng(squared.image),
+    png: await encodePng(squared.image, HARDLY_PRESSED),
     preview: await encodePreview(squared.image, PREVIEW_SIDE),
     width: squared.image.width,
     height: squared.image.height,

@@ -79,8 +79,11 @@ const raw = (image: RgbImage) =>
     raw: { width: image.width, height: image.height, channels: 3 },
   });
 
-export async function encodePng(image: RgbImage): Promise<Buffer> {
-  return raw(image).png({ compressionLevel: 1 }).toBuffer();
+/** For what is read again at once: pressing it harder takes longer than it saves. */
+export const HARDLY_PRESSED = 1;
+
+export async function encodePng(image: RgbImage, compressionLevel = 3): Promise<Buffer> {
+  return raw(image).png({ compressionLevel }).toBuffer();
 }
 
 /** A JPEG for screens with its long side at most `side`. */

@@ -10,6 +10,7 @@ import { sentence, conflict, notFound, UserError } from '../errors';
 import { checkPicture } from '../pictures/decode';
 import { pictureOf, putPicture } from '../pictures/store';
 import { askToProcess } from '../queue/asking';
+import { underWay } from '../queue/queue';
 import { comparisons, findingNotes, jobs, landmarkSets, pictures, pieces, ruleAnswers, students } from '../schema';
 import { printedMm } from '../../core/lesson/sheets';
 import { shownName } from '../../core/formats/rosterFile';
@@ -223,7 +224,7 @@ export async function comparisonOf(pieceId: string): Promise<Found> {
   const [row] = await db
     .select({ document: comparisons.document, job: jobs.id })
     .from(comparisons)
-    .leftJoin(jobs, and(eq(jobs.pieceId, comparisons.pieceId), inArray(jobs.state, ['queued', 'running'])))
+    .leftJoin(jobs, and(eq(jobs.pieceId, comparisons.pieceId), underWay))
     .where(eq(comparisons.pieceId, pieceId))
     .limit(1);
   const notes = await db

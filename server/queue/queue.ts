@@ -8,6 +8,9 @@ import { jobs, pieces } from '../schema';
 
 export type Job = typeof jobs.$inferSelect;
 
+/** Jobs that wait or are being done. */
+export const underWay = inArray(jobs.state, ['queued', 'running']);
+
 export const LEASE_MS = 60_000;
 /** Errors a job may throw before it is given up. */
 const MOST_ATTEMPTS = 3;

@@ -33,7 +33,7 @@ interface Props {
   /** Groups that the master's works are in. */
   groups: Group[];
   comparison: Comparison | null;
-  /** The comparison is of before, and is being made anew. */
+  /** The comparison there is is of before, and is being made anew. */
   renewing: boolean;
   notes: { feature: string; setAside: boolean; note: string; version: number }[];
   answers: { ruleId: string; met: boolean }[];
@@ -203,7 +203,7 @@ function Holding({
           {say(pieceState(piece, piece.state === 'waiting' ? [message('compare.appear')] : piece.messages))}
         </p>
       )}
-      {comparison && renewing && !piece.halted && (
+      {renewing && !piece.halted && (
         <p role="status" className="text-sm">
           {say('compare.renewing')}
         </p>
